@@ -1,0 +1,34 @@
+package snikra.core.clue;
+
+/**
+ * One end of the time in which something is at home.
+ *
+ * @param year for a not-before the first possible year, for a not-after the last common year
+ * @param ramp years from possible to common, or from common to gone; 0 or more
+ */
+public record Bound(int year, int ramp, Firmness firmness) {
+
+  /** Where compatibility starts in the first possible year. */
+  private static final double FIRST_YEAR = 0.25;
+
+  public Bound {
+    if (ramp < 0) {
+      throw new IllegalArgumentException("ramp must be 0 or more; found " + ramp);
+    }
+  }
+
+  double asNotBefore(int y) {
+    if (y < year) {
+      return firmness.floor();
+    }
+    return y >= year + ramp ? 1 : FIRST_YEAR + (1 - FIRST_YEAR) * (y - year) / ramp;
+  }
+
+  double asNotAfter(int y) {
+    if (y <= year) {
+      return 1;
+    }
+    double floor = firmness.floor();
+    return y >= year + ramp ? floor : 1 - (1 - floor) * (y - year) / ramp;
+  }
+}

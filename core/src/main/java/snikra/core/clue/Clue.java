@@ -1,0 +1,76 @@
+package snikra.core.clue;
+
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One answer to the question a feature asks.
+ *
+ * @param base how often the answer is met where nothing speaks against it, relative to its
+ *     alternatives
+ * @param imitable whether a later maker can copy what the not-after bound belongs to
+ * @param windows where usage came back: the clue is at home in any of these, beside its bounds
+ * @param regions leaning to a country, 1 where none is given
+ * @param words how the answer is spelled where it is struck as text
+ * @param why the reason for the bounds
+ */
+public record Clue(
+    String id,
+    String label,
+    String lookFor,
+    double base,
+    @Nullable Bound notBefore,
+    @Nullable Bound notAfter,
+    boolean imitable,
+    List<Window> windows,
+    Map<String, Double> regions,
+    List<String> words,
+    String why,
+    String source) {
+
+  /** A closed span of years in which usage was at home, with soft shoulders. */
+  public record Window(int from, int to, int ramp, Firmness firmness) {
+    double at(int year) {
+      return Math.min(
+          new Bound(from, ramp, firmness).asNotBefore(year),
+          new Bound(to, ramp, firmness).asNotAfter(year));
+    }
+  }
+
+  public Clue {
+    windows = windows == null ? List.of() : List.copyOf(windows);
+    regions = regions == null ? Map.of() : Map.copyOf(regions);
+    words = words == null ? List.of() : List.copyOf(words);
+    if (!(base > 0)) {
+      throw new IllegalArgumentException("base must be above 0; found " + base + " in " + id);
+    }
+  }
+
+  /**
+   * Compatibility with a year: 1 where fully at home, never 0.
+   *
+   * @param laterCopy whether the knife copies an older style, which lifts an imitable not-after
+   */
+  public double compatibility(int year, boolean laterCopy) {
+    double s = notBefore == null ? 1 : notBefore.asNotBefore(year);
+    if (notAfter != null && !(laterCopy && imitable)) {
+      s *= notAfter.asNotAfter(year);
+    }
+    double window = windows.isEmpty() ? 1 : 0;
+    for (Window w : windows) {
+      window = Math.max(window, w.at(year));
+    }
+    return s * window;
+  }
+
+  /** Leaning to a region; 1 is neutral. */
+  public double leaning(String region) {
+    return regions.getOrDefault(region, 1.0);
+  }
+
+  /** Whether the clue says anything about the year. */
+  public boolean isDated() {
+    return notBefore != null || notAfter != null || !windows.isEmpty();
+  }
+}

@@ -1,0 +1,105 @@
+package snikra.core.condition;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The points of condition and the grades, best grade first.
+ *
+ * @param grades best first
+ */
+public record ConditionBook(List<Grade> grades, List<Point> points) {
+
+  /**
+   * A named grade.
+   *
+   * @param worth what it brings, relative to Very good
+   */
+  public record Grade(String id, String label, double worth) {}
+
+  /**
+   * A point one looks at.
+   *
+   * @param usualFault the grade its ordinary fault allows, for a point not looked at
+   */
+  public record Point(
+      String id, String label, String ask, String usualFault, List<Finding> findings) {
+    public Point {
+      findings = List.copyOf(findings);
+    }
+
+    /** The finding with this id. */
+    public Optional<Finding> finding(String id) {
+      return findings.stream().filter(f -> f.id().equals(id)).findFirst();
+    }
+  }
+
+  /** What may be found, and the best grade it allows. */
+  public record Finding(String id, String label, String allows, String why) {}
+
+  public ConditionBook {
+    grades = List.copyOf(grades);
+    points = List.copyOf(points);
+    for (Point p : points) {
+      requireGrade(grades, p.usualFault(), p.id());
+      for (Finding f : p.findings()) {
+        requireGrade(grades, f.allows(), p.id() + "." + f.id());
+      }
+    }
+  }
+
+  private static void requireGrade(List<Grade> grades, String grade, String where) {
+    if (grades.stream().noneMatch(g -> g.id().equals(grade))) {
+      throw new IllegalArgumentException(
+          "grade of " + where + " must be a grade of the book; found " + grade);
+    }
+  }
+
+  /** The point with this id. */
+  public Optional<Point> point(String id) {
+    return points.stream().filter(p -> p.id().equals(id)).findFirst();
+  }
+
+  /** Place of a grade, 0 the best. */
+  public int rank(String grade) {
+    for (int i = 0; i < grades.size(); i++) {
+      if (grades.get(i).id().equals(grade)) {
+        return i;
+      }
+    }
+    throw new IllegalArgumentException("grade must be a grade of the book; found " + grade);
+  }
+
+  /** The grade by the worst fault found, and how far what was not looked at could lower it. */
+  public GradeVerdict grade(Map<String, String> findings) {
+    List<GradeVerdict.Reason> reasons = new ArrayList<>();
+    List<String> unseen = new ArrayList<>();
+    int best = 0;
+    int usual = 0;
+    for (Point p : points) {
+      Optional<Finding> found = p.finding(findings.getOrDefault(p.id(), ""));
+      if (found.isEmpty()) {
+        unseen.add(p.label());
+        usual = Math.max(usual, rank(p.usualFault()));
+        continue;
+      }
+      int rank = rank(found.get().allows());
+      best = Math.max(best, rank);
+      if (rank > 0) {
+        reasons.add(
+            new GradeVerdict.Reason(
+                p.id(), p.label(), found.get().label(), grades.get(rank), found.get().why()));
+      }
+    }
+    reasons.sort(Comparator.comparingInt((GradeVerdict.Reason r) -> -rank(r.allows().id())));
+    boolean graded = unseen.size() < points.size();
+    return new GradeVerdict(
+        graded ? grades.get(best) : null,
+        graded ? grades.get(Math.max(best, usual)) : null,
+        reasons,
+        unseen);
+  }
+}

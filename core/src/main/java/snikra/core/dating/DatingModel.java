@@ -1,0 +1,237 @@
+package snikra.core.dating;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import snikra.core.clue.Bound;
+import snikra.core.clue.Clue;
+import snikra.core.clue.Feature;
+import snikra.core.clue.Part;
+import snikra.core.dating.DatingVerdict.ClueInfluence;
+import snikra.core.dating.DatingVerdict.Conflict;
+import snikra.core.dating.DatingVerdict.StateProbability;
+import snikra.core.dating.Evidence.Observed;
+import snikra.core.dating.Evidence.Statement;
+import snikra.core.dating.Hypotheses.Hypothesis;
+import snikra.core.reference.ReferenceShelf;
+
+/** The dating model for one shelf. Immutable; safe for many threads. */
+public final class DatingModel {
+  private static final double HALF = 0.5;
+  private static final double NINE_TENTHS = 0.9;
+  private static final double TAIL = 0.01;
+  private static final String MARK = "mark";
+
+  private final ReferenceShelf shelf;
+  private final YearAxis axis;
+  private final ClueTables tables;
+  private final List<Part> parts;
+  private final double[] replacedPrior;
+
+  /** A model that knows this shelf and looks no further than {@code thisYear}. */
+  public DatingModel(ReferenceShelf shelf, int thisYear) {
+    this.shelf = shelf;
+    this.axis = new YearAxis(YearAxis.FIRST, thisYear);
+    this.tables = new ClueTables(shelf, axis);
+    this.parts = shelf.clues().parts();
+    // The last place is the story: it is told of the whole knife and cannot be replaced.
+    this.replacedPrior = new double[parts.size() + 1];
+    for (int k = 0; k < parts.size(); k++) {
+      replacedPrior[k] = parts.get(k).replaceable().prior();
+    }
+  }
+
+  /** The whole verdict. */
+  public DatingVerdict date(Evidence evidence) {
+    List<Look> looks = looks(evidence);
+    Hypotheses hypotheses = hypotheses(evidence);
+    Inference inference = new Inference(hypotheses, axis.size(), byPart(looks));
+    double[] post = inference.years();
+    Explainer explainer = new Explainer(hypotheses, inference, axis, parts);
+    List<StateProbability> states = explainer.states();
+    List<Conflict> conflicts = conflicts(evidence, looks, hypotheses, states);
+    List<ClueInfluence> clues = influences(evidence, looks, inference, post, conflicts);
+    Span half = Distribution.highestDensity(post, HALF, axis);
+    Span nineTenths = Distribution.highestDensity(post, NINE_TENTHS, axis);
+    var makers = explainer.makers();
+    var explanations = explainer.explanations();
+    boolean seen = !looks.isEmpty() || evidence.marks().anySeen() || evidence.number() != null;
+    return new DatingVerdict(
+        axis.first(),
+        post,
+        half,
+        nineTenths,
+        axis.year(Distribution.mode(post)),
+        axis.year(Distribution.quantile(post, HALF)),
+        axis.year(Distribution.quantile(post, TAIL)),
+        axis.year(Distribution.quantile(post, 1 - TAIL)),
+        makers,
+        states,
+        explanations,
+        clues,
+        conflicts,
+        OpinionWriter.write(seen, states, explanations, clues, conflicts));
+  }
+
+  /** The span alone, for lists of many knives. */
+  public Span nineTenths(Evidence evidence) {
+    Inference inference = new Inference(hypotheses(evidence), axis.size(), byPart(looks(evidence)));
+    return Distribution.highestDensity(inference.years(), NINE_TENTHS, axis);
+  }
+
+  private Hypotheses hypotheses(Evidence evidence) {
+    return new Hypotheses(shelf, axis, tables, parts, replacedPrior, evidence);
+  }
+
+  private List<Look> looks(Evidence evidence) {
+    List<Look> looks = new ArrayList<>();
+    for (Observed o : evidence.observed()) {
+      Feature f = o.feature();
+      int part = parts.indexOf(shelf.clues().part(f.part()));
+      looks.add(
+          new Look(
+              f.id(),
+              part,
+              f.markBorne(),
+              o.sureness().reliability(),
+              tables.row(f, o.clue()),
+              axis.size()));
+    }
+    for (Statement s : evidence.statements()) {
+      int byYear = s.byYear() - axis.first();
+      looks.add(new Look(s.id(), parts.size(), false, s.reliability(), null, byYear));
+    }
+    return looks;
+  }
+
+  private List<List<Look>> byPart(List<Look> looks) {
+    List<List<Look>> byPart = new ArrayList<>();
+    for (int k = 0; k <= parts.size(); k++) {
+      int part = k;
+      byPart.add(looks.stream().filter(l -> l.part() == part).toList());
+    }
+    return byPart;
+  }
+
+  private List<ClueInfluence> influences(
+      Evidence evidence,
+      List<Look> looks,
+      Inference inference,
+      double[] post,
+      List<Conflict> conflicts) {
+    Set<String> inConflict =
+        conflicts.stream()
+            .flatMap(c -> Stream.of(c.feature(), c.rival()))
+            .collect(Collectors.toSet());
+    int median = Distribution.quantile(post, HALF);
+    List<ClueInfluence> out = new ArrayList<>();
+    for (int i = 0; i < looks.size(); i++) {
+      Look look = looks.get(i);
+      double[] without = inference.yearsWithout(look);
+      int shift = median - Distribution.quantile(without, HALF);
+      double bits = Distribution.bitsLost(post, without);
+      boolean conflict = inConflict.contains(look.id());
+      out.add(
+          i < evidence.observed().size()
+              ? influence(evidence.observed().get(i), shift, bits, conflict)
+              : influence(
+                  evidence.statements().get(i - evidence.observed().size()),
+                  shift,
+                  bits,
+                  conflict));
+    }
+    inference.restore();
+    out.sort(Comparator.comparingDouble((ClueInfluence c) -> -c.bits()));
+    return out;
+  }
+
+  private ClueInfluence influence(Observed o, int shift, double bits, boolean conflict) {
+    Clue clue = o.clue();
+    Bound before = clue.notBefore();
+    Bound after = clue.notAfter();
+    Bound firm = before == null ? after : before;
+    return new ClueInfluence(
+        o.feature().id(),
+        o.feature().station(),
+        shelf.clues().part(o.feature().part()).label(),
+        o.feature().label(),
+        clue.label(),
+        before == null ? null : before.year(),
+        after == null ? null : after.year(),
+        firm == null ? null : firm.firmness().toString(),
+        shift,
+        bits,
+        clue.why(),
+        conflict);
+  }
+
+  private static ClueInfluence influence(Statement s, int shift, double bits, boolean conflict) {
+    return new ClueInfluence(
+        s.id(),
+        "story",
+        "Story",
+        "Story",
+        s.label(),
+        null,
+        s.byYear(),
+        "soft",
+        shift,
+        bits,
+        "A story is as good as its source.",
+        conflict);
+  }
+
+  private List<Conflict> conflicts(
+      Evidence evidence, List<Look> looks, Hypotheses hypotheses, List<StateProbability> states) {
+    List<Conflicts.Curve> curves = new ArrayList<>();
+    for (int i = 0; i < looks.size(); i++) {
+      boolean observed = i < evidence.observed().size();
+      if (!observed || evidence.observed().get(i).clue().isDated()) {
+        String label =
+            observed
+                ? evidence.observed().get(i).clue().label()
+                : evidence.statements().get(i - evidence.observed().size()).label();
+        curves.add(new Conflicts.Curve(looks.get(i).id(), label, alone(looks.get(i), hypotheses)));
+      }
+    }
+    if (evidence.marks().anyRead()) {
+      curves.add(new Conflicts.Curve(MARK, "The mark", markAlone(hypotheses)));
+    }
+    String resolvedBy =
+        states.stream()
+            .filter(s -> s.state().kind() != State.Kind.AS_MADE)
+            .findFirst()
+            .map(s -> s.state().label())
+            .orElse("");
+    return new Conflicts(axis, curves, resolvedBy).find();
+  }
+
+  // Years by one look alone, in a knife as made by anyone anywhere.
+  private double[] alone(Look look, Hypotheses hypotheses) {
+    double[] row = new double[axis.size()];
+    for (Group group : hypotheses.groups) {
+      if (group.kind == Group.Kind.UNLISTED) {
+        for (int y = 0; y < row.length; y++) {
+          double prior = shelf.regions().get(group.region).share() * tables.output(group.region)[y];
+          row[y] += prior * look.compatibility(group.region, ClueTables.AS_MADE, y);
+        }
+      }
+    }
+    return Distribution.normalised(row);
+  }
+
+  private double[] markAlone(Hypotheses hypotheses) {
+    double[] row = new double[axis.size()];
+    for (Hypothesis h : hypotheses.all) {
+      if (h.group().kind != Group.Kind.UNTRUSTED) {
+        for (int y = 0; y < row.length; y++) {
+          row[y] += h.mass()[0][y] + h.mass()[1][y];
+        }
+      }
+    }
+    return Distribution.normalised(row);
+  }
+}

@@ -1,0 +1,134 @@
+package snikra.core.dating;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Who, when, and is it all of a piece.
+ *
+ * @param firstYear year of the first entry of {@code curve}
+ * @param curve probability by year
+ * @param notBefore the year below which lies under one per cent
+ * @param notAfter the year above which lies under one per cent
+ * @param makers manufacturers and regions, likeliest first
+ * @param states how it came to be so, likeliest first
+ * @param explanations maker and state together, likeliest first
+ * @param clues in the order of their influence
+ * @param opinion in words, with its strength
+ */
+public record DatingVerdict(
+    int firstYear,
+    double[] curve,
+    Span half,
+    Span nineTenths,
+    int mostProbable,
+    int median,
+    int notBefore,
+    int notAfter,
+    List<Attribution> makers,
+    List<StateProbability> states,
+    List<Explanation> explanations,
+    List<ClueInfluence> clues,
+    List<Conflict> conflicts,
+    Opinion opinion) {
+
+  /**
+   * Who made it.
+   *
+   * @param maker id on the shelf, null for an unlisted one
+   */
+  public record Attribution(
+      @Nullable String maker, String region, String label, double probability, Span nineTenths) {}
+
+  /**
+   * A state with its probability.
+   *
+   * @param partSpan for a replaced part, when that part was made
+   */
+  public record StateProbability(State state, double probability, @Nullable Span partSpan) {}
+
+  /** Maker and state together. */
+  public record Explanation(
+      @Nullable String maker,
+      String region,
+      String label,
+      State state,
+      double probability,
+      Span nineTenths) {}
+
+  /**
+   * What one clue does to the answer.
+   *
+   * @param feature id of the feature, or of the statement
+   * @param part label of the part it is seen on
+   * @param medianShift years the middle would move if it were left out
+   * @param bits information about the year lost if it were left out
+   */
+  public record ClueInfluence(
+      String feature,
+      String station,
+      String part,
+      String label,
+      String value,
+      @Nullable Integer notBefore,
+      @Nullable Integer notAfter,
+      @Nullable String firmness,
+      int medianShift,
+      double bits,
+      String why,
+      boolean inConflict) {}
+
+  /**
+   * Two clues that do not go together in a knife as made.
+   *
+   * @param gap years between them, 0 where they touch
+   */
+  public record Conflict(
+      String feature,
+      String rival,
+      String label,
+      String rivalLabel,
+      double overlap,
+      int gap,
+      String resolvedBy) {}
+
+  /** The opinion in words. */
+  public record Opinion(Strength strength, String headline, List<String> sentences) {}
+
+  /** How strong an opinion is. */
+  public enum Strength {
+    CERTAIN(0.97, "Certain"),
+    VERY_LIKELY(0.9, "Very likely"),
+    LIKELY(0.7, "Likely"),
+    MORE_LIKELY_THAN_NOT(0.5, "More likely than not"),
+    OPEN(0, "Open");
+
+    private final double from;
+    private final String words;
+
+    Strength(double from, String words) {
+      this.from = from;
+      this.words = words;
+    }
+
+    /** The strength of an opinion held with this probability. */
+    public static Strength of(double probability) {
+      for (Strength s : values()) {
+        if (probability >= s.from) {
+          return s;
+        }
+      }
+      return OPEN;
+    }
+
+    /** In words, to begin a sentence. */
+    public String words() {
+      return words;
+    }
+
+    @Override
+    public String toString() {
+      return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+    }
+  }
+}

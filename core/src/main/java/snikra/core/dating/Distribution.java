@@ -1,0 +1,93 @@
+package snikra.core.dating;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/** Sums over a row of years. */
+final class Distribution {
+  private Distribution() {}
+
+  /** The row divided by its sum; a row of zeros becomes even, for nothing is then known. */
+  static double[] normalised(double[] row) {
+    double sum = 0;
+    for (double v : row) {
+      sum += v;
+    }
+    double[] out = new double[row.length];
+    for (int y = 0; y < row.length; y++) {
+      out[y] = sum > 0 ? row[y] / sum : 1.0 / row.length;
+    }
+    return out;
+  }
+
+  /** Overlap coefficient of two distributions: 1 the same, 0 apart. */
+  static double overlap(double[] a, double[] b) {
+    double sum = 0;
+    for (int y = 0; y < a.length; y++) {
+      sum += Math.min(a[y], b[y]);
+    }
+    return sum;
+  }
+
+  /** Bits lost in going from {@code p} to {@code q}. */
+  static double bitsLost(double[] p, double[] q) {
+    double sum = 0;
+    for (int y = 0; y < p.length; y++) {
+      if (p[y] > 0 && q[y] > 0) {
+        sum += p[y] * Math.log(p[y] / q[y]);
+      }
+    }
+    return Math.max(0, sum / Math.log(2));
+  }
+
+  /** First index at which the sum reaches {@code share}. */
+  static int quantile(double[] p, double share) {
+    double sum = 0;
+    for (int y = 0; y < p.length; y++) {
+      sum += p[y];
+      if (sum >= share) {
+        return y;
+      }
+    }
+    return p.length - 1;
+  }
+
+  static int mode(double[] p) {
+    int best = 0;
+    for (int y = 1; y < p.length; y++) {
+      best = p[y] > p[best] ? y : best;
+    }
+    return best;
+  }
+
+  /** The fewest years that hold {@code share}, as pieces; ties go to the earlier year. */
+  static Span highestDensity(double[] p, double share, YearAxis axis) {
+    boolean[] in = new boolean[p.length];
+    List<Integer> byDensity =
+        IntStream.range(0, p.length)
+            .boxed()
+            .sorted(Comparator.comparingDouble((Integer y) -> -p[y]).thenComparing(y -> y))
+            .toList();
+    double sum = 0;
+    for (int y : byDensity) {
+      if (sum >= share - 1e-12) {
+        break;
+      }
+      in[y] = true;
+      sum += p[y];
+    }
+    List<Span.Piece> pieces = new ArrayList<>();
+    for (int y = 0; y < p.length; y++) {
+      if (in[y]) {
+        int from = y;
+        while (y + 1 < p.length && in[y + 1]) {
+          y++;
+        }
+        pieces.add(new Span.Piece(axis.year(from), axis.year(y)));
+      }
+    }
+    return new Span(share, pieces);
+  }
+}

@@ -1,0 +1,151 @@
+package snikra.core.dating;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import snikra.core.dating.DatingVerdict.ClueInfluence;
+import snikra.core.dating.DatingVerdict.Conflict;
+import snikra.core.dating.DatingVerdict.Explanation;
+import snikra.core.dating.DatingVerdict.Opinion;
+import snikra.core.dating.DatingVerdict.StateProbability;
+import snikra.core.dating.DatingVerdict.Strength;
+
+/** Puts a verdict into sentences a person would say. */
+final class OpinionWriter {
+  private static final double WORTH_SAYING = 0.1;
+  private static final double TELLING_BITS = 0.15;
+
+  private OpinionWriter() {}
+
+  static Opinion write(
+      boolean seen,
+      List<StateProbability> states,
+      List<Explanation> explanations,
+      List<ClueInfluence> clues,
+      List<Conflict> conflicts) {
+    if (!seen) {
+      return new Opinion(
+          Strength.OPEN,
+          "Nothing looked at yet",
+          List.of("Begin with the pattern, or with the mark on the main tang."));
+    }
+    Explanation lead = explanations.get(0);
+    List<String> sentences = new ArrayList<>();
+    decidingBound(clues, lead.state()).ifPresent(sentences::add);
+    conflicts.stream().findFirst().ifPresent(c -> sentences.add(conflict(c)));
+    sentences.add(rivals(explanations, lead));
+    StateProbability state = states.get(0);
+    if (state.state().kind() != State.Kind.AS_MADE) {
+      sentences.add(
+          sentence(state.state().label())
+              + ": "
+              + percent(state.probability())
+              + span(state.partSpan()));
+    }
+    Strength strength = Strength.of(lead.probability());
+    return new Opinion(strength, headline(lead), sentences);
+  }
+
+  private static String span(Span part) {
+    return part == null ? "." : "; that part is of " + years(part) + ".";
+  }
+
+  private static String headline(Explanation lead) {
+    String who = lead.label();
+    return switch (lead.state().kind()) {
+      case AS_MADE -> who + " made it";
+      case OLD_STYLE -> who + " made it later in an old style";
+      case PART_REPLACED -> who + " made it; " + lead.state().label() + " later";
+      case OLDER_PART -> who + " made it; " + lead.state().label();
+      case MARK_UNTRUSTED -> who + " made it under a mark that is not its own";
+      case TWO_AT_ONCE -> who + " made it; it is not all of a piece";
+    };
+  }
+
+  private static Optional<String> decidingBound(List<ClueInfluence> clues, State state) {
+    return clues.stream()
+        .filter(c -> c.bits() >= TELLING_BITS)
+        .findFirst()
+        .map(c -> isOf(state, c) ? later(c) : decides(c));
+  }
+
+  private static boolean isOf(State state, ClueInfluence c) {
+    return state.kind() == State.Kind.PART_REPLACED
+        && state.label().startsWith(c.part().toLowerCase(Locale.ROOT));
+  }
+
+  private static String later(ClueInfluence c) {
+    String when = c.notBefore() == null ? "" : ", not before about " + c.notBefore();
+    return "The "
+        + c.part().toLowerCase(Locale.ROOT)
+        + " is later: "
+        + lowerFirst(c.value())
+        + when
+        + ".";
+  }
+
+  private static String decides(ClueInfluence c) {
+    String what = c.label().toLowerCase(Locale.ROOT) + ", " + lowerFirst(c.value());
+    if (c.notBefore() != null && c.medianShift() >= 0) {
+      return "Not before about " + c.notBefore() + ": " + what + ".";
+    }
+    if (c.notAfter() != null && c.medianShift() <= 0) {
+      return "Little after about " + c.notAfter() + ": " + what + ".";
+    }
+    return "What says most: " + what + ".";
+  }
+
+  private static String conflict(Conflict c) {
+    String resolved = c.resolvedBy().isEmpty() ? "" : " Most likely: " + c.resolvedBy() + ".";
+    return c.label() + " does not go with " + lowerFirst(c.rivalLabel()) + "." + resolved;
+  }
+
+  private static String rivals(List<Explanation> explanations, Explanation lead) {
+    List<String> rivals =
+        explanations.stream()
+            .skip(1)
+            .filter(e -> e.probability() >= WORTH_SAYING)
+            .map(
+                e ->
+                    lowerFirstArticle(e.label())
+                        + ", "
+                        + e.state().label()
+                        + ", "
+                        + years(e.nineTenths())
+                        + " ("
+                        + percent(e.probability())
+                        + ")")
+            .toList();
+    String mine = years(lead.nineTenths()) + " (" + percent(lead.probability()) + ")";
+    return rivals.isEmpty()
+        ? sentence(lead.state().label()) + ", " + mine + "; no rival comes to one chance in ten."
+        : sentence(lead.state().label())
+            + ", "
+            + mine
+            + "; or "
+            + String.join("; or ", rivals)
+            + ".";
+  }
+
+  private static String lowerFirstArticle(String label) {
+    return label.startsWith("An ") || label.startsWith("A ") ? lowerFirst(label) : label;
+  }
+
+  private static String lowerFirst(String s) {
+    boolean name = s.length() > 1 && Character.isUpperCase(s.charAt(1));
+    return s.isEmpty() || name ? s : s.substring(0, 1).toLowerCase(Locale.ROOT) + s.substring(1);
+  }
+
+  private static String sentence(String s) {
+    return s.substring(0, 1).toUpperCase(Locale.ROOT) + s.substring(1);
+  }
+
+  static String years(Span span) {
+    return span.from() == span.to() ? "" + span.from() : span.from() + "\u2013" + span.to();
+  }
+
+  private static String percent(double p) {
+    return Math.round(100 * p) + "%";
+  }
+}

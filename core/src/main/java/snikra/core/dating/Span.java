@@ -1,0 +1,24 @@
+package snikra.core.dating;
+
+import java.util.List;
+
+/** Years that together hold a share of the probability, in one or more closed pieces. */
+public record Span(double share, List<Piece> pieces) {
+
+  /** Years from one to another, both included. */
+  public record Piece(int from, int to) {}
+
+  public Span {
+    pieces = List.copyOf(pieces);
+  }
+
+  /** First year of all pieces. */
+  public int from() {
+    return pieces.get(0).from();
+  }
+
+  /** Last year of all pieces. */
+  public int to() {
+    return pieces.get(pieces.size() - 1).to();
+  }
+}

@@ -1,0 +1,252 @@
+package snikra.core.examination;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import snikra.core.clue.Clue;
+import snikra.core.clue.Feature;
+import snikra.core.condition.GradeVerdict;
+import snikra.core.dating.DatingModel;
+import snikra.core.dating.DatingVerdict;
+import snikra.core.dating.Evidence;
+import snikra.core.dating.Span;
+import snikra.core.examination.Verdict.Candidate;
+import snikra.core.examination.Verdict.Finding;
+import snikra.core.examination.Verdict.MarkVerdict;
+import snikra.core.examination.Verdict.NumberVerdict;
+import snikra.core.mark.MarkCandidate;
+import snikra.core.mark.MarkEvidence;
+import snikra.core.mark.MarkReader;
+import snikra.core.number.DecodedNumber;
+import snikra.core.pattern.PatternNamer;
+import snikra.core.pattern.PatternVerdict;
+import snikra.core.provenance.StoryEvent;
+import snikra.core.reference.Maker;
+import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.Seen;
+import snikra.core.specimen.Specimen;
+import snikra.core.specimen.Sureness;
+import snikra.core.value.Appraiser;
+
+/** Examines knives against one shelf. Immutable; safe for many threads. */
+public final class Examiner {
+  private static final double NAMED_FROM = 0.5;
+  private static final double WORD_IS_SURE = 0.9;
+  private static final String HANDLE = "handle_material";
+
+  private final ReferenceShelf shelf;
+  private final PatternNamer namer;
+  private final MarkReader reader;
+  private final DatingModel dating;
+  private final Appraiser appraiser;
+  private final Stations stations;
+
+  /** An examiner with this shelf at hand, in this year. */
+  public Examiner(ReferenceShelf shelf, int thisYear) {
+    this.shelf = shelf;
+    this.namer = new PatternNamer(shelf.patterns());
+    this.reader = new MarkReader(shelf);
+    this.dating = new DatingModel(shelf, thisYear);
+    this.appraiser = new Appraiser(shelf.patterns(), shelf.condition());
+    this.stations = new Stations(shelf);
+  }
+
+  /** The shelf this examiner works from. */
+  public ReferenceShelf shelf() {
+    return shelf;
+  }
+
+  /** The whole verdict on a knife. */
+  public Verdict examine(Specimen knife) {
+    PatternVerdict pattern = namer.name(knife);
+    MarkEvidence marks = reader.read(knife.marks());
+    DatingVerdict dated = dating.date(evidence(knife, marks));
+    NumberVerdict number = number(knife, dated).orElse(null);
+    GradeVerdict grade = shelf.condition().grade(knife.condition());
+    Appraiser.Subject subject =
+        new Appraiser.Subject(
+            leadingMaker(dated), leadingPattern(pattern), grade.best(), found(knife, HANDLE));
+    List<Finding> findings = findings(pattern, number, dated);
+    return new Verdict(
+        pattern,
+        markVerdict(marks),
+        number,
+        dated,
+        grade,
+        appraiser.appraise(subject, knife.comparables()),
+        findings,
+        stations.progress(knife, pattern, dated, grade, findings));
+  }
+
+  /** The name and the span alone, for lists of many knives. */
+  public Summary summarise(Specimen knife) {
+    MarkEvidence marks = reader.read(knife.marks());
+    boolean dateable = !knife.seen().isEmpty() || marks.anySeen() || knife.number() != null;
+    Span span = dateable ? dating.nineTenths(evidence(knife, marks)) : null;
+    return new Summary(namer.name(knife).title(), span, shelf.condition().grade(knife.condition()));
+  }
+
+  /** A knife in one line. */
+  public record Summary(String title, @Nullable Span span, GradeVerdict grade) {}
+
+  private Evidence evidence(Specimen knife, MarkEvidence marks) {
+    Map<String, Seen> seen = new TreeMap<>(knife.seen());
+    for (MarkEvidence.WordFound w : marks.words()) {
+      Sureness sureness = w.probability() > WORD_IS_SURE ? Sureness.SURE : Sureness.LIKELY;
+      seen.putIfAbsent(w.feature(), new Seen(w.clue(), sureness));
+    }
+    List<Evidence.Observed> observed = new ArrayList<>();
+    for (Feature feature : shelf.clues().features()) {
+      Seen s = seen.get(feature.id());
+      Optional<Clue> clue = s == null ? Optional.empty() : feature.clue("" + s.value());
+      clue.ifPresent(c -> observed.add(new Evidence.Observed(feature, c, s.sureness())));
+    }
+    return new Evidence(marks, observed, statements(knife), knife.number(), found(knife));
+  }
+
+  private static List<Evidence.Statement> statements(Specimen knife) {
+    List<Evidence.Statement> out = new ArrayList<>();
+    for (int i = 0; i < knife.story().size(); i++) {
+      StoryEvent e = knife.story().get(i);
+      if (e.date() != null) {
+        String label = sentence(e.kind().toString()) + " " + e.date().written();
+        out.add(
+            new Evidence.Statement(
+                "story-" + (i + 1), label, e.date().latestYear(), e.source().reliability()));
+      }
+    }
+    return out;
+  }
+
+  private static String sentence(String s) {
+    return s.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + s.substring(1);
+  }
+
+  // What a number may speak of: features by their answers, and the traits of the first look.
+  private static Map<String, String> found(Specimen knife) {
+    Map<String, String> found = new HashMap<>();
+    knife
+        .seen()
+        .forEach(
+            (feature, seen) -> {
+              if (seen.value() != null) {
+                found.put(feature, seen.value());
+              }
+            });
+    if (!knife.blades().isEmpty()) {
+      found.put("blades", Integer.toString(knife.blades().size()));
+    }
+    if (knife.frame() != null && knife.frame().value() != null) {
+      found.put("frame", knife.frame().value());
+    }
+    return found;
+  }
+
+  private static @Nullable String found(Specimen knife, String feature) {
+    Seen seen = knife.seen().get(feature);
+    return seen == null ? null : seen.value();
+  }
+
+  // The number is read by the likeliest maker whose grammar it fits.
+  private Optional<NumberVerdict> number(Specimen knife, DatingVerdict dated) {
+    if (knife.number() == null) {
+      return Optional.empty();
+    }
+    Map<String, String> found = found(knife);
+    List<Maker> order = new ArrayList<>();
+    dated.makers().stream()
+        .filter(m -> m.maker() != null)
+        .forEach(m -> shelf.maker(m.maker()).ifPresent(order::add));
+    shelf.makers().stream().filter(m -> !order.contains(m)).forEach(order::add);
+    for (Maker maker : order) {
+      Optional<DecodedNumber> decoded =
+          maker.numbers() == null
+              ? Optional.empty()
+              : maker.numbers().decode(knife.number(), found);
+      if (decoded.isPresent()) {
+        return Optional.of(new NumberVerdict(maker.id(), maker.name(), decoded.get()));
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static @Nullable String leadingMaker(DatingVerdict dated) {
+    return dated.makers().stream()
+        .filter(m -> m.maker() != null && m.probability() >= NAMED_FROM)
+        .map(DatingVerdict.Attribution::maker)
+        .findFirst()
+        .orElse(null);
+  }
+
+  private static @Nullable String leadingPattern(PatternVerdict pattern) {
+    return pattern.names().stream()
+        .filter(n -> n.probability() >= NAMED_FROM)
+        .map(PatternVerdict.Name::pattern)
+        .findFirst()
+        .orElse(null);
+  }
+
+  private static MarkVerdict markVerdict(MarkEvidence marks) {
+    return new MarkVerdict(
+        marks.anyRead(),
+        marks.candidates().stream().map(Examiner::candidate).toList(),
+        marks.unlisted());
+  }
+
+  private static Candidate candidate(MarkCandidate c) {
+    return new Candidate(
+        c.maker().id(),
+        c.maker().name(),
+        c.variant().id(),
+        c.probability(),
+        c.variant().from(),
+        c.variant().to(),
+        c.letters(),
+        c.agreeing(),
+        c.lines());
+  }
+
+  private static List<Finding> findings(
+      PatternVerdict pattern, @Nullable NumberVerdict number, DatingVerdict dated) {
+    List<Finding> findings = new ArrayList<>();
+    for (DatingVerdict.Conflict c : dated.conflicts()) {
+      String gap = c.gap() > 0 ? ", about " + c.gap() + " years apart" : "";
+      findings.add(
+          new Finding(
+              stationOf(dated, c.feature()), c.label() + " against " + c.rivalLabel() + gap, true));
+    }
+    if (number != null) {
+      for (DecodedNumber.Field f : number.decoded().fields()) {
+        if (f.holds() == DecodedNumber.Holds.CONTRADICTS) {
+          findings.add(
+              new Finding(
+                  "number",
+                  f.label()
+                      + " "
+                      + f.struck()
+                      + " says "
+                      + f.says()
+                      + "; that is not what is there",
+                  true));
+        }
+      }
+    }
+    if (pattern.names().size() > 1 && pattern.names().get(0).probability() >= NAMED_FROM) {
+      PatternVerdict.Name lookalike = pattern.names().get(pattern.names().size() - 1);
+      findings.add(new Finding("pattern", lookalike.because(), false));
+    }
+    return findings;
+  }
+
+  private static String stationOf(DatingVerdict dated, String feature) {
+    return dated.clues().stream()
+        .filter(c -> c.feature().equals(feature))
+        .map(DatingVerdict.ClueInfluence::station)
+        .findFirst()
+        .orElse("marks");
+  }
+}

@@ -1,0 +1,134 @@
+package snikra.core.mark;
+
+import java.util.List;
+import java.util.Map;
+
+/**
+ * P(line as read | line as struck), summed over all alignments.
+ *
+ * <p>A sure letter is right with 0.97, a doubtful one with 0.75, else one it is confused with, else
+ * any; a lost letter says only that a letter is there; a stretch stands for any number of letters.
+ * Now and then a letter is overlooked or imagined.
+ */
+final class Channel {
+  private static final int ALPHABET = 40;
+  private static final double SURE_RIGHT = 0.97;
+  private static final double SURE_CONFUSED = 0.024;
+  private static final double DOUBTFUL_RIGHT = 0.75;
+  private static final double DOUBTFUL_CONFUSED = 0.17;
+  private static final double OVERLOOKED = 0.004;
+  private static final double IMAGINED = 0.002;
+
+  private static final String LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ&0123456789";
+
+  /**
+   * How often a letter is met in cutlers' marks, in per mille, in the order of {@link #LETTERS}.
+   */
+  private static final int[] FREQUENCY = {
+    75, 20, 35, 38, 110, 16, 24, 34, 62, 4, 14, 52, 26, 66, 66, 20, 3, 72, 64, 62, 30, 12, 14, 4,
+    14, 6, 14, 4, 6, 5, 4, 4, 4, 4, 4, 5, 5
+  };
+
+  private final double[][] sure = new double[ALPHABET][ALPHABET];
+  private final double[][] doubtful = new double[ALPHABET][ALPHABET];
+  private final double[] frequency = new double[ALPHABET];
+
+  Channel(Map<Character, String> confusions) {
+    double total = 0;
+    for (int f : FREQUENCY) {
+      total += f;
+    }
+    for (int i = 0; i < ALPHABET; i++) {
+      frequency[i] = i < FREQUENCY.length ? FREQUENCY[i] / total : 1e-4;
+      String confused = i < LETTERS.length() ? confusions.getOrDefault(LETTERS.charAt(i), "") : "";
+      fill(sure[i], i, SURE_RIGHT, SURE_CONFUSED, confused);
+      fill(doubtful[i], i, DOUBTFUL_RIGHT, DOUBTFUL_CONFUSED, confused);
+    }
+  }
+
+  private static void fill(double[] row, int right, double pRight, double pConfused, String set) {
+    double rest = (1 - pRight - (set.isEmpty() ? 0 : pConfused)) / (ALPHABET - 1);
+    java.util.Arrays.fill(row, rest);
+    for (int i = 0; i < set.length(); i++) {
+      row[index(set.charAt(i))] += pConfused / set.length();
+    }
+    row[right] = pRight;
+  }
+
+  /** Place in the alphabet; what is not Latin, a figure or &amp; shares the last place. */
+  static int index(char c) {
+    int i = LETTERS.indexOf(c);
+    return i < 0 ? ALPHABET - 1 : i;
+  }
+
+  double emission(Glyph glyph, int struck) {
+    return switch (glyph.legibility()) {
+      case SURE -> sure[struck][index(glyph.letter())];
+      case DOUBTFUL -> doubtful[struck][index(glyph.letter())];
+      case LOST, RUN -> 1;
+    };
+  }
+
+  /** P(read | letters), above 0 for any pair of lines. */
+  double probability(List<Glyph> read, int[] struck) {
+    double[] row = new double[struck.length + 1];
+    row[0] = 1;
+    for (int j = 0; j < struck.length; j++) {
+      row[j + 1] = row[j] * OVERLOOKED;
+    }
+    for (Glyph glyph : read) {
+      row = glyph.legibility() == Glyph.Legibility.RUN ? stretch(row) : step(row, glyph, struck);
+    }
+    return row[struck.length];
+  }
+
+  private double[] step(double[] above, Glyph glyph, int[] struck) {
+    double[] row = new double[above.length];
+    double imagined = IMAGINED * chance(glyph);
+    row[0] = above[0] * imagined;
+    for (int j = 0; j < struck.length; j++) {
+      row[j + 1] =
+          above[j] * emission(glyph, struck[j]) + above[j + 1] * imagined + row[j] * OVERLOOKED;
+    }
+    return row;
+  }
+
+  // A stretch may swallow any number of letters at no cost.
+  private static double[] stretch(double[] above) {
+    double[] row = new double[above.length];
+    double best = 0;
+    for (int j = 0; j < above.length; j++) {
+      best = Math.max(best, above[j]);
+      row[j] = best;
+    }
+    return row;
+  }
+
+  /** Probability of a glyph when the letter struck is not known. */
+  double chance(Glyph glyph) {
+    return switch (glyph.legibility()) {
+      case SURE -> SURE_RIGHT * frequency[index(glyph.letter())] + (1 - SURE_RIGHT) / ALPHABET;
+      case DOUBTFUL ->
+          DOUBTFUL_RIGHT * frequency[index(glyph.letter())] + (1 - DOUBTFUL_RIGHT) / ALPHABET;
+      case LOST, RUN -> 1;
+    };
+  }
+
+  /** Probability of a line of letters of an unlisted maker. */
+  double chance(List<Glyph> read) {
+    double p = 1;
+    for (Glyph glyph : read) {
+      p *= chance(glyph);
+    }
+    return p;
+  }
+
+  static int[] indices(String line) {
+    char[] letters = Glyph.letters(line);
+    int[] out = new int[letters.length];
+    for (int i = 0; i < letters.length; i++) {
+      out[i] = index(letters[i]);
+    }
+    return out;
+  }
+}

@@ -1,0 +1,57 @@
+package snikra.core.mark;
+
+import java.text.Normalizer;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/** One place in a line as read: a letter with its legibility, a lost letter or a lost stretch. */
+record Glyph(char letter, Legibility legibility) {
+
+  enum Legibility {
+    SURE,
+    DOUBTFUL,
+    LOST,
+    RUN
+  }
+
+  /**
+   * Reads the notation of {@link snikra.core.specimen.SeenFace}: {@code _} lost letter, {@code ?}
+   * after a doubtful one, {@code *} a stretch. Spaces and points are not evidence and are dropped.
+   */
+  static List<Glyph> read(String line) {
+    List<Glyph> glyphs = new ArrayList<>();
+    for (char c : fold(line).toCharArray()) {
+      if (c == '?' && !glyphs.isEmpty()) {
+        Glyph last = glyphs.remove(glyphs.size() - 1);
+        boolean letter = last.legibility == Legibility.SURE;
+        glyphs.add(letter ? new Glyph(last.letter, Legibility.DOUBTFUL) : last);
+      } else if (c == '_') {
+        glyphs.add(new Glyph('_', Legibility.LOST));
+      } else if (c == '*') {
+        glyphs.add(new Glyph('*', Legibility.RUN));
+      } else if (isLetter(c)) {
+        glyphs.add(new Glyph(c, Legibility.SURE));
+      }
+    }
+    return glyphs;
+  }
+
+  /** The letters of a mark as it was struck, without spaces, points and accents. */
+  static char[] letters(String line) {
+    StringBuilder kept = new StringBuilder();
+    fold(line).chars().filter(c -> isLetter((char) c)).forEach(c -> kept.append((char) c));
+    return kept.toString().toCharArray();
+  }
+
+  static boolean isLetter(char c) {
+    return Character.isLetterOrDigit(c) || c == '&';
+  }
+
+  // Accents wear off first, so they are no evidence either way.
+  static String fold(String line) {
+    return Normalizer.normalize(line.replace("ß", "SS"), Normalizer.Form.NFD)
+        .replaceAll("\\p{M}", "")
+        .toUpperCase(Locale.ROOT);
+  }
+}

@@ -1,0 +1,48 @@
+package snikra.core.reference;
+
+import java.util.List;
+import snikra.core.specimen.Technique;
+
+/**
+ * One form of a maker's mark.
+ *
+ * @param lines as struck on the mark side of the main tang, top to bottom
+ * @param pile as struck on the pile side, empty when that side is bare
+ * @param everyBlade whether the small blades carry it as well
+ * @param from first year of use, closed
+ * @param to last year of use, closed
+ * @param give years by which either end may be out
+ */
+public record MarkVariant(
+    String id,
+    List<String> lines,
+    List<String> pile,
+    Technique technique,
+    boolean everyBlade,
+    int from,
+    int to,
+    int give,
+    String note,
+    String source) {
+
+  public MarkVariant {
+    lines = List.copyOf(lines);
+    pile = List.copyOf(pile);
+    if (!(from <= to)) {
+      throw new IllegalArgumentException(
+          "years of mark " + id + " must run forward; found " + from + " to " + to);
+    }
+    if (lines.isEmpty()) {
+      throw new IllegalArgumentException("mark " + id + " must have at least one line; found 0");
+    }
+  }
+
+  /** Relative use in a year: 1 inside, falling over {@code give} years, 0 beyond. */
+  public double useIn(int year) {
+    int outside = Math.max(from - year, year - to);
+    if (outside <= 0) {
+      return 1;
+    }
+    return outside > give ? 0 : 1 - outside / (give + 1.0);
+  }
+}

@@ -1,0 +1,48 @@
+package snikra.core.reference;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import snikra.core.clue.ClueBook;
+import snikra.core.condition.ConditionBook;
+import snikra.core.pattern.PatternBook;
+
+/**
+ * Everything a knife is held against.
+ *
+ * @param unlistedWeight how much of what is met comes from makers not on the shelf, relative to one
+ *     listed maker of weight 1
+ * @param confusions for each letter the letters a worn one is taken for
+ */
+public record ReferenceShelf(
+    ClueBook clues,
+    PatternBook patterns,
+    ConditionBook condition,
+    List<Region> regions,
+    double unlistedWeight,
+    Map<Character, String> confusions,
+    List<Maker> makers) {
+
+  public ReferenceShelf {
+    regions = List.copyOf(regions);
+    confusions = Map.copyOf(confusions);
+    makers = List.copyOf(makers);
+    for (Maker m : makers) {
+      if (regions.stream().noneMatch(r -> r.id().equals(m.region()))) {
+        throw new IllegalArgumentException(
+            "region of maker " + m.id() + " must be on the shelf; found " + m.region());
+      }
+    }
+  }
+
+  /** The maker with this id. */
+  public Optional<Maker> maker(String id) {
+    return makers.stream().filter(m -> m.id().equals(id)).findFirst();
+  }
+
+  /** The same shelf with other makers in place of these. */
+  public ReferenceShelf withMakers(List<Maker> others) {
+    return new ReferenceShelf(
+        clues, patterns, condition, regions, unlistedWeight, confusions, others);
+  }
+}

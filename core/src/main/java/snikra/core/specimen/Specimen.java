@@ -1,0 +1,52 @@
+package snikra.core.specimen;
+
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import snikra.core.measure.Length;
+import snikra.core.provenance.StoryEvent;
+
+/**
+ * A knife as found.
+ *
+ * @param title the collector's own name for it
+ * @param number the pattern number as struck, {@code _} for a figure that cannot be read
+ * @param seen by feature of the clue book
+ * @param condition by point of the condition book
+ */
+public record Specimen(
+    @Nullable String title,
+    @Nullable String note,
+    @Nullable Seen frame,
+    @Nullable Seen bolsters,
+    @Nullable Length closedLength,
+    @Nullable Integer springs,
+    List<SeenBlade> blades,
+    List<SeenFace> marks,
+    @Nullable String number,
+    Map<String, Seen> seen,
+    Map<String, String> condition,
+    List<StoryEvent> story,
+    List<ComparableSale> comparables) {
+
+  public Specimen {
+    blades = copy(blades);
+    marks = copy(marks);
+    seen = seen == null ? Map.of() : Map.copyOf(seen);
+    condition = condition == null ? Map.of() : Map.copyOf(condition);
+    story = copy(story);
+    comparables = copy(comparables);
+  }
+
+  /** A knife nobody has looked at yet. */
+  public static Specimen unseen() {
+    return new Specimen(
+        null, null, null, null, null, null, List.of(), List.of(), null, Map.of(), Map.of(),
+        List.of(), List.of());
+  }
+
+  // Files may leave a list out: absent and empty mean the same for lists.
+  private static <T> List<T> copy(@Nullable List<T> list) {
+    return list == null ? List.of() : List.copyOf(list);
+  }
+}

@@ -1,0 +1,71 @@
+package snikra.core.condition;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import snikra.core.condition.ConditionBook.Finding;
+import snikra.core.condition.ConditionBook.Grade;
+import snikra.core.condition.ConditionBook.Point;
+
+class ConditionBookTest {
+  private static final List<Grade> GRADES =
+      List.of(
+          new Grade("mint", "Mint", 2),
+          new Grade("good", "Good", 1),
+          new Grade("poor", "Poor", 0.2));
+  private final ConditionBook book =
+      new ConditionBook(
+          GRADES,
+          List.of(
+              point(
+                  "blade",
+                  "good",
+                  new Finding("full", "Full", "mint", ""),
+                  new Finding("sliver", "Sliver", "poor", "")),
+              point(
+                  "snap",
+                  "good",
+                  new Finding("strong", "Strong", "mint", ""),
+                  new Finding("soft", "Soft", "good", ""))));
+
+  private static Point point(String id, String usual, Finding... findings) {
+    return new Point(id, id, "", usual, List.of(findings));
+  }
+
+  @Test
+  void theWorstFaultSetsTheGradeAndComesFirst() {
+    GradeVerdict verdict = book.grade(Map.of("blade", "sliver", "snap", "soft"));
+
+    assertThat(verdict.best().label()).isEqualTo("Poor");
+    assertThat(verdict.reasons())
+        .extracting(GradeVerdict.Reason::point)
+        .containsExactly("blade", "snap");
+    assertThat(verdict.unseen()).isEmpty();
+  }
+
+  @Test
+  void whatIsNotLookedAtLeavesARange() {
+    GradeVerdict verdict = book.grade(Map.of("snap", "strong"));
+
+    assertThat(verdict.best().label()).isEqualTo("Mint");
+    assertThat(verdict.atLeast().label()).isEqualTo("Good");
+    assertThat(verdict.unseen()).containsExactly("blade");
+  }
+
+  @Test
+  void nothingLookedAtIsNoGrade() {
+    assertThat(book.grade(Map.of()).best()).isNull();
+  }
+
+  @Test
+  void aFindingWithAnUnknownGradeIsRefused() {
+    assertThatThrownBy(
+            () ->
+                new ConditionBook(
+                    GRADES, List.of(point("x", "fine", new Finding("a", "A", "mint", "")))))
+        .hasMessageContaining("found fine");
+  }
+}

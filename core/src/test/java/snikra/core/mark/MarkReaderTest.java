@@ -1,0 +1,113 @@
+package snikra.core.mark;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.AlphaChars;
+import net.jqwik.api.constraints.IntRange;
+import net.jqwik.api.constraints.StringLength;
+import org.junit.jupiter.api.Test;
+import snikra.core.fixture.Shelf;
+import snikra.core.specimen.Face;
+import snikra.core.specimen.FaceState;
+import snikra.core.specimen.SeenFace;
+import snikra.core.specimen.Technique;
+
+class MarkReaderTest {
+  private final MarkReader reader = new MarkReader(Shelf.invented());
+
+  @Test
+  void tenGoodLettersSettleTheMaker() {
+    MarkEvidence evidence = reader.read(List.of(tang("THRALE", "WIND____")));
+
+    assertThat(evidence.candidates().get(0).variant().id()).isEqualTo("thrale-old");
+    assertThat(evidence.candidates().get(0).probability()).isGreaterThan(0.99);
+    assertThat(evidence.candidates().get(0).agreeing()).isEqualTo(10);
+  }
+
+  @Test
+  void twoGoodLettersDoNot() {
+    MarkEvidence evidence = reader.read(List.of(tang("TH____")));
+    assertThat(evidence.candidates().get(0).probability()).isLessThan(0.9);
+    assertThat(evidence.unlisted()).isGreaterThan(0.1);
+  }
+
+  @Test
+  void aLostLetterThatTwoMarksFillDifferentlyLeavesBoth() {
+    MarkEvidence evidence = reader.read(List.of(tang("ZWICKEL", "& DA_")));
+
+    assertThat(evidence.candidates().get(0).probability())
+        .isCloseTo(evidence.candidates().get(1).probability(), within(0.01));
+    assertThat(evidence.candidates().get(0).lines().get(1).get(4).fit())
+        .isEqualTo(MarkLetter.Fit.SUPPLIED);
+  }
+
+  @Test
+  void aConfusableLetterCostsLessThanAnyOther() {
+    double confused = likelihood("ZWIGKEL");
+    double other = likelihood("ZWIMKEL");
+
+    assertThat(confused).isGreaterThan(other);
+    assertThat(likelihood("ZWICKEL")).isGreaterThan(confused);
+  }
+
+  @Test
+  void aStretchOfUnknownLengthStandsForAnyNumberOfLetters() {
+    assertThat(reader.read(List.of(tang("ZW*", "& DAX"))).candidates().get(0).variant().id())
+        .isEqualTo("zwick-dax");
+  }
+
+  @Test
+  void aWrongLetterIsShownAgainstTheMark() {
+    MarkCandidate lead = reader.read(List.of(tang("THRAWE", "WINDOVER"))).candidates().get(0);
+
+    assertThat(lead.lines().get(0).get(4)).isEqualTo(new MarkLetter("L", MarkLetter.Fit.AGAINST));
+    assertThat(lead.agreeing()).isEqualTo(lead.letters() - 1);
+  }
+
+  @Test
+  void accentsSpacesAndPointsAreNoEvidence() {
+    assertThat(likelihood("Z.WICK ÉL")).isEqualTo(likelihood("ZWICKEL"));
+  }
+
+  @Test
+  void aWornFaceSaysNothingAndABareOneSpeaksAgainstEveryMark() {
+    assertThat(reader.read(List.of(face(FaceState.WORN))).anySeen()).isFalse();
+    MarkEvidence bare = reader.read(List.of(face(FaceState.BARE)));
+    assertThat(bare.logLikelihood()[0]).isLessThan(bare.logUnlisted());
+  }
+
+  @Property
+  void probabilitiesSumToOne(@ForAll @AlphaChars @StringLength(min = 1, max = 12) String line) {
+    MarkEvidence evidence = reader.read(List.of(tang(line)));
+    double listed = evidence.candidates().stream().mapToDouble(MarkCandidate::probability).sum();
+
+    assertThat(listed + evidence.unlisted()).isCloseTo(1, within(1e-9));
+  }
+
+  @Property
+  void wearNeverRaisesTheLikelihoodOfARightReading(@ForAll @IntRange(max = 6) int lost) {
+    String whole = "ZWICKEL";
+    String worn = whole.substring(0, lost) + "_" + whole.substring(lost + 1);
+    MarkEvidence sharp = reader.read(List.of(tang(whole)));
+    MarkEvidence dull = reader.read(List.of(tang(worn)));
+
+    assertThat(sharp.logLikelihood()[1] - sharp.logUnlisted())
+        .isGreaterThan(dull.logLikelihood()[1] - dull.logUnlisted());
+  }
+
+  private double likelihood(String line) {
+    return reader.read(List.of(tang(line))).logLikelihood()[1];
+  }
+
+  private static SeenFace tang(String... lines) {
+    return new SeenFace(1, Face.MARK, FaceState.READ, Technique.STRUCK, List.of(lines));
+  }
+
+  private static SeenFace face(FaceState state) {
+    return new SeenFace(1, Face.MARK, state, null, List.of());
+  }
+}

@@ -1,0 +1,189 @@
+package snikra.formats;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.StringReader;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.yaml.snakeyaml.Yaml;
+import org.yaml.snakeyaml.error.MarkedYAMLException;
+import org.yaml.snakeyaml.error.YAMLException;
+import org.yaml.snakeyaml.nodes.MappingNode;
+import org.yaml.snakeyaml.nodes.Node;
+import org.yaml.snakeyaml.nodes.NodeTuple;
+import org.yaml.snakeyaml.nodes.ScalarNode;
+import org.yaml.snakeyaml.nodes.SequenceNode;
+import snikra.core.examination.Problem;
+import snikra.core.reference.Maker;
+import snikra.core.reference.MarkVariant;
+
+/** Reference packs as YAML or JSON, by the schema {@code pack.schema.json}. */
+public final class PackFormat {
+  private PackFormat() {}
+
+  /** A pack as read. */
+  public record Pack(
+      int schema, String id, String title, String note, List<Source> sources, List<Maker> makers) {}
+
+  /** What a fact is known from. */
+  public record Source(String id, String label, String kind, double reliability) {}
+
+  /**
+   * Reads a pack from YAML text.
+   *
+   * @param file its name, for messages
+   * @throws InvalidInput with every problem, each with file, line and field
+   */
+  public static Pack read(String file, String yaml) {
+    try {
+      JsonNode tree = Json.yamlMapper().readTree(yaml);
+      Node lines = new Yaml(Json.yamlLimits()).compose(new StringReader(yaml));
+      List<Problem> problems = check(tree);
+      if (!problems.isEmpty()) {
+        throw new InvalidInput(problems.stream().map(p -> placed(file, lines, p)).toList());
+      }
+      return bind(tree);
+    } catch (JsonProcessingException e) {
+      long line = e.getLocation() == null ? 1 : e.getLocation().getLineNr();
+      throw notYaml(file, line, e.getOriginalMessage());
+    } catch (MarkedYAMLException e) {
+      throw notYaml(file, e.getProblemMark().getLine() + 1L, e.getProblem());
+    } catch (YAMLException e) {
+      throw notYaml(file, 1, e.getMessage());
+    }
+  }
+
+  /**
+   * Reads a pack from a tree.
+   *
+   * @throws InvalidInput with every problem
+   */
+  public static Pack read(JsonNode tree) {
+    List<Problem> problems = check(tree);
+    if (!problems.isEmpty()) {
+      throw new InvalidInput(problems);
+    }
+    try {
+      return bind(tree);
+    } catch (JsonProcessingException e) {
+      throw new InvalidInput(
+          List.of(new Problem("the whole", "this pack", e.getOriginalMessage())));
+    }
+  }
+
+  private static InvalidInput notYaml(String file, long line, String why) {
+    String first = why.lines().findFirst().orElse("");
+    return new InvalidInput(
+        List.of(new Problem(file + ":" + line, Schemas.shorten(first), "must be YAML")));
+  }
+
+  private static Pack bind(JsonNode tree) throws JsonProcessingException {
+    return Json.mapper().treeToValue(tree, Pack.class);
+  }
+
+  private static List<Problem> check(JsonNode tree) {
+    List<Problem> problems = new ArrayList<>(Schemas.check("pack", tree));
+    if (problems.isEmpty()) {
+      references(tree, problems);
+    }
+    return problems;
+  }
+
+  // Every fact names a source of the pack, years run forward and ids are given once.
+  private static void references(JsonNode tree, List<Problem> problems) {
+    Set<String> sources = new HashSet<>();
+    tree.path("sources").forEach(s -> sources.add(s.path("id").asText()));
+    Set<String> ids = new HashSet<>();
+    for (int m = 0; m < tree.path("makers").size(); m++) {
+      JsonNode maker = tree.path("makers").path(m);
+      String at = "makers[" + m + "]";
+      unique(at + ".id", maker.path("id").asText(), ids, problems);
+      for (int k = 0; k < maker.path("marks").size(); k++) {
+        mark(at + ".marks[" + k + "]", maker.path("marks").path(k), sources, ids, problems);
+      }
+      codes(at, maker.path("numbers").path("fields"), problems);
+    }
+  }
+
+  private static void mark(
+      String at, JsonNode mark, Set<String> sources, Set<String> ids, List<Problem> problems) {
+    unique(at + ".id", mark.path("id").asText(), ids, problems);
+    String source = mark.path("source").asText();
+    if (!sources.contains(source)) {
+      String known = sources.stream().sorted().collect(Collectors.joining(", "));
+      problems.add(new Problem(at + ".source", source, "must be a source of the pack: " + known));
+    }
+    int from = mark.path("from").asInt();
+    if (mark.path("to").asInt() < from) {
+      problems.add(
+          new Problem(at + ".to", mark.path("to").asText(), "must not be before from, " + from));
+    }
+  }
+
+  private static void unique(String at, String id, Set<String> ids, List<Problem> problems) {
+    if (!ids.add(id)) {
+      problems.add(new Problem(at, id, "must be given once in the pack"));
+    }
+  }
+
+  private static void codes(String at, JsonNode fields, List<Problem> problems) {
+    for (int f = 0; f < fields.size(); f++) {
+      int width = fields.path(f).path("width").asInt();
+      String field = at + ".numbers.fields[" + f + "].codes";
+      fields
+          .path(f)
+          .path("codes")
+          .fieldNames()
+          .forEachRemaining(
+              code -> {
+                if (code.length() != width) {
+                  problems.add(
+                      new Problem(
+                          field, code, "must be as long as the width of the field, " + width));
+                }
+              });
+    }
+  }
+
+  private static Problem placed(String file, Node root, Problem p) {
+    String place = file + ":" + line(root, p.field()) + ": " + p.field();
+    return new Problem(place, p.given(), p.accepted());
+  }
+
+  private static int line(Node root, String path) {
+    Node at = root;
+    for (String step : path.split("[.\\[\\]]+", -1)) {
+      Node next = child(at, step);
+      at = next == null ? at : next;
+    }
+    return at.getStartMark().getLine() + 1;
+  }
+
+  private static Node child(Node at, String step) {
+    if (at instanceof SequenceNode list && step.matches("\\d{1,6}")) {
+      int index = Integer.parseInt(step);
+      return index < list.getValue().size() ? list.getValue().get(index) : null;
+    }
+    if (at instanceof MappingNode map) {
+      for (NodeTuple entry : map.getValue()) {
+        if (entry.getKeyNode() instanceof ScalarNode key && key.getValue().equals(step)) {
+          return entry.getValueNode();
+        }
+      }
+    }
+    return null;
+  }
+
+  /** All makers of several packs, in order. */
+  public static List<Maker> makers(List<Pack> packs) {
+    return packs.stream().flatMap(p -> p.makers().stream()).toList();
+  }
+
+  /** All marks of a pack. */
+  public static List<MarkVariant> marks(Pack pack) {
+    return pack.makers().stream().flatMap(m -> m.marks().stream()).toList();
+  }
+}

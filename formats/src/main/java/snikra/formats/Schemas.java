@@ -1,0 +1,81 @@
+package snikra.formats;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.networknt.schema.JsonSchema;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
+import com.networknt.schema.ValidationMessage;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.concurrent.ConcurrentHashMap;
+import snikra.core.examination.Problem;
+
+/** The published schemas, and what a document makes of them. */
+final class Schemas {
+  private static final int SHOWN = 60;
+  private static final int MOST_PROBLEMS = 100;
+  private static final Map<String, JsonSchema> LOADED = new ConcurrentHashMap<>();
+
+  private Schemas() {}
+
+  /** Every way in which the document misses the schema of this name. */
+  static List<Problem> check(String name, JsonNode document) {
+    List<Problem> problems = new ArrayList<>();
+    for (ValidationMessage m : LOADED.computeIfAbsent(name, Schemas::load).validate(document)) {
+      problems.add(problem(m, document));
+    }
+    return problems.size() > MOST_PROBLEMS ? problems.subList(0, MOST_PROBLEMS) : problems;
+  }
+
+  private static JsonSchema load(String name) {
+    String path = "/snikra/schema/" + name + ".schema.json";
+    try (InputStream in = Objects.requireNonNull(Schemas.class.getResourceAsStream(path), path)) {
+      return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(in);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static Problem problem(ValidationMessage m, JsonNode document) {
+    String pointer = m.getInstanceLocation().toString();
+    String property = m.getProperty();
+    String field = path(pointer, property);
+    JsonNode at = node(document, m);
+    String given =
+        property == null
+            ? shorten(at.toString())
+            : "required".equals(m.getType()) ? "nothing" : property;
+    String text = m.getMessage();
+    String accepted = text.startsWith(pointer + ": ") ? text.substring(pointer.length() + 2) : text;
+    return new Problem(field, given, accepted);
+  }
+
+  private static JsonNode node(JsonNode document, ValidationMessage m) {
+    JsonNode at = document;
+    for (int i = 0; i < m.getInstanceLocation().getNameCount(); i++) {
+      Object step = m.getInstanceLocation().getElement(i);
+      at = step instanceof Integer index ? at.path(index) : at.path(step.toString());
+    }
+    return at;
+  }
+
+  // "$.blades[0].type" is shown as people write it: blades[0].type.
+  private static String path(String pointer, String property) {
+    String path = pointer.replaceFirst("^\\$\\.?", "");
+    if (property == null) {
+      return path.isEmpty() ? "the whole" : path;
+    }
+    return path.isEmpty() ? property : path + "." + property;
+  }
+
+  static String shorten(String text) {
+    return text.length() <= SHOWN
+        ? text
+        : text.substring(0, SHOWN) + "\u2026 (" + text.length() + " characters)";
+  }
+}

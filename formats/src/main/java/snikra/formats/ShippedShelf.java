@@ -1,0 +1,86 @@
+package snikra.formats;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import snikra.core.clue.ClueBook;
+import snikra.core.clue.Feature;
+import snikra.core.clue.Part;
+import snikra.core.condition.ConditionBook;
+import snikra.core.examination.Problem;
+import snikra.core.pattern.BladeType;
+import snikra.core.pattern.Frame;
+import snikra.core.pattern.Pattern;
+import snikra.core.pattern.PatternBook;
+import snikra.core.reference.ReferenceShelf;
+import snikra.core.reference.Region;
+
+/** The shelf that comes with the application: general clues, patterns and sample makers. */
+public final class ShippedShelf {
+  private static final String SAMPLE_MAKERS = "packs/overwater-makers";
+
+  private ShippedShelf() {}
+
+  private record Shapes(List<Frame> frames, List<BladeType> blades) {}
+
+  private record Patterns(List<String> bolsters, List<Pattern> patterns) {}
+
+  private record Clues(
+      double unlistedWeight,
+      List<Region> regions,
+      Map<String, String> confusions,
+      List<Part> parts,
+      List<Feature> features) {}
+
+  /**
+   * Loads it, checking every file against its schema.
+   *
+   * @throws InvalidInput when a shipped file is broken
+   */
+  public static ReferenceShelf load() {
+    Shapes shapes = read("shapes", Shapes.class);
+    Patterns patterns = read("patterns", Patterns.class);
+    Clues clues = read("clue-book", Clues.class);
+    Map<Character, String> confusions = new HashMap<>();
+    clues.confusions.forEach((letter, taken) -> confusions.put(letter.charAt(0), taken));
+    return new ReferenceShelf(
+        new ClueBook(clues.parts, clues.features),
+        new PatternBook(shapes.frames, shapes.blades, patterns.bolsters, patterns.patterns),
+        read("condition", ConditionBook.class),
+        clues.regions,
+        clues.unlistedWeight,
+        confusions,
+        PackFormat.read(SAMPLE_MAKERS + ".yaml", text(SAMPLE_MAKERS)).makers());
+  }
+
+  private static <T> T read(String name, Class<T> type) {
+    try {
+      JsonNode tree = Json.yamlMapper().readTree(text(name));
+      List<Problem> problems = Schemas.check(name, tree);
+      if (!problems.isEmpty()) {
+        throw new InvalidInput(problems);
+      }
+      ((com.fasterxml.jackson.databind.node.ObjectNode) tree).remove("schema");
+      return Json.mapper().treeToValue(tree, type);
+    } catch (JsonProcessingException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static String text(String name) {
+    String path = "/snikra/" + name + ".yaml";
+    try (InputStream in =
+        Objects.requireNonNull(ShippedShelf.class.getResourceAsStream(path), path)) {
+      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}

@@ -1,0 +1,203 @@
+package snikra.formats;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.ArrayList;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
+import snikra.core.clue.Clue;
+import snikra.core.clue.Feature;
+import snikra.core.condition.ConditionBook;
+import snikra.core.examination.Problem;
+import snikra.core.measure.Length;
+import snikra.core.pattern.BladeType;
+import snikra.core.pattern.Frame;
+import snikra.core.pattern.Pattern;
+import snikra.core.provenance.EdtfDate;
+import snikra.core.reference.Maker;
+import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.Specimen;
+
+/** Knives as JSON, by the schema {@code specimen.schema.json}. */
+public final class SpecimenFormat {
+  private static final int NAMES_SHOWN = 20;
+
+  private SpecimenFormat() {}
+
+  /**
+   * Reads a knife and holds its names against the shelf.
+   *
+   * @throws InvalidInput with every problem found
+   */
+  public static Specimen read(String json, ReferenceShelf shelf) {
+    return read(parse(json), shelf);
+  }
+
+  /**
+   * As {@link #read(String, ReferenceShelf)}, from a tree.
+   *
+   * @throws InvalidInput with every problem found
+   */
+  public static Specimen read(JsonNode tree, ReferenceShelf shelf) {
+    List<Problem> problems = new ArrayList<>(Schemas.check("specimen", tree));
+    if (problems.isEmpty()) {
+      new Check(tree, shelf, problems).run();
+    }
+    if (!problems.isEmpty()) {
+      throw new InvalidInput(problems);
+    }
+    try {
+      return Json.mapper().treeToValue(tree, Specimen.class);
+    } catch (JsonProcessingException e) {
+      throw new InvalidInput(List.of(problem("the whole", "", e.getOriginalMessage())));
+    }
+  }
+
+  /** Writes a knife. */
+  public static String write(Specimen knife) {
+    try {
+      return Json.mapper().writeValueAsString(knife);
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /**
+   * Parses JSON that must hold an object.
+   *
+   * @throws InvalidInput when it does not
+   */
+  public static JsonNode parse(String json) {
+    try {
+      JsonNode tree = Json.mapper().readTree(json);
+      if (tree != null && tree.isObject()) {
+        return tree;
+      }
+    } catch (JsonProcessingException e) {
+      String where = e.getLocation() == null ? "" : "line " + e.getLocation().getLineNr();
+      throw new InvalidInput(List.of(problem(where, json, "must be JSON")));
+    }
+    throw new InvalidInput(List.of(problem("the whole", json, "must be a JSON object")));
+  }
+
+  private static Problem problem(String field, String given, String accepted) {
+    return new Problem(field, given.isBlank() ? "nothing" : Schemas.shorten(given), accepted);
+  }
+
+  /** What a schema cannot say: lengths and dates that can be read, names that are on the shelf. */
+  private record Check(JsonNode tree, ReferenceShelf shelf, List<Problem> problems) {
+
+    void run() {
+      text("closedLength", tree.path("closedLength"), Length::parse);
+      each("blades", this::blade);
+      each("story", (at, e) -> text(at + ".date", e.path("date"), EdtfDate::parse));
+      each("comparables", this::comparable);
+      Stream<String> frames = shelf.patterns().frames().stream().map(Frame::id);
+      name("frame.value", tree.path("frame").path("value"), frames);
+      name(
+          "bolsters.value",
+          tree.path("bolsters").path("value"),
+          shelf.patterns().bolsters().stream());
+      tree.path("seen").properties().forEach(this::seen);
+      tree.path("condition").properties().forEach(this::condition);
+      sureness("frame", tree.path("frame"));
+      sureness("bolsters", tree.path("bolsters"));
+    }
+
+    private interface Element {
+      void check(String at, JsonNode node);
+    }
+
+    private void each(String list, Element check) {
+      Iterator<JsonNode> nodes = tree.path(list).elements();
+      for (int i = 0; nodes.hasNext(); i++) {
+        check.check(list + "[" + i + "]", nodes.next());
+      }
+    }
+
+    private void blade(String at, JsonNode blade) {
+      text(at + ".length", blade.path("length"), Length::parse);
+      Stream<String> types = shelf.patterns().blades().stream().map(BladeType::id);
+      name(at + ".type", blade.path("type"), types);
+    }
+
+    private void comparable(String at, JsonNode sale) {
+      text(at + ".sold", sale.path("sold"), EdtfDate::parse);
+      name(at + ".maker", sale.path("maker"), shelf.makers().stream().map(Maker::id));
+      Stream<String> patterns = shelf.patterns().patterns().stream().map(Pattern::id);
+      name(at + ".pattern", sale.path("pattern"), patterns);
+      Stream<String> grades = shelf.condition().grades().stream().map(ConditionBook.Grade::id);
+      name(at + ".grade", sale.path("grade"), grades);
+      Stream<String> handles =
+          shelf.clues().feature("handle_material").stream()
+              .flatMap(f -> f.clues().stream())
+              .map(Clue::id);
+      name(at + ".handle", sale.path("handle"), handles);
+    }
+
+    private void seen(Map.Entry<String, JsonNode> entry) {
+      String at = "seen." + entry.getKey();
+      var feature = shelf.clues().feature(entry.getKey());
+      if (feature.isEmpty()) {
+        unknown(at, entry.getKey(), shelf.clues().features().stream().map(Feature::id));
+        return;
+      }
+      name(
+          at + ".value",
+          entry.getValue().path("value"),
+          feature.get().clues().stream().map(Clue::id));
+      sureness(at, entry.getValue());
+    }
+
+    private void condition(Map.Entry<String, JsonNode> entry) {
+      String at = "condition." + entry.getKey();
+      var point = shelf.condition().point(entry.getKey());
+      if (point.isEmpty()) {
+        Stream<String> points = shelf.condition().points().stream().map(ConditionBook.Point::id);
+        unknown(at, entry.getKey(), points);
+        return;
+      }
+      name(at, entry.getValue(), point.get().findings().stream().map(ConditionBook.Finding::id));
+    }
+
+    private void sureness(String at, JsonNode seen) {
+      boolean told = seen.has("value");
+      boolean cannot = "cannot-tell".equals(seen.path("sureness").asText());
+      if (seen.isObject() && told == cannot) {
+        problems.add(
+            problem(
+                at + ".value",
+                seen.path("value").asText(),
+                told ? "must be left out with cannot-tell" : "must be given unless cannot-tell"));
+      }
+    }
+
+    private void text(String at, JsonNode node, Consumer<String> read) {
+      if (node.isTextual()) {
+        try {
+          read.accept(node.asText());
+        } catch (IllegalArgumentException e) {
+          String accepted = e.getMessage().replaceFirst("; found .*$", "");
+          problems.add(problem(at, node.asText(), accepted));
+        }
+      }
+    }
+
+    private void name(String at, JsonNode node, Stream<String> known) {
+      List<String> names = known.toList();
+      if (node.isTextual() && !names.contains(node.asText())) {
+        unknown(at, node.asText(), names.stream());
+      }
+    }
+
+    private void unknown(String at, String given, Stream<String> known) {
+      List<String> names = known.limit(NAMES_SHOWN + 1L).toList();
+      String more = names.size() > NAMES_SHOWN ? ", \u2026" : "";
+      List<String> shown = names.subList(0, Math.min(NAMES_SHOWN, names.size()));
+      problems.add(problem(at, given, "must be one of " + String.join(", ", shown) + more));
+    }
+  }
+}
