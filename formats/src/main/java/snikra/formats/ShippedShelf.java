@@ -16,6 +16,7 @@ import snikra.core.clue.Part;
 import snikra.core.condition.ConditionBook;
 import snikra.core.examination.Problem;
 import snikra.core.pattern.BladeType;
+import snikra.core.pattern.BolsterLayout;
 import snikra.core.pattern.Frame;
 import snikra.core.pattern.Pattern;
 import snikra.core.pattern.PatternBook;
@@ -30,7 +31,7 @@ public final class ShippedShelf {
 
   private record Shapes(List<Frame> frames, List<BladeType> blades) {}
 
-  private record Patterns(List<String> bolsters, List<Pattern> patterns) {}
+  private record Patterns(List<BolsterLayout> bolsters, List<Pattern> patterns) {}
 
   private record Clues(
       double unlistedWeight,

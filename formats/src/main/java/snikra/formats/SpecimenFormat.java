@@ -14,6 +14,7 @@ import snikra.core.condition.ConditionBook;
 import snikra.core.examination.Problem;
 import snikra.core.measure.Length;
 import snikra.core.pattern.BladeType;
+import snikra.core.pattern.BolsterLayout;
 import snikra.core.pattern.Frame;
 import snikra.core.pattern.Pattern;
 import snikra.core.provenance.EdtfDate;
@@ -53,6 +54,15 @@ public final class SpecimenFormat {
       return Json.mapper().treeToValue(tree, Specimen.class);
     } catch (JsonProcessingException e) {
       throw new InvalidInput(List.of(problem("the whole", "", e.getOriginalMessage())));
+    }
+  }
+
+  /** Reads a knife that was checked when it was kept: names may since have left the shelf. */
+  public static Specimen readKept(String json) {
+    try {
+      return Json.mapper().readValue(json, Specimen.class);
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException(e);
     }
   }
 
@@ -100,7 +110,7 @@ public final class SpecimenFormat {
       name(
           "bolsters.value",
           tree.path("bolsters").path("value"),
-          shelf.patterns().bolsters().stream());
+          shelf.patterns().bolsters().stream().map(BolsterLayout::id));
       tree.path("seen").properties().forEach(this::seen);
       tree.path("condition").properties().forEach(this::condition);
       sureness("frame", tree.path("frame"));

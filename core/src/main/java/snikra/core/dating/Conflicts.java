@@ -3,6 +3,7 @@ package snikra.core.dating;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
 import snikra.core.dating.DatingVerdict.Conflict;
 
 /**
@@ -50,7 +51,7 @@ final class Conflicts {
   }
 
   private void oddOneOut(int i, List<Conflict> found) {
-    if (curves.size() < 3 || found.stream().anyMatch(c -> names(c, i))) {
+    if (curves.size() < 3) {
       return;
     }
     double[] rest = new double[axis.size()];
@@ -60,15 +61,15 @@ final class Conflicts {
     }
     double overlap = Distribution.overlap(curves.get(i).years, rest);
     for (int j = 0; overlap < APART && j < curves.size(); j++) {
-      if (j != i && overlap(i, j) < PULLING) {
+      if (j != i && overlap(i, j) < PULLING && !isNamed(found, i, j)) {
         found.add(conflict(i, j, overlap(i, j)));
       }
     }
   }
 
-  private boolean names(Conflict c, int i) {
-    String id = curves.get(i).feature;
-    return c.feature().equals(id) || c.rival().equals(id);
+  private boolean isNamed(List<Conflict> found, int i, int j) {
+    Set<String> pair = Set.of(curves.get(i).feature, curves.get(j).feature);
+    return found.stream().anyMatch(c -> pair.equals(Set.of(c.feature(), c.rival())));
   }
 
   private double overlap(int i, int j) {

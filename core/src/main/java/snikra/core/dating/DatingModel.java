@@ -46,6 +46,15 @@ public final class DatingModel {
 
   /** The whole verdict. */
   public DatingVerdict date(Evidence evidence) {
+    return date(evidence, true);
+  }
+
+  /** The verdict without the influence of each clue, for lists of many knives. */
+  public DatingVerdict dateBriefly(Evidence evidence) {
+    return date(evidence, false);
+  }
+
+  private DatingVerdict date(Evidence evidence, boolean withInfluence) {
     List<Look> looks = looks(evidence);
     Hypotheses hypotheses = hypotheses(evidence);
     Inference inference = new Inference(hypotheses, axis.size(), byPart(looks));
@@ -53,7 +62,8 @@ public final class DatingModel {
     Explainer explainer = new Explainer(hypotheses, inference, axis, parts);
     List<StateProbability> states = explainer.states();
     List<Conflict> conflicts = conflicts(evidence, looks, hypotheses, states);
-    List<ClueInfluence> clues = influences(evidence, looks, inference, post, conflicts);
+    List<ClueInfluence> clues =
+        withInfluence ? influences(evidence, looks, inference, post, conflicts) : List.of();
     Span half = Distribution.highestDensity(post, HALF, axis);
     Span nineTenths = Distribution.highestDensity(post, NINE_TENTHS, axis);
     var makers = explainer.makers();
@@ -74,12 +84,6 @@ public final class DatingModel {
         clues,
         conflicts,
         OpinionWriter.write(seen, states, explanations, clues, conflicts));
-  }
-
-  /** The span alone, for lists of many knives. */
-  public Span nineTenths(Evidence evidence) {
-    Inference inference = new Inference(hypotheses(evidence), axis.size(), byPart(looks(evidence)));
-    return Distribution.highestDensity(inference.years(), NINE_TENTHS, axis);
   }
 
   private Hypotheses hypotheses(Evidence evidence) {
@@ -192,7 +196,7 @@ public final class DatingModel {
       if (!observed || evidence.observed().get(i).clue().isDated()) {
         String label =
             observed
-                ? evidence.observed().get(i).clue().label()
+                ? named(evidence.observed().get(i))
                 : evidence.statements().get(i - evidence.observed().size()).label();
         curves.add(new Conflicts.Curve(looks.get(i).id(), label, alone(looks.get(i), hypotheses)));
       }
@@ -207,6 +211,10 @@ public final class DatingModel {
             .map(s -> s.state().label())
             .orElse("");
     return new Conflicts(axis, curves, resolvedBy).find();
+  }
+
+  private static String named(Observed o) {
+    return o.feature().label() + " (" + o.clue().label() + ")";
   }
 
   // Years by one look alone, in a knife as made by anyone anywhere.

@@ -15,6 +15,9 @@ import snikra.core.reference.Region;
 
 /** Takes the posterior apart again: by maker, by state, and by both. */
 final class Explainer {
+  /** Who made it when not even the country is clear. */
+  static final String NOT_ON_FILE = "A maker not on file";
+
   private static final double SHOWN_FROM = 0.005;
   private static final double NINE_TENTHS = 0.9;
   private static final int EXPLANATIONS = 6;
@@ -182,8 +185,7 @@ final class Explainer {
                       .orElseThrow()
                       .getKey();
               boolean clear = sum(byRegion.get(lead)) >= CLEAR_COUNTRY * sum(all);
-              explain(
-                  out, null, lead.region.id(), clear ? lead.label : "A maker not on file", s, all);
+              explain(out, null, lead.region.id(), clear ? lead.label : NOT_ON_FILE, s, all);
             });
     out.sort(Comparator.comparingDouble((Explanation e) -> -e.probability()));
     return out.subList(0, Math.min(EXPLANATIONS, out.size()));

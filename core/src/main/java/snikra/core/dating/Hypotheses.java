@@ -16,8 +16,8 @@ import snikra.core.reference.Region;
 
 /** Every maker and mark on the shelf and the unlisted ones of each region, weighed by the marks. */
 final class Hypotheses {
-  private static final double AGREES_ORIGINAL = 0.97;
-  private static final double CONTRADICTS_ORIGINAL = 0.03;
+  private static final double AGREES_ORIGINAL = 0.985;
+  private static final double CONTRADICTS_ORIGINAL = 0.015;
   private static final double AGREES_REPLACED = 0.3;
   private static final double CONTRADICTS_REPLACED = 0.7;
 

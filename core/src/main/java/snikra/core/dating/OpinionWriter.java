@@ -43,7 +43,7 @@ final class OpinionWriter {
               + percent(state.probability())
               + span(state.partSpan()));
     }
-    Strength strength = Strength.of(lead.probability());
+    Strength strength = isNobody(lead) ? Strength.OPEN : Strength.of(lead.probability());
     return new Opinion(strength, headline(lead), sentences);
   }
 
@@ -51,7 +51,16 @@ final class OpinionWriter {
     return part == null ? "." : "; that part is of " + years(part) + ".";
   }
 
+  // That it was made by someone is no opinion about the maker.
+  private static boolean isNobody(Explanation lead) {
+    return lead.label().equals(Explainer.NOT_ON_FILE);
+  }
+
   private static String headline(Explanation lead) {
+    if (isNobody(lead)) {
+      String how = lead.state().kind() == State.Kind.AS_MADE ? "" : "; " + lead.state().label();
+      return "Maker open" + how;
+    }
     String who = lead.label();
     return switch (lead.state().kind()) {
       case AS_MADE -> who + " made it";

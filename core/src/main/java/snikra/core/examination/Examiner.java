@@ -1,5 +1,6 @@
 package snikra.core.examination;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -31,6 +32,7 @@ import snikra.core.specimen.Seen;
 import snikra.core.specimen.Specimen;
 import snikra.core.specimen.Sureness;
 import snikra.core.value.Appraiser;
+import snikra.core.value.ValueVerdict;
 
 /** Examines knives against one shelf. Immutable; safe for many threads. */
 public final class Examiner {
@@ -39,6 +41,7 @@ public final class Examiner {
   private static final String HANDLE = "handle_material";
 
   private final ReferenceShelf shelf;
+  private final int thisYear;
   private final PatternNamer namer;
   private final MarkReader reader;
   private final DatingModel dating;
@@ -48,6 +51,7 @@ public final class Examiner {
   /** An examiner with this shelf at hand, in this year. */
   public Examiner(ReferenceShelf shelf, int thisYear) {
     this.shelf = shelf;
+    this.thisYear = thisYear;
     this.namer = new PatternNamer(shelf.patterns());
     this.reader = new MarkReader(shelf);
     this.dating = new DatingModel(shelf, thisYear);
@@ -60,6 +64,16 @@ public final class Examiner {
     return shelf;
   }
 
+  /** What a drawing of this knife needs. */
+  public Sketch sketch(Specimen knife) {
+    return Sketch.of(knife, shelf.patterns());
+  }
+
+  /** An examiner with other makers in place of these, in the same year. */
+  public Examiner withMakers(List<Maker> makers) {
+    return new Examiner(shelf.withMakers(makers), thisYear);
+  }
+
   /** The whole verdict on a knife. */
   public Verdict examine(Specimen knife) {
     PatternVerdict pattern = namer.name(knife);
@@ -67,9 +81,6 @@ public final class Examiner {
     DatingVerdict dated = dating.date(evidence(knife, marks));
     NumberVerdict number = number(knife, dated).orElse(null);
     GradeVerdict grade = shelf.condition().grade(knife.condition());
-    Appraiser.Subject subject =
-        new Appraiser.Subject(
-            leadingMaker(dated), leadingPattern(pattern), grade.best(), found(knife, HANDLE));
     List<Finding> findings = findings(pattern, number, dated);
     return new Verdict(
         pattern,
@@ -77,21 +88,61 @@ public final class Examiner {
         number,
         dated,
         grade,
-        appraiser.appraise(subject, knife.comparables()),
+        appraiser.appraise(subject(knife, pattern, dated, grade), knife.comparables()),
         findings,
+        sketch(knife),
         stations.progress(knife, pattern, dated, grade, findings));
   }
 
-  /** The name and the span alone, for lists of many knives. */
+  /** A knife in a few words, for lists of many knives. */
   public Summary summarise(Specimen knife) {
+    PatternVerdict pattern = namer.name(knife);
     MarkEvidence marks = reader.read(knife.marks());
-    boolean dateable = !knife.seen().isEmpty() || marks.anySeen() || knife.number() != null;
-    Span span = dateable ? dating.nineTenths(evidence(knife, marks)) : null;
-    return new Summary(namer.name(knife).title(), span, shelf.condition().grade(knife.condition()));
+    DatingVerdict dated = dating.dateBriefly(evidence(knife, marks));
+    GradeVerdict grade = shelf.condition().grade(knife.condition());
+    NumberVerdict number = number(knife, dated).orElse(null);
+    boolean conflict = findings(pattern, number, dated).stream().anyMatch(Finding::conflict);
+    boolean dateable = !knife.seen().isEmpty() || marks.anySeen();
+    ValueVerdict value =
+        appraiser.appraise(subject(knife, pattern, dated, grade), knife.comparables());
+    String maker =
+        dated.makers().stream()
+            .filter(m -> m.maker() != null && m.probability() >= NAMED_FROM)
+            .map(DatingVerdict.Attribution::label)
+            .findFirst()
+            .orElse(null);
+    return new Summary(
+        pattern.title(),
+        maker,
+        dateable ? dated.nineTenths() : null,
+        conflict,
+        grade,
+        value.low(),
+        value.high(),
+        value.currency());
   }
 
-  /** A knife in one line. */
-  public record Summary(String title, @Nullable Span span, GradeVerdict grade) {}
+  /**
+   * A knife in a few words.
+   *
+   * @param maker the leading maker where it leads clearly
+   * @param span null where nothing that dates it was looked at
+   */
+  public record Summary(
+      String title,
+      @Nullable String maker,
+      @Nullable Span span,
+      boolean conflict,
+      GradeVerdict grade,
+      @Nullable BigDecimal low,
+      @Nullable BigDecimal high,
+      @Nullable String currency) {}
+
+  private Appraiser.Subject subject(
+      Specimen knife, PatternVerdict pattern, DatingVerdict dated, GradeVerdict grade) {
+    return new Appraiser.Subject(
+        leadingMaker(dated), leadingPattern(pattern), grade.best(), found(knife, HANDLE));
+  }
 
   private Evidence evidence(Specimen knife, MarkEvidence marks) {
     Map<String, Seen> seen = new TreeMap<>(knife.seen());

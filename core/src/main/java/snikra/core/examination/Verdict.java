@@ -12,6 +12,7 @@ import snikra.core.value.ValueVerdict;
  * All that is concluded about one knife.
  *
  * @param findings in words, the weightiest first
+ * @param sketch what a drawing to scale needs
  * @param progress by station
  */
 public record Verdict(
@@ -22,6 +23,7 @@ public record Verdict(
     GradeVerdict grade,
     ValueVerdict value,
     List<Finding> findings,
+    Sketch sketch,
     List<Progress> progress) {
 
   /** What the mark may be. */

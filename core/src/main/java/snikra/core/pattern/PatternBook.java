@@ -5,7 +5,10 @@ import java.util.Optional;
 
 /** The shapes and the patterns known. */
 public record PatternBook(
-    List<Frame> frames, List<BladeType> blades, List<String> bolsters, List<Pattern> patterns) {
+    List<Frame> frames,
+    List<BladeType> blades,
+    List<BolsterLayout> bolsters,
+    List<Pattern> patterns) {
 
   public PatternBook {
     frames = List.copyOf(frames);
@@ -22,6 +25,15 @@ public record PatternBook(
   /** The blade form with this id. */
   public Optional<BladeType> blade(String id) {
     return blades.stream().filter(b -> b.id().equals(id)).findFirst();
+  }
+
+  /** The words for a layout of bolsters. */
+  String bolsterWords(String id) {
+    return bolsters.stream()
+        .filter(b -> b.id().equals(id))
+        .map(BolsterLayout::label)
+        .findFirst()
+        .orElse(id);
   }
 
   /** The pattern with this id. */

@@ -30,7 +30,7 @@ public final class PatternNamer {
   private static final double SPRINGS_DIFFER = 0.3;
   private static final double TOO_LONG_OR_SHORT = 0.03;
   private static final double MEASURING_ERROR_MM = 2;
-  private static final double LENGTH_SCALE_MM = 5;
+  private static final double LENGTH_SCALE_MM = 3;
   private static final double UNNAMED_BY_CHANCE = 0.1;
 
   private final PatternBook book;
@@ -198,15 +198,15 @@ public final class PatternNamer {
     return Math.log(Math.max(TOO_LONG_OR_SHORT, fit));
   }
 
-  private static double bolsters(Pattern p, Seen seen, List<Requirement> asked) {
-    String asks = p.bolsters().get(0).replace('-', ' ') + " bolsters";
+  private double bolsters(Pattern p, Seen seen, List<Requirement> asked) {
+    String asks = book.bolsterWords(p.bolsters().get(0));
     if (seen == null || seen.value() == null) {
       return 0;
     }
     boolean met = p.bolsters().contains(seen.value());
     asked.add(
         new Requirement(
-            asks, seen.value().replace('-', ' '), met ? Standing.MET : Standing.MISSED));
+            asks, book.bolsterWords(seen.value()), met ? Standing.MET : Standing.MISSED));
     double q = seen.sureness().reliability();
     return met ? 0 : Math.log(q * BOLSTER_NOT_USED + (1 - q));
   }

@@ -1,0 +1,72 @@
+package snikra.core.examination;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import snikra.core.pattern.PatternBook;
+import snikra.core.specimen.End;
+import snikra.core.specimen.Seen;
+import snikra.core.specimen.SeenBlade;
+import snikra.core.specimen.Specimen;
+
+/**
+ * What a drawing to scale needs to know of a knife. Lengths that were not measured are the usual
+ * ones and are marked as such.
+ *
+ * @param frame null where not looked at
+ * @param measured whether the closed length was measured
+ */
+public record Sketch(
+    @Nullable String frame,
+    double closedLengthMm,
+    boolean measured,
+    @Nullable String bolsters,
+    @Nullable String handle,
+    @Nullable String jigging,
+    @Nullable String shield,
+    @Nullable String bail,
+    @Nullable String pull,
+    List<Blade> blades) {
+
+  private static final double USUAL_CLOSED_MM = 89;
+
+  /** Usual length of the main blade, and of those after it, in closed lengths. */
+  private static final double[] USUAL_BLADE = {0.74, 0.55, 0.5, 0.48};
+
+  /** One blade of the drawing. */
+  public record Blade(
+      @Nullable String type, End end, boolean endSeen, double lengthMm, boolean measured) {}
+
+  static Sketch of(Specimen knife, PatternBook book) {
+    boolean measured = knife.closedLength() != null;
+    double closed = measured ? knife.closedLength().mm() : USUAL_CLOSED_MM;
+    List<Blade> blades = new ArrayList<>();
+    for (SeenBlade b : knife.blades()) {
+      double usual = USUAL_BLADE[Math.min(blades.size(), USUAL_BLADE.length - 1)];
+      boolean known = b.length() != null;
+      blades.add(
+          new Blade(
+              b.type(),
+              b.end() == null ? End.A : b.end(),
+              b.end() != null,
+              known ? b.length().mm() : usual * closed,
+              known));
+    }
+    String frame = value(knife.frame());
+    return new Sketch(
+        frame != null && book.frame(frame).isPresent() ? frame : null,
+        closed,
+        measured,
+        value(knife.bolsters()),
+        value(knife.seen().get("handle_material")),
+        value(knife.seen().get("jigging")),
+        value(knife.seen().get("shield_fixing")),
+        value(knife.seen().get("bail")),
+        value(knife.seen().get("nail_pull")),
+        blades);
+  }
+
+  private static @Nullable String value(@Nullable Seen seen) {
+    return seen == null ? null : seen.value();
+  }
+}

@@ -1,0 +1,4 @@
+package snikra.core.pattern;
+
+/** Where a handle has bolsters, with the words for it after "it asks for". */
+public record BolsterLayout(String id, String label) {}

@@ -1,0 +1,39 @@
+package snikra.server;
+
+import java.time.Year;
+import java.util.List;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** Starts Snikra. See {@link StartOptions} for the options. */
+@SpringBootApplication
+public class SnikraApplication {
+
+  /** Starts, or says in one sentence why not and ends with 1. */
+  public static void main(String[] args) {
+    try {
+      StartOptions options = StartOptions.parse(List.of(args), System.getenv());
+      options.check();
+      ConfigurableApplicationContext context =
+          new SpringApplication(SnikraApplication.class).run(options.toSpring());
+      String port = context.getEnvironment().getProperty("local.server.port");
+      System.out.println("Snikra is ready at http://localhost:" + port);
+      System.out.println("The knives are kept in " + options.data());
+    } catch (StartRefused e) {
+      refuse(e.getMessage());
+    } catch (RuntimeException e) {
+      refuse(StartRefused.explain(e));
+    }
+  }
+
+  private static void refuse(String sentence) {
+    System.err.println(sentence);
+    System.exit(1);
+  }
+
+  /** The year dating looks no further than. */
+  static int thisYear() {
+    return Year.now(java.time.ZoneId.systemDefault()).getValue();
+  }
+}

@@ -1,0 +1,82 @@
+package snikra.server;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
+import com.fasterxml.jackson.datatype.jsr310.JavaTimeModule;
+import java.time.Clock;
+import java.util.Arrays;
+import org.flywaydb.core.api.MigrationState;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.flyway.FlywayMigrationStrategy;
+import org.springframework.boot.web.servlet.FilterRegistrationBean;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.Primary;
+import org.springframework.core.env.Environment;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.converter.json.ProblemDetailJacksonMixin;
+import org.springframework.transaction.PlatformTransactionManager;
+import snikra.core.examination.Examiner;
+import snikra.formats.Json;
+import snikra.formats.ShippedShelf;
+import snikra.server.http.LocalOnlyFilter;
+import snikra.server.knives.DemoTin;
+import snikra.server.knives.KnifeRepository;
+import snikra.server.knives.KnifeService;
+
+/** All beans: services are plain classes and can be built in a test without a context. */
+@Configuration(proxyBeanMethods = false)
+class Wiring {
+
+  @Bean
+  Examiner examiner() {
+    return new Examiner(ShippedShelf.load(), SnikraApplication.thisYear());
+  }
+
+  @Bean
+  @Primary
+  ObjectMapper objectMapper() {
+    return Json.mapper()
+        .copy()
+        .registerModule(new JavaTimeModule())
+        .disable(SerializationFeature.WRITE_DATES_AS_TIMESTAMPS)
+        .addMixIn(ProblemDetail.class, ProblemDetailJacksonMixin.class);
+  }
+
+  @Bean
+  KnifeService knifeService(
+      KnifeRepository knives, Examiner examiner, PlatformTransactionManager transactions) {
+    return new KnifeService(knives, examiner, transactions, Clock.systemUTC());
+  }
+
+  @Bean
+  ApplicationRunner demoTin(KnifeService knives, Examiner examiner, Environment environment) {
+    boolean demo = environment.getProperty("snikra.demo", Boolean.class, false);
+    return args -> {
+      if (demo) {
+        DemoTin.fill(knives, examiner.shelf());
+      }
+    };
+  }
+
+  @Bean
+  FilterRegistrationBean<LocalOnlyFilter> localOnlyFilter() {
+    return new FilterRegistrationBean<>(new LocalOnlyFilter());
+  }
+
+  @Bean
+  FlywayMigrationStrategy refuseNewerDatabases() {
+    return flyway -> {
+      boolean newer =
+          Arrays.stream(flyway.info().all())
+              .anyMatch(
+                  m ->
+                      m.getState() == MigrationState.FUTURE_SUCCESS
+                          || m.getState() == MigrationState.FUTURE_FAILED);
+      if (newer) {
+        throw new StartRefused(StartRefused.newer());
+      }
+      flyway.migrate();
+    };
+  }
+}

@@ -1,0 +1,79 @@
+package snikra.server.examination;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import snikra.core.examination.Examiner;
+import snikra.core.examination.Problem;
+import snikra.core.examination.Verdict;
+import snikra.core.reference.Maker;
+import snikra.core.specimen.Specimen;
+import snikra.formats.InvalidInput;
+import snikra.formats.PackFormat;
+import snikra.formats.SpecimenFormat;
+
+/** {@code POST /api/examine}: a specimen in, the whole verdict out, nothing kept. */
+@RestController
+class ExaminationController {
+  private static final int MOST_PACKS = 20;
+
+  private final Examiner examiner;
+
+  ExaminationController(Examiner examiner) {
+    this.examiner = examiner;
+  }
+
+  /**
+   * What is sent.
+   *
+   * @param packs reference packs to use in place of the shipped ones
+   */
+  record ExamineRequest(
+      Specimen specimen, @org.jspecify.annotations.Nullable List<PackFormat.Pack> packs) {}
+
+  @PostMapping(path = "/api/examine", consumes = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      required = true,
+      content = @Content(schema = @Schema(implementation = ExamineRequest.class)))
+  Verdict examine(@RequestBody String body) {
+    JsonNode tree = SpecimenFormat.parse(body);
+    Examiner with = tree.has("packs") ? examinerWith(tree.path("packs")) : examiner;
+    return with.examine(SpecimenFormat.read(tree.path("specimen"), with.shelf()));
+  }
+
+  private Examiner examinerWith(JsonNode packs) {
+    if (!packs.isArray() || packs.size() > MOST_PACKS) {
+      throw new InvalidInput(
+          List.of(
+              new Problem(
+                  "packs",
+                  packs.isArray() ? packs.size() + " packs" : packs.getNodeType().toString(),
+                  "must be a list of at most " + MOST_PACKS + " reference packs")));
+    }
+    List<PackFormat.Pack> read = new ArrayList<>();
+    packs.forEach(p -> read.add(PackFormat.read(p)));
+    List<Maker> makers = PackFormat.makers(read);
+    for (Maker m : makers) {
+      requireRegion(m);
+    }
+    return examiner.withMakers(makers);
+  }
+
+  private void requireRegion(Maker maker) {
+    List<String> regions = examiner.shelf().regions().stream().map(r -> r.id()).toList();
+    if (!regions.contains(maker.region())) {
+      throw new InvalidInput(
+          List.of(
+              new Problem(
+                  "packs: region of maker " + maker.id(),
+                  maker.region(),
+                  "must be one of " + String.join(", ", regions))));
+    }
+  }
+}

@@ -1,0 +1,2 @@
+/** Examining a knife that is not kept: what is sent is judged and forgotten. */
+package snikra.server.examination;

@@ -1,0 +1,32 @@
+package snikra.server.http;
+
+import io.swagger.v3.oas.annotations.Hidden;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The one page. Its addresses are the interface's own; each is served the same document. */
+@Hidden
+@RestController
+class PageController {
+  private final String page;
+
+  PageController() throws IOException {
+    page = new ClassPathResource("static/index.html").getContentAsString(StandardCharsets.UTF_8);
+  }
+
+  @GetMapping(value = {"/", "/index.html", "/bench", "/bench/{id}", "/tray"})
+  ResponseEntity<String> page(HttpServletRequest request) {
+    String nonce = (String) request.getAttribute(LocalOnlyFilter.NONCE);
+    return ResponseEntity.ok()
+        .contentType(new MediaType(MediaType.TEXT_HTML, StandardCharsets.UTF_8))
+        .cacheControl(CacheControl.noStore())
+        .body(page.replace("__NONCE__", nonce));
+  }
+}

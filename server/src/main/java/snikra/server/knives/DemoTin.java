@@ -1,0 +1,25 @@
+package snikra.server.knives;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import org.springframework.core.io.ClassPathResource;
+import snikra.core.reference.ReferenceShelf;
+import snikra.formats.Json;
+import snikra.formats.SpecimenFormat;
+
+/** The sample tin of the canal museum at Overwater, for a first look. All of it is invented. */
+public final class DemoTin {
+  private DemoTin() {}
+
+  /** Puts the sample knives in an empty tray; does nothing where there are knives already. */
+  public static void fill(KnifeService knives, ReferenceShelf shelf) throws IOException {
+    if (!knives.tray().isEmpty()) {
+      return;
+    }
+    try (var in = new ClassPathResource("snikra/overwater-tin.json").getInputStream()) {
+      for (JsonNode knife : Json.mapper().readTree(in)) {
+        knives.add(SpecimenFormat.read(knife, shelf));
+      }
+    }
+  }
+}

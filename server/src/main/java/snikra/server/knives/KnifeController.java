@@ -1,0 +1,86 @@
+package snikra.server.knives;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import snikra.core.examination.Examiner;
+import snikra.core.examination.Problem;
+import snikra.core.specimen.Specimen;
+import snikra.formats.InvalidInput;
+import snikra.formats.SpecimenFormat;
+
+/** {@code /api/knives}: the tray. */
+@RestController
+@RequestMapping("/api/knives")
+class KnifeController {
+  private final KnifeService knives;
+  private final Examiner examiner;
+
+  KnifeController(KnifeService knives, Examiner examiner) {
+    this.knives = knives;
+    this.examiner = examiner;
+  }
+
+  /** A change, with the version it was made to. */
+  record ChangeRequest(long version, Specimen specimen) {}
+
+  @GetMapping
+  List<TrayEntry> tray() {
+    return knives.tray();
+  }
+
+  @GetMapping("/{id}")
+  SavedKnife get(@PathVariable String id) {
+    return knives.get(id);
+  }
+
+  @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
+  @ResponseStatus(HttpStatus.CREATED)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      required = true,
+      content = @Content(schema = @Schema(implementation = Specimen.class)))
+  SavedKnife add(@RequestBody String body) {
+    return knives.add(SpecimenFormat.read(body, examiner.shelf()));
+  }
+
+  @PutMapping(path = "/{id}", consumes = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      required = true,
+      content = @Content(schema = @Schema(implementation = ChangeRequest.class)))
+  SavedKnife change(@PathVariable String id, @RequestBody String body) {
+    JsonNode tree = SpecimenFormat.parse(body);
+    if (!tree.path("version").canConvertToLong()) {
+      throw new InvalidInput(
+          List.of(
+              new Problem(
+                  "version",
+                  tree.path("version").toString(),
+                  "must be the version the knife was read at")));
+    }
+    Specimen specimen = SpecimenFormat.read(tree.path("specimen"), examiner.shelf());
+    return knives.change(id, tree.path("version").asLong(), specimen);
+  }
+
+  @DeleteMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void delete(@PathVariable String id) {
+    knives.delete(id);
+  }
+
+  @PostMapping("/{id}/restore")
+  SavedKnife restore(@PathVariable String id) {
+    return knives.restore(id);
+  }
+}

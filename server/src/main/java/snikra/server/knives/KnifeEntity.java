@@ -1,0 +1,81 @@
+package snikra.server.knives;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+
+/** A knife in the database. Its specimen is kept in the open format, as written. */
+@Entity
+@Table(name = "knife")
+class KnifeEntity {
+  @Id private String id;
+
+  @Column(nullable = false, unique = true, updatable = false)
+  private int number;
+
+  @Version private long version;
+
+  @Lob
+  @Column(nullable = false)
+  private String specimen;
+
+  @Column(nullable = false, updatable = false)
+  private Instant createdAt;
+
+  @Column(nullable = false)
+  private Instant updatedAt;
+
+  private Instant deletedAt;
+
+  protected KnifeEntity() {}
+
+  KnifeEntity(String id, int number, String specimen, Instant now) {
+    this.id = id;
+    this.number = number;
+    this.specimen = specimen;
+    this.createdAt = now;
+    this.updatedAt = now;
+  }
+
+  String id() {
+    return id;
+  }
+
+  int number() {
+    return number;
+  }
+
+  long version() {
+    return version;
+  }
+
+  String specimen() {
+    return specimen;
+  }
+
+  Instant updatedAt() {
+    return updatedAt;
+  }
+
+  boolean isDeleted() {
+    return deletedAt != null;
+  }
+
+  void change(String changed, Instant now) {
+    specimen = changed;
+    updatedAt = now;
+  }
+
+  void delete(Instant now) {
+    deletedAt = now;
+  }
+
+  void restore(Instant now) {
+    deletedAt = null;
+    updatedAt = now;
+  }
+}

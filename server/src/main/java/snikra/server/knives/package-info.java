@@ -1,0 +1,2 @@
+/** Knives that are kept: saved as they were found, judged anew whenever they are looked at. */
+package snikra.server.knives;

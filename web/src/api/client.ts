@@ -1,0 +1,55 @@
+import createClient from "openapi-fetch";
+import type { paths } from "./schema";
+import type { Problem, SavedKnife } from "./types";
+
+const client = createClient<paths>({ baseUrl: "/" });
+
+/** A request the server refused or that never reached it (status 0). */
+export class Refused extends Error {
+  constructor(
+    readonly status: number,
+    detail: string,
+    readonly problems: Problem[] = [],
+    readonly current?: SavedKnife,
+  ) {
+    super(detail);
+  }
+}
+
+interface Answer<T> {
+  data?: T;
+  error?: unknown;
+  response: Response;
+}
+
+async function answered<T>(request: Promise<Answer<T>>): Promise<T> {
+  let answer: Answer<T>;
+  try {
+    answer = await request;
+  } catch (cause) {
+    if (cause instanceof DOMException && cause.name === "AbortError") throw cause;
+    throw new Refused(0, "Snikra does not answer. Is it still running?");
+  }
+  if (answer.response.ok) return answer.data as T;
+  const told = (answer.error ?? {}) as { detail?: string; problems?: Problem[]; current?: SavedKnife };
+  throw new Refused(answer.response.status, told.detail ?? "Snikra could not do that.", told.problems, told.current);
+}
+
+type Body<P extends keyof paths, M extends keyof paths[P]> = paths[P][M] extends {
+  requestBody: { content: { "application/json": infer B } };
+}
+  ? B
+  : never;
+
+export const api = {
+  book: () => answered(client.GET("/api/book")),
+  tray: () => answered(client.GET("/api/knives")),
+  knife: (id: string) => answered(client.GET("/api/knives/{id}", { params: { path: { id } } })),
+  add: (body: Body<"/api/knives", "post">) => answered(client.POST("/api/knives", { body })),
+  change: (id: string, body: Body<"/api/knives/{id}", "put">, keepalive = false) =>
+    answered(client.PUT("/api/knives/{id}", { params: { path: { id } }, body, keepalive })),
+  remove: (id: string) => answered(client.DELETE("/api/knives/{id}", { params: { path: { id } } })),
+  restore: (id: string) => answered(client.POST("/api/knives/{id}/restore", { params: { path: { id } } })),
+  examine: (body: Body<"/api/examine", "post">, signal?: AbortSignal) =>
+    answered(client.POST("/api/examine", { body, signal })),
+};

@@ -1,0 +1,30 @@
+import type { components } from "./schema";
+
+type Schemas = components["schemas"];
+
+export type Book = Schemas["Book"];
+export type Question = Schemas["Question"];
+export type Specimen = Schemas["Specimen"];
+export type Seen = Schemas["Seen"];
+export type SeenBlade = Schemas["SeenBlade"];
+export type SeenFace = Schemas["SeenFace"];
+export type StoryEvent = Schemas["StoryEvent"];
+export type ComparableSale = Schemas["ComparableSale"];
+export type Verdict = Schemas["Verdict"];
+export type Dating = Schemas["DatingVerdict"];
+export type Span = Schemas["Span"];
+export type Candidate = Schemas["VerdictCandidate"];
+export type Progress = Schemas["VerdictProgress"];
+export type Sketch = Schemas["Sketch"];
+export type Frame = Schemas["Frame"];
+export type BladeType = Schemas["BladeType"];
+export type SavedKnife = Schemas["SavedKnife"];
+export type TrayEntry = Schemas["TrayEntry"];
+export type Grade = Schemas["GradeVerdict"];
+
+/** What the server says is wrong with an entry. */
+export interface Problem {
+  field: string;
+  given: string;
+  accepted: string;
+}
