@@ -32,7 +32,12 @@ async function answered<T>(request: Promise<Answer<T>>): Promise<T> {
   }
   if (answer.response.ok) return answer.data as T;
   const told = (answer.error ?? {}) as { detail?: string; problems?: Problem[]; current?: SavedKnife };
-  throw new Refused(answer.response.status, told.detail ?? "Snikra could not do that.", told.problems, told.current);
+  throw new Refused(
+    answer.response.status,
+    told.detail ?? "Snikra could not do that.",
+    told.problems,
+    told.current,
+  );
 }
 
 type Body<P extends keyof paths, M extends keyof paths[P]> = paths[P][M] extends {

@@ -140,7 +140,7 @@ export interface components {
             price: number;
             currency: string;
             /** @example 193X */
-            sold?: Record<string, never>;
+            sold?: string;
             maker?: string;
             pattern?: string;
             grade?: string;
@@ -241,6 +241,7 @@ export interface components {
             strength: "certain" | "very-likely" | "likely" | "more-likely-than-not" | "open";
             headline: string;
             sentences: string[];
+            rivals: string;
         };
         DatingVerdictStateProbability: {
             state: components["schemas"]["State"];
@@ -399,7 +400,7 @@ export interface components {
             /** @enum {string} */
             presses?: "one" | "both";
             /** @example 3 7/8 in */
-            length?: Record<string, never>;
+            length?: string;
         };
         SeenFace: {
             /** Format: int32 */
@@ -458,7 +459,7 @@ export interface components {
             frame?: components["schemas"]["Seen"];
             bolsters?: components["schemas"]["Seen"];
             /** @example 3 7/8 in */
-            closedLength?: Record<string, never>;
+            closedLength?: string;
             /** Format: int32 */
             springs?: number;
             blades: components["schemas"]["SeenBlade"][];
@@ -483,7 +484,7 @@ export interface components {
             /** @enum {string} */
             kind: "held" | "bought" | "given" | "inherited" | "found" | "engraved" | "advertised";
             /** @example 193X */
-            date?: Record<string, never>;
+            date?: string;
             holder?: string;
             place?: string;
             /** @enum {string} */

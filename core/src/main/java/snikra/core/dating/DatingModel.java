@@ -64,8 +64,8 @@ public final class DatingModel {
     List<Conflict> conflicts = conflicts(evidence, looks, hypotheses, states);
     List<ClueInfluence> clues =
         withInfluence ? influences(evidence, looks, inference, post, conflicts) : List.of();
-    Span half = Distribution.highestDensity(post, HALF, axis);
-    Span nineTenths = Distribution.highestDensity(post, NINE_TENTHS, axis);
+    Span half = Distribution.span(post, HALF, axis);
+    Span nineTenths = Distribution.span(post, NINE_TENTHS, axis);
     var makers = explainer.makers();
     var explanations = explainer.explanations();
     boolean seen = !looks.isEmpty() || evidence.marks().anySeen() || evidence.number() != null;
@@ -155,6 +155,10 @@ public final class DatingModel {
   private ClueInfluence influence(Observed o, int shift, double bits, boolean conflict) {
     Clue clue = o.clue();
     Bound before = clue.notBefore();
+    if (before == null && !clue.windows().isEmpty()) {
+      Clue.Window first = clue.windows().get(0);
+      before = new Bound(first.from(), first.ramp(), first.firmness());
+    }
     Bound after = clue.notAfter();
     Bound firm = before == null ? after : before;
     return new ClueInfluence(
@@ -214,7 +218,10 @@ public final class DatingModel {
   }
 
   private static String named(Observed o) {
-    return o.feature().label() + " (" + o.clue().label() + ")";
+    return o.feature().label()
+        + " ("
+        + (o.feature().markBorne() ? o.clue().label() : OpinionWriter.lowerFirst(o.clue().label()))
+        + ")";
   }
 
   // Years by one look alone, in a knife as made by anyone anywhere.

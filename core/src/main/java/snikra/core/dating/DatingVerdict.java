@@ -92,8 +92,14 @@ public record DatingVerdict(
       int gap,
       String resolvedBy) {}
 
-  /** The opinion in words. */
-  public record Opinion(Strength strength, String headline, List<String> sentences) {}
+  /**
+   * The opinion in words.
+   *
+   * @param sentences why
+   * @param rivals what else it may be, in one sentence; empty where nothing was looked at
+   */
+  public record Opinion(
+      Strength strength, String headline, List<String> sentences, String rivals) {}
 
   /** How strong an opinion is. */
   public enum Strength {

@@ -7,6 +7,9 @@ import java.util.stream.IntStream;
 
 /** Sums over a row of years. */
 final class Distribution {
+  private static final int LONGEST_BRIDGE = 5;
+  private static final double NEARLY = 0.6;
+
   private Distribution() {}
 
   /** The row divided by its sum; a row of zeros becomes even, for nothing is then known. */
@@ -89,5 +92,41 @@ final class Distribution {
       }
     }
     return new Span(share, pieces);
+  }
+
+  /**
+   * The span as people give it: the same, with short gaps closed where the years in them are nearly
+   * as likely as those beside them.
+   */
+  static Span span(double[] p, double share, YearAxis axis) {
+    List<Span.Piece> pieces = new ArrayList<>();
+    double least = 1;
+    Span exact = highestDensity(p, share, axis);
+    for (Span.Piece piece : exact.pieces()) {
+      for (int y = piece.from(); y <= piece.to(); y++) {
+        least = Math.min(least, p[y - axis.first()]);
+      }
+    }
+    for (Span.Piece piece : exact.pieces()) {
+      int last = pieces.size() - 1;
+      if (last >= 0 && isBridged(p, pieces.get(last).to(), piece.from(), least, axis)) {
+        pieces.set(last, new Span.Piece(pieces.get(last).from(), piece.to()));
+      } else {
+        pieces.add(piece);
+      }
+    }
+    return new Span(share, pieces);
+  }
+
+  private static boolean isBridged(double[] p, int from, int to, double least, YearAxis axis) {
+    if (to - from > LONGEST_BRIDGE) {
+      return false;
+    }
+    for (int y = from + 1; y < to; y++) {
+      if (p[y - axis.first()] < NEARLY * least) {
+        return false;
+      }
+    }
+    return true;
   }
 }

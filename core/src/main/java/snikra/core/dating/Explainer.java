@@ -250,7 +250,7 @@ final class Explainer {
   }
 
   private Span nineTenths(double[] row) {
-    return Distribution.highestDensity(Distribution.normalised(row), NINE_TENTHS, axis);
+    return Distribution.span(Distribution.normalised(row), NINE_TENTHS, axis);
   }
 
   private static void addTo(double[] sum, double[] row) {

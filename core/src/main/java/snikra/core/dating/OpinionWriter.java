@@ -28,27 +28,27 @@ final class OpinionWriter {
       return new Opinion(
           Strength.OPEN,
           "Nothing looked at yet",
-          List.of("Begin with the pattern, or with the mark on the main tang."));
+          List.of("Begin with the pattern, or with the mark on the main tang."),
+          "");
     }
     Explanation lead = explanations.get(0);
     List<String> sentences = new ArrayList<>();
     decidingBound(clues, lead.state()).ifPresent(sentences::add);
     conflicts.stream().findFirst().ifPresent(c -> sentences.add(conflict(c)));
-    sentences.add(rivals(explanations, lead));
-    StateProbability state = states.get(0);
-    if (state.state().kind() != State.Kind.AS_MADE) {
-      sentences.add(
-          sentence(state.state().label())
-              + ": "
-              + percent(state.probability())
-              + span(state.partSpan()));
-    }
-    Strength strength = isNobody(lead) ? Strength.OPEN : Strength.of(lead.probability());
-    return new Opinion(strength, headline(lead), sentences);
+    states.stream()
+        .limit(1)
+        .filter(p -> p.partSpan() != null)
+        .map(p -> "The " + named(p.state()) + " is of " + years(p.partSpan()) + ".")
+        .forEach(sentences::add);
+    Strength strength =
+        isNobody(lead) && lead.state().kind() == State.Kind.AS_MADE
+            ? Strength.OPEN
+            : Strength.of(lead.probability());
+    return new Opinion(strength, headline(lead), sentences, rivals(explanations, lead));
   }
 
-  private static String span(Span part) {
-    return part == null ? "." : "; that part is of " + years(part) + ".";
+  private static String named(State replaced) {
+    return replaced.label().replace(" replaced", "") + " put on later";
   }
 
   // That it was made by someone is no opinion about the maker.
@@ -95,7 +95,8 @@ final class OpinionWriter {
   }
 
   private static String decides(ClueInfluence c) {
-    String what = c.label().toLowerCase(Locale.ROOT) + ", " + lowerFirst(c.value());
+    String value = c.station().equals("marks") ? c.value() : lowerFirst(c.value());
+    String what = c.label().toLowerCase(Locale.ROOT) + ", " + value;
     if (c.notBefore() != null && c.medianShift() >= 0) {
       return "Not before about " + c.notBefore() + ": " + what + ".";
     }
@@ -141,7 +142,7 @@ final class OpinionWriter {
     return label.startsWith("An ") || label.startsWith("A ") ? lowerFirst(label) : label;
   }
 
-  private static String lowerFirst(String s) {
+  static String lowerFirst(String s) {
     boolean name = s.length() > 1 && Character.isUpperCase(s.charAt(1));
     return s.isEmpty() || name ? s : s.substring(0, 1).toLowerCase(Locale.ROOT) + s.substring(1);
   }

@@ -98,11 +98,12 @@ public final class Examiner {
   public Summary summarise(Specimen knife) {
     PatternVerdict pattern = namer.name(knife);
     MarkEvidence marks = reader.read(knife.marks());
-    DatingVerdict dated = dating.dateBriefly(evidence(knife, marks));
+    Evidence evidence = evidence(knife, marks);
+    DatingVerdict dated = dating.dateBriefly(evidence);
     GradeVerdict grade = shelf.condition().grade(knife.condition());
     NumberVerdict number = number(knife, dated).orElse(null);
     boolean conflict = findings(pattern, number, dated).stream().anyMatch(Finding::conflict);
-    boolean dateable = !knife.seen().isEmpty() || marks.anySeen();
+    boolean dateable = !evidence.observed().isEmpty() || marks.anySeen() || knife.number() != null;
     ValueVerdict value =
         appraiser.appraise(subject(knife, pattern, dated, grade), knife.comparables());
     String maker =
@@ -288,7 +289,9 @@ public final class Examiner {
     }
     if (pattern.names().size() > 1 && pattern.names().get(0).probability() >= NAMED_FROM) {
       PatternVerdict.Name lookalike = pattern.names().get(pattern.names().size() - 1);
-      findings.add(new Finding("pattern", lookalike.because(), false));
+      if (lookalike.because().startsWith("Not ")) {
+        findings.add(new Finding("pattern", lookalike.because(), false));
+      }
     }
     return findings;
   }

@@ -230,9 +230,7 @@ public final class PatternNamer {
     List<Requirement> missed =
         rival.requirements.stream().filter(r -> r.standing() == Standing.MISSED).toList();
     if (missed.isEmpty()) {
-      String apart = rival.pattern.tellApart().get(leader.pattern.id());
-      apart = apart == null ? leader.pattern.tellApart().get(rival.pattern.id()) : apart;
-      return apart == null ? rival.pattern.tells().get(0) : apart;
+      return apart(rival.pattern, leader.pattern);
     }
     String name = rival.pattern.name().toLowerCase(Locale.ROOT);
     String article = "aeiou".indexOf(name.charAt(0)) >= 0 ? "an " : "a ";
@@ -244,6 +242,16 @@ public final class PatternNamer {
             .map(r -> r.asks() + " (found: " + r.found() + ")")
             .collect(Collectors.joining("; "))
         + ".";
+  }
+
+  // What a pattern says of its look-alikes describes the look-alike.
+  private static String apart(Pattern rival, Pattern leader) {
+    if (leader.tellApart().containsKey(rival.id())) {
+      return rival.name() + ": " + leader.tellApart().get(rival.id());
+    }
+    return rival.tellApart().containsKey(leader.id())
+        ? leader.name() + ": " + rival.tellApart().get(leader.id())
+        : rival.tells().get(0);
   }
 
   private String describe(Specimen knife) {

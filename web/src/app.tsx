@@ -1,0 +1,150 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Navigate, NavLink, Route, Routes, useNavigate } from "react-router";
+import { api } from "./api/client";
+import { Bench } from "./features/bench";
+import { Tray } from "./features/tray";
+import { Help } from "./help";
+import { useKeys } from "./keys";
+import { PreferencesProvider, type Units, usePreferences } from "./preferences";
+import { Key } from "./ui/key";
+import { ToastProvider, useToast } from "./ui/toasts";
+
+export function App() {
+  return (
+    <PreferencesProvider>
+      <ToastProvider>
+        <Sheet />
+      </ToastProvider>
+    </PreferencesProvider>
+  );
+}
+
+/** Where the bench was left, to come back to it. */
+const lastKnife = () => sessionStorage.getItem("snikra.last");
+
+function Sheet() {
+  const navigate = useNavigate();
+  const toast = useToast();
+  const [help, setHelp] = useState(false);
+  const { units, setUnits } = usePreferences();
+  const book = useQuery({ queryKey: ["book"], queryFn: api.book, staleTime: Number.POSITIVE_INFINITY });
+
+  const newKnife = async () => {
+    try {
+      const knife = await api.add({
+        blades: [],
+        comparables: [],
+        condition: {},
+        marks: [],
+        seen: {},
+        story: [],
+      });
+      navigate(`/bench/${knife.id}`);
+    } catch (e) {
+      toast(`No knife was laid out. ${(e as Error).message}`);
+    }
+  };
+  useKeys({
+    b: () => navigate(lastKnife() ? `/bench/${lastKnife()}` : "/bench"),
+    t: () => navigate("/tray"),
+    u: () => setUnits(units === "in" ? "mm" : "in"),
+    n: newKnife,
+    "?": () => setHelp(true),
+  });
+
+  return (
+    <>
+      <header className="flex min-h-11 flex-wrap items-center gap-x-6 border-b border-ink px-4 lg:px-6">
+        <NavLink
+          to="/tray"
+          className="flex items-center gap-2 font-serif text-[1.3125rem]/none font-medium tracking-tight"
+        >
+          <Mark />
+          Snikra
+        </NavLink>
+        <nav aria-label="Rooms" className="flex gap-4">
+          <Room to={lastKnife() ? `/bench/${lastKnife()}` : "/bench"} name="Bench" shortcut="B" />
+          <Room to="/tray" name="Tray" shortcut="T" />
+        </nav>
+        <div className="ml-auto flex items-center gap-4 text-ink2">
+          <button type="button" className="press" onClick={newKnife}>
+            New knife
+          </button>
+          <UnitSwitch units={units} onChange={setUnits} />
+          <button type="button" className="flex min-h-6 items-center gap-1.5" onClick={() => setHelp(true)}>
+            <span className="max-sm:hidden">All keys</span> <Key>?</Key>
+            <span className="sr-only sm:hidden">All keys</span>
+          </button>
+        </div>
+      </header>
+      {book.isError && (
+        <p role="alert" className="px-6 py-4 text-lead">
+          The book could not be opened. {book.error.message}{" "}
+          <button type="button" className="underline" onClick={() => book.refetch()}>
+            Try again
+          </button>
+        </p>
+      )}
+      {book.data && (
+        <Routes>
+          <Route path="/bench" element={<Bench book={book.data} />} />
+          <Route path="/bench/:id" element={<Bench book={book.data} />} />
+          <Route path="/tray" element={<Tray book={book.data} onNew={newKnife} />} />
+          <Route path="*" element={<Navigate to="/tray" replace />} />
+        </Routes>
+      )}
+      <Help open={help} onClose={() => setHelp(false)} />
+    </>
+  );
+}
+
+function Room({ to, name, shortcut }: { to: string; name: string; shortcut: string }) {
+  return (
+    <NavLink
+      to={to}
+      className="-mb-px flex h-11 items-center gap-1.5 border-b-[3px] border-transparent pt-[3px] text-ink2 aria-[current=page]:border-blue aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+    >
+      {name} <Key>{shortcut}</Key>
+    </NavLink>
+  );
+}
+
+function UnitSwitch({ units, onChange }: { units: Units; onChange: (units: Units) => void }) {
+  return (
+    <fieldset className="flex items-center gap-1.5">
+      <legend className="sr-only">Measures in</legend>
+      {(["in", "mm"] as const).map((u) => (
+        <button
+          key={u}
+          type="button"
+          aria-pressed={units === u}
+          className="press -ml-px"
+          onClick={() => onChange(u)}
+        >
+          {u === "in" ? "inches" : "mm"}
+        </button>
+      ))}
+      <span className="max-sm:hidden">
+        <Key>U</Key>
+      </span>
+    </fieldset>
+  );
+}
+
+function Mark() {
+  return (
+    <svg width="30" height="18" viewBox="0 0 30 18" aria-hidden="true">
+      <path d="M9 13.5 1.2 5.2" stroke="currentColor" strokeWidth="1.5" fill="none" />
+      <path d="M9 13.5h20" stroke="currentColor" strokeWidth="3" fill="none" />
+      <circle
+        cx="9"
+        cy="13.5"
+        r="2.6"
+        fill="var(--color-paper)"
+        stroke="var(--color-blue)"
+        strokeWidth="1.8"
+      />
+    </svg>
+  );
+}

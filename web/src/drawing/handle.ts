@@ -1,0 +1,424 @@
+import type { Frame, Sketch } from "../api/types";
+import { burin, cubic, heightAt, lerp, type Map2, type Point, path, seeded, smooth } from "./geometry";
+
+/** One drawn shape: filled or stroked in a token of the sheet. */
+export interface Shape {
+  d: string;
+  fill?: "paper" | "bone" | "ink";
+  stroke?: number;
+  dashed?: boolean;
+}
+
+const EVEN: Frame["profile"] = [
+  [0, 0, 0],
+  [0.01, 0.04, -0.04],
+  [0.04, 0.075, -0.075],
+  [0.08, 0.088, -0.088],
+  [0.5, 0.092, -0.092],
+  [0.92, 0.088, -0.088],
+  [0.96, 0.075, -0.075],
+  [0.99, 0.04, -0.04],
+  [1, 0, 0],
+];
+
+/**
+ * A handle lying with its blade slot up and its mark side towards you, so that A is at the right: x runs
+ * from B at 0 to A at the closed length; v runs from -1 at the slot to 1 at the back.
+ */
+export class Handle {
+  readonly length: number;
+  readonly boltA: number;
+  readonly boltB: number;
+  private readonly slot: Point[];
+  private readonly back: Point[];
+
+  constructor(
+    readonly sketch: Sketch,
+    frame: Frame | undefined,
+  ) {
+    this.length = sketch.closedLengthMm;
+    const rows = (frame?.profile ?? EVEN) as [number, number, number][];
+    const side = (column: 1 | 2) =>
+      smooth(rows.map((r): Point => [(1 - r[0]) * this.length, r[column] * this.length]).reverse());
+    this.back = side(1);
+    this.slot = side(2);
+    const cap = { "both-ends": 0.165, "front-only": 0.165, "long-front": 0.29, tip: 0.065 } as Record<
+      string,
+      number
+    >;
+    const layout = sketch.bolsters ?? "";
+    this.boltA = layout === "rear-only" ? 0 : (cap[layout] ?? 0) * this.length;
+    this.boltB = ["both-ends", "rear-only"].includes(layout)
+      ? 0.155 * this.length
+      : layout === "tip"
+        ? this.boltA
+        : 0;
+  }
+
+  y(x: number, v: number): number {
+    return lerp(heightAt(this.slot, x), heightAt(this.back, x), (v + 1) / 2);
+  }
+
+  /** Where blades of an end turn. */
+  pivot(end: "A" | "B"): Point {
+    const inset = Math.min(7.4, this.length * 0.075);
+    const x = end === "A" ? this.length - inset : inset;
+    return [x, this.y(x, -0.12)];
+  }
+
+  along(v: number, from: number, to: number, n = 60): Point[] {
+    return Array.from({ length: n + 1 }, (_, i) => {
+      const x = lerp(from, to, i / n);
+      return [x, this.y(x, v)] as const;
+    });
+  }
+
+  across(x: number, bulge = 0, n = 18): Point[] {
+    return Array.from({ length: n + 1 }, (_, i) => {
+      const v = lerp(-1, 1, i / n);
+      const at = x + bulge * (1 - v * v);
+      return [at, this.y(at, v)] as const;
+    });
+  }
+
+  outline(): Point[] {
+    const xs = Array.from(
+      { length: 161 },
+      (_, i) => this.length * (0.5 - 0.5 * Math.cos((Math.PI * i) / 160)),
+    );
+    return [
+      ...xs.map((x): Point => [x, this.y(x, -1)]),
+      ...xs.reverse().map((x): Point => [x, this.y(x, 1)]),
+    ];
+  }
+}
+
+const SHIELD = { at: 0.46, halfWidth: 8.2, halfHeight: 2.5 };
+
+/** The lines of a handle. `px` is the weight of a line on the sheet, `fine` asks for the engraver's detail. */
+export function drawHandle(h: Handle, map: Map2, px: number, fine: boolean, seen = true): Shape[] {
+  const to = (points: Point[]) => points.map(map);
+  const outline = path(to(h.outline()));
+  if (!seen)
+    return [
+      { d: outline, fill: "paper" },
+      { d: outline, stroke: px, dashed: true },
+    ];
+  const from = h.boltB;
+  const until = h.length - h.boltA;
+  const cover = [...h.along(-1, from, until, 80), ...h.along(1, from, until, 80).reverse()];
+  const ink = [...covering(h, to, px, fine), ...bolsters(h, to, px, fine), edge(h, to, px)];
+  const shapes: Shape[] = [{ d: outline, fill: "paper" }];
+  if (h.sketch.handle && !["pearl", "metal"].includes(h.sketch.handle))
+    shapes.push({ d: path(to(cover)), fill: "bone" });
+  if (h.sketch.bail && h.sketch.bail !== "none") shapes.unshift(bail(h, to, px));
+  shapes.push({ d: ink.join(""), fill: "ink" }, ...pins(h, map, px), ...shield(h, map, px));
+  const back = Array.from({ length: 121 }, (_, i) => {
+    const x = h.length * (0.5 - 0.5 * Math.cos((Math.PI * i) / 120));
+    return [x, h.y(x, 1)] as const;
+  });
+  shapes.push({ d: outline, stroke: 1.1 * px });
+  shapes.push({ d: burin(to(back), (t) => px * (1 + 1.1 * Math.sin(Math.PI * t) ** 0.5)), fill: "ink" });
+  return shapes;
+}
+
+type To = (points: Point[]) => Point[];
+
+function edge(h: Handle, to: To, px: number): string {
+  return burin(to(h.along(0.95, h.boltB + 0.8, h.length - h.boltA - 0.8, 90)), () => px * 0.8);
+}
+
+function bolsters(h: Handle, to: To, px: number, fine: boolean): string[] {
+  const ink: string[] = [];
+  const lower = fine ? [0.955, 0.9, 0.842, 0.78, 0.715, 0.645, 0.57, 0.49, 0.4] : [0.93, 0.82, 0.68, 0.52];
+  const upper = fine ? [-0.955, -0.895, -0.825] : [-0.9];
+  const form = (a: number, b: number) => {
+    const fade = (t: number) => Math.min(1, t * 3, (1 - t) * 4) ** 0.7;
+    lower.forEach((v, i) => {
+      ink.push(burin(to(h.along(v, a, b, 40)), (t) => px * (1.02 - (0.75 * i) / lower.length) * fade(t)));
+    });
+    upper.forEach((v, i) => {
+      ink.push(burin(to(h.along(v, a, b, 40)), (t) => px * (0.7 - 0.2 * i) * fade(t)));
+    });
+  };
+  const joint = (x: number, bulge: number) => {
+    for (const [off, w] of fine
+      ? ([
+          [0, 1.15],
+          [-1.9, 0.7],
+          [-2.55, 0.7],
+        ] as const)
+      : ([
+          [0, 1],
+          [-1.4, 0.6],
+        ] as const))
+      ink.push(burin(to(h.across(x - off * Math.sign(bulge), bulge)), (t) => px * w * (0.7 + 0.5 * t)));
+  };
+  if (h.boltB > 0) {
+    form(1.1, h.boltB - (h.boltB > 8 ? 2.9 : 0.6));
+    joint(h.boltB, h.boltB > 8 ? 0.45 : 0.01);
+  }
+  if (h.boltA > 0) {
+    form(h.length - h.boltA + (h.boltA > 8 ? 2.9 : 0.6), h.length - 1.1);
+    joint(h.length - h.boltA, h.boltA > 8 ? -0.45 : -0.01);
+  }
+  return ink;
+}
+
+function blocked(h: Handle, x: number, y: number): boolean {
+  const sx = SHIELD.at * h.length;
+  const hasShield = h.sketch.shield !== undefined && h.sketch.shield !== "none";
+  if (
+    hasShield &&
+    Math.abs(x - sx) < SHIELD.halfWidth + 1.1 &&
+    Math.abs(y - h.y(x, 0)) < SHIELD.halfHeight + 0.8
+  )
+    return true;
+  return pinPlaces(h).some(([px, py]) => Math.hypot(x - px, y - py) < 1.6);
+}
+
+function pinPlaces(h: Handle): Point[] {
+  return (
+    [
+      [0.27, 0.3],
+      [0.66, 0.4],
+    ] as const
+  ).map(([t, v]) => [t * h.length, h.y(t * h.length, v)] as const);
+}
+
+/** The stuff of the handle: cuts for jigged bone, bark for stag, grain for wood, and so on. */
+function covering(h: Handle, to: To, px: number, fine: boolean): string[] {
+  const random = seeded(Math.round(h.length * 8));
+  const from = h.boltB + 1.2;
+  const until = h.length - h.boltA - 1.2;
+  const clear = (points: Point[]) => points.filter(([x, y]) => !blocked(h, x, y));
+  switch (h.sketch.handle) {
+    case "bone-jigged":
+    case "acetal":
+      return jigging(h, to, px, fine, random, from, until);
+    case "stag":
+      return bark(h, to, px, random, from, until, clear);
+    case "ebony":
+    case "laminated-wood":
+    case "phenolic":
+      return grain(h, to, px, h.sketch.handle === "ebony" ? 9 : 7, from, until, clear);
+    case "horn":
+    case "hard-rubber":
+    case "casein":
+      return [0.9, 0.77, 0.64, 0.51, 0.38, 0.25].map((v, r) =>
+        burin(to(clear(h.along(v, from, until, 70))), () => px * (0.85 - 0.1 * r)),
+      );
+    case "celluloid":
+      return bands(h, to, px, from, until);
+    case "pearl":
+      return [0.86, 0.7, 0.54].map((v, r) =>
+        burin(
+          to(h.along(v, lerp(from, until, random(0, 0.2)), lerp(from, until, random(0.6, 0.95)), 30)),
+          (t) => px * (0.6 - 0.12 * r) * Math.sin(Math.PI * t) ** 0.5,
+        ),
+      );
+    case "metal":
+      return [-0.66, 0.66].map((v) => burin(to(h.along(v, from + 2, until - 2, 40)), () => px * 0.7));
+    case "bone-smooth":
+      return Array.from({ length: fine ? 46 : 18 }, () => {
+        const x = random(from + 1, until - 2);
+        const v = random(-0.7, 0.8);
+        return blocked(h, x, h.y(x, v))
+          ? ""
+          : burin(to(h.along(v, x, x + random(0.5, 1.5), 4)), (t) => px * 0.6 * Math.sin(Math.PI * t) ** 0.5);
+      });
+    default:
+      return [];
+  }
+}
+
+type Random = (low: number, high: number) => number;
+
+function jigging(h: Handle, to: To, px: number, fine: boolean, random: Random, from: number, until: number) {
+  const rows = fine ? 11 : 7;
+  const step = fine ? 2.3 : 2.8;
+  const style = h.sketch.jigging ?? "machine-regular";
+  if (style === "none") return [];
+  const cuts: string[] = [];
+  for (let r = 0; r < rows; r++) {
+    const v = lerp(-0.8, 0.76, r / (rows - 1));
+    for (let x = from + 0.6 + (r % 2) * (step / 2); x < until - 0.6; x += step) {
+      const at = x + random(-0.14, 0.14);
+      const y = h.y(at, v) + random(-0.06, 0.06);
+      if (!blocked(h, at, y)) cuts.push(cut(style, at, y, (v + 0.8) / 1.56, to, px, random, r));
+    }
+  }
+  return cuts;
+}
+
+// Light falls from upper left: cuts are boldest in the lower third.
+function cut(
+  style: string,
+  x: number,
+  y: number,
+  low: number,
+  to: To,
+  px: number,
+  random: Random,
+  row: number,
+) {
+  const bold = 0.35 + 0.95 * Math.abs(low - 0.3) ** 1.1;
+  const stroke = (points: Point[], w: number) =>
+    burin(to(points), (t) => px * w * (0.5 + 0.9 * bold) * Math.sin(Math.PI * t) ** 0.5);
+  switch (style) {
+    case "worm-groove":
+      return stroke(
+        [
+          [x - 1.2, y + 0.15],
+          [x - 0.6, y - 0.25],
+          [x, y + 0.1],
+          [x + 0.6, y - 0.2],
+          [x + 1.1, y + 0.12],
+        ],
+        0.95,
+      );
+    case "seed":
+      return stroke(
+        [
+          [x - 0.62, y + 0.05],
+          [x, y - 0.05],
+          [x + 0.62, y + 0.05],
+        ],
+        2.3,
+      );
+    case "sawtooth":
+      return stroke(
+        [
+          [x, y - 0.95],
+          [x + 0.25, y],
+          [x, y + 0.95],
+        ],
+        1.5,
+      );
+    case "deep-cross": {
+      const lean = row % 2 === 0 ? 1 : -1;
+      const long = random(0.9, 1.5);
+      return stroke(
+        [
+          [x - long, y + 0.55 * lean],
+          [x, y],
+          [x + long, y - 0.55 * lean],
+        ],
+        1.9,
+      );
+    }
+    default:
+      return stroke(
+        [
+          [x - 0.95, y + 0.38],
+          [x, y + 0.04],
+          [x + 0.95, y - 0.36],
+        ],
+        1.45,
+      );
+  }
+}
+
+function bark(
+  h: Handle,
+  to: To,
+  px: number,
+  random: Random,
+  from: number,
+  until: number,
+  clear: (p: Point[]) => Point[],
+) {
+  const ink: string[] = [];
+  for (let r = 0; r < 10; r++) {
+    const v = lerp(-0.84, 0.84, r / 9);
+    for (let x = from; x < until - 2; ) {
+      const long = random(3, 11);
+      const phase = random(0, 6);
+      const wave = Array.from({ length: 15 }, (_, i): Point => {
+        const at = x + (long * i) / 14;
+        return [at, h.y(at, v) + 0.32 * Math.sin(at * 0.55 + phase)];
+      }).filter(([at]) => at < until);
+      const kept = clear(wave);
+      if (kept.length > 4)
+        ink.push(burin(to(kept), (t) => px * (0.4 + 0.45 * (v + 0.84)) * Math.sin(Math.PI * t) ** 0.7));
+      x += long + random(0.8, 2.8);
+    }
+  }
+  return ink;
+}
+
+function grain(
+  h: Handle,
+  to: To,
+  px: number,
+  rows: number,
+  from: number,
+  until: number,
+  clear: (p: Point[]) => Point[],
+) {
+  return Array.from({ length: rows }, (_, r) => {
+    const v = lerp(-0.8, 0.85, r / (rows - 1));
+    const halves = [h.along(v, from, h.length * 0.46, 40), h.along(v, h.length * 0.46, until, 40)];
+    return halves.map((half) => burin(to(clear(half)), () => px * (0.42 + 0.18 * (v + 0.8)))).join("");
+  });
+}
+
+function bands(h: Handle, to: To, px: number, from: number, until: number) {
+  const ink: string[] = [];
+  for (let x = from + 1; x < until - 0.5; x += 3.4)
+    for (const [off, w] of [
+      [0, 0.9],
+      [0.9, 0.5],
+    ] as const) {
+      const band = Array.from({ length: 13 }, (_, i): Point => {
+        const v = lerp(-0.86, 0.86, i / 12);
+        const at = x + off - 1.7 * v;
+        return [at, h.y(at, v)];
+      }).filter(([at, y]) => at > from && at < until && !blocked(h, at, y));
+      if (band.length > 4) ink.push(burin(to(band), () => px * w));
+    }
+  return ink;
+}
+
+/** The loop at the tail, behind the handle. */
+function bail(h: Handle, to: To, px: number): Shape {
+  const [x, y] = h.pivot("B");
+  const loop = cubic([x, y - 1], [x - 17, y - 9], [x - 17, y + 9], [x, y + 1], 30);
+  return { d: path(to(loop), false), stroke: (h.sketch.bail === "wire" ? 3 : 5) * px };
+}
+
+function circle([x, y]: Point, r: number): string {
+  return `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`;
+}
+
+function pins(h: Handle, map: Map2, px: number): Shape[] {
+  const scale = map([1, 0])[0] - map([0, 0])[0];
+  return pinPlaces(h).map((p) => ({ d: circle(map(p), 0.8 * scale), fill: "paper", stroke: 0.85 * px }));
+}
+
+function shield(h: Handle, map: Map2, px: number): Shape[] {
+  const kind = h.sketch.shield;
+  if (!kind || kind === "none") return [];
+  const cx = SHIELD.at * h.length;
+  const [w, v, n] = [SHIELD.halfWidth, SHIELD.halfHeight, 1.1];
+  const at = (x: number, y: number): Point => map([cx + x, h.y(cx + x, 0) + y]);
+  const bar = (w: number, v: number): Point[] => [
+    at(-w + n, -v),
+    at(w - n, -v),
+    at(w, -v + n),
+    at(w, v - n),
+    at(w - n, v),
+    at(-w + n, v),
+    at(-w, v - n),
+    at(-w, -v + n),
+  ];
+  const scale = map([1, 0])[0] - map([0, 0])[0];
+  const shapes: Shape[] = [
+    { d: path(bar(w, v)), fill: "paper", stroke: 1.05 * px },
+    { d: path(bar(w - 0.6, v - 0.5)), stroke: 0.45 * px },
+  ];
+  if (kind !== "glued")
+    for (const x of [-5.4, 5.4])
+      shapes.push({ d: circle(at(x, 0), 0.55 * scale), fill: "paper", stroke: 0.7 * px });
+  return shapes;
+}

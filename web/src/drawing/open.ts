@@ -1,0 +1,86 @@
+import type { Book, Sketch } from "../api/types";
+import { type Blade, blade, drawBlade } from "./blade";
+import { heightAt, type Map2, type Point, placed } from "./geometry";
+import { drawHandle, Handle, type Shape } from "./handle";
+
+/** How far blades of an end are opened, the first of them furthest, in degrees from closed. */
+const OPENED = { A: [150, 42, 96, 62], B: [142, 36, 92, 58] } as const;
+
+/** The same where both ends have a second blade: it stands up, so that the two do not cross. */
+const UPRIGHT = { A: [152, 70, 104, 88], B: [144, 64, 98, 82] } as const;
+
+/** A drawn knife with the places one points at. */
+export interface OpenKnife {
+  scale: number;
+  blades: { shapes: Shape[]; tip: Point; middle: Point; tang: Point; mirrored: boolean }[];
+  handle: Shape[];
+  at: (t: number, v: number) => Point;
+  left: Point;
+  right: Point;
+  box: { top: number; bottom: number };
+}
+
+interface Lain {
+  blade: Blade;
+  turn: number;
+  end: "A" | "B";
+  pivot: Point;
+}
+
+/** The knife with its blades open, as large as the sheet allows, its closed length centred on it. */
+export function drawOpen(sketch: Sketch, book: Book, width: number, height: number, most: number): OpenKnife {
+  const handle = new Handle(
+    sketch,
+    book.frames.find((f) => f.id === sketch.frame),
+  );
+  const used = { A: 0, B: 0 };
+  const ends = sketch.blades.map((b) => b.end);
+  const crowded = (["A", "B"] as const).every((end) => ends.filter((e) => e === end).length > 1);
+  const turns = crowded ? UPRIGHT : OPENED;
+  const lain: Lain[] = sketch.blades.map((b) => ({
+    blade: blade(
+      book.blades.find((t) => t.id === b.type),
+      b.lengthMm,
+    ),
+    turn: turns[b.end][Math.min(used[b.end]++, 3)] as number,
+    end: b.end,
+    pivot: handle.pivot(b.end),
+  }));
+  const map = (scale: number, at: Point, l: Lain): Map2 => placed(scale, l.pivot, l.turn, l.end === "A", at);
+  const [left, right, top, bottom] = bounds(handle, lain);
+  const scale = Math.min(most, width / (right - left), height / (bottom - top));
+  const origin: Point = [(width - (left + right) * scale) / 2, -top * scale];
+  const whole = placed(scale, [0, 0], 0, false, origin);
+  const px = Math.max(0.75, Math.min(1, scale / 4.4));
+  return {
+    scale,
+    blades: lain.map((l, i) => {
+      const to = map(scale, origin, l);
+      const pull = i === 0 ? sketch.pull : undefined;
+      const middle = l.blade.length * 0.78;
+      return {
+        shapes: drawBlade(l.blade, to, px, pull, sketch.blades[i]?.type !== undefined),
+        tip: to([l.blade.length, heightAt(l.blade.spine, l.blade.length)]),
+        middle: to([middle, (heightAt(l.blade.spine, middle) + heightAt(l.blade.edge, middle)) / 2]),
+        tang: to([l.blade.tang * 0.6, 0]),
+        mirrored: l.end === "A",
+      };
+    }),
+    handle: drawHandle(handle, whole, px, true, sketch.frame !== undefined),
+    at: (t, v) => whole([t * handle.length, handle.y(t * handle.length, v)]),
+    left: whole([0, handle.y(0.5 * handle.length, 1)]),
+    right: whole([handle.length, handle.y(0.5 * handle.length, 1)]),
+    box: { top: 0, bottom: (bottom - top) * scale },
+  };
+}
+
+function bounds(handle: Handle, lain: Lain[]): [number, number, number, number] {
+  const points = [...handle.outline()];
+  for (const l of lain) {
+    const to = placed(1, l.pivot, l.turn, l.end === "A");
+    points.push(...l.blade.spine.map(to), ...l.blade.edge.map(to));
+  }
+  const xs = points.map((p) => p[0]);
+  const ys = points.map((p) => p[1]);
+  return [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+}

@@ -1,0 +1,137 @@
+import { useQuery } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+import { Link, Navigate, useParams, useSearchParams } from "react-router";
+import { api, Refused } from "../../api/client";
+import type { Book, SavedKnife } from "../../api/types";
+import { useKeys } from "../../keys";
+import { Dialog } from "../../ui/dialog";
+import { Panel } from "./panel";
+import { Plate } from "./plate";
+import { Rail } from "./rail";
+import { SpanChart } from "./span-chart";
+import { STATION_NAMES, stationKey } from "./stations";
+import { type Knife, useKnife } from "./use-knife";
+import { VerdictPanel } from "./verdict-panel";
+
+/** One knife under examination. */
+export function Bench({ book }: { book: Book }) {
+  const { id } = useParams();
+  const knife = useQuery({
+    queryKey: ["knife", id],
+    queryFn: () => api.knife(id as string),
+    enabled: id !== undefined,
+    refetchOnWindowFocus: false,
+    staleTime: 0,
+    gcTime: 0,
+  });
+  if (!id) return <NothingOnTheBench />;
+  if (knife.isError) {
+    if (knife.error instanceof Refused && knife.error.status === 404)
+      sessionStorage.removeItem("snikra.last");
+    return (
+      <p role="alert" className="p-6 text-lead">
+        {knife.error.message}{" "}
+        <button type="button" className="underline" onClick={() => knife.refetch()}>
+          Try again
+        </button>{" "}
+        <Link to="/tray" className="underline">
+          To the tray
+        </Link>
+      </p>
+    );
+  }
+  if (!knife.data || knife.isFetching) return <p className="voice p-6 text-ink3">Laying it out.</p>;
+  return <OnTheBench key={id} saved={knife.data} book={book} />;
+}
+
+function NothingOnTheBench() {
+  const last = sessionStorage.getItem("snikra.last");
+  if (last) return <Navigate to={`/bench/${last}`} replace />;
+  return (
+    <main className="p-6">
+      <h1 className="text-[1.5625rem]">Nothing on the bench</h1>
+      <p className="voice mt-2 text-ink2">
+        Take a knife from the{" "}
+        <Link to="/tray" className="underline">
+          tray
+        </Link>
+        , or lay out a new one with N.
+      </p>
+    </main>
+  );
+}
+
+function OnTheBench({ saved, book }: { saved: SavedKnife; book: Book }) {
+  const knife = useKnife(saved);
+  const [query, setQuery] = useSearchParams();
+  const station = STATION_NAMES[query.get("at") ?? ""] ? (query.get("at") as string) : "pattern";
+  const [face, setFace] = useState({ blade: 1, side: "mark" as "mark" | "pile" });
+  const go = (to: string) => {
+    setQuery({ at: to }, { replace: true });
+    // After the panel has changed, the first thing to fill in takes the focus.
+    requestAnimationFrame(() =>
+      document
+        .querySelector<HTMLElement>("#station :is(input, select, button, textarea)")
+        ?.focus({ preventScroll: true }),
+    );
+  };
+  const next = nextStation(knife);
+  useKeys({
+    ...Object.fromEntries(book.stations.map((s, i) => [stationKey(i), () => go(s)])),
+    g: () => next && go(next),
+    "mod+z": () => knife.undo?.(),
+    "mod+shift+z": () => knife.redo?.(),
+    "mod+y": () => knife.redo?.(),
+  });
+  useEffect(() => sessionStorage.setItem("snikra.last", saved.id), [saved.id]);
+  useEffect(() => {
+    const name = knife.specimen.title ?? knife.verdict?.pattern.title ?? "Knife";
+    document.title = `${name} \u2013 Snikra`;
+  }, [knife.specimen.title, knife.verdict?.pattern.title]);
+
+  return (
+    <main>
+      <h1 className="sr-only">The bench</h1>
+      <Rail progress={knife.verdict?.progress} current={station} onGo={go} stations={book.stations} />
+      <div className="mx-4 grid border-b border-ink min-[80rem]:grid-cols-[minmax(0,1fr)_23.25rem] min-[80rem]:gap-x-6 lg:mx-6">
+        <div className="min-w-0">
+          <Plate knife={knife} book={book} station={station} onGo={go} face={face} onFace={setFace} />
+          <Panel knife={knife} book={book} station={station} face={face} onFace={setFace} />
+        </div>
+        <VerdictPanel knife={knife} next={next} onGo={go} />
+      </div>
+      {knife.verdict && <SpanChart dating={knife.verdict.dating} onGo={go} />}
+      <ChangedElsewhere knife={knife} />
+    </main>
+  );
+}
+
+/** First in working order: a station nobody has looked at, else one not finished. */
+function nextStation(knife: Knife): string | undefined {
+  const progress = knife.verdict?.progress ?? [];
+  return (progress.find((p) => p.looked === 0) ?? progress.find((p) => p.looked < p.of))?.station;
+}
+
+function ChangedElsewhere({ knife }: { knife: Knife }) {
+  const [later, setLater] = useState(false);
+  const changed = knife.save.kind === "changed-elsewhere";
+  useEffect(() => {
+    if (!changed) setLater(false);
+  }, [changed]);
+  return (
+    <Dialog open={changed && !later} onClose={() => setLater(true)} title="Changed elsewhere">
+      <p className="mt-3">
+        This knife was changed in another tab since it was opened here. Nothing is lost yet: choose which
+        state to keep. The other can be brought back with undo while this page is open.
+      </p>
+      <div className="mt-4 flex gap-3">
+        <button type="button" className="press" onClick={() => knife.resolve("mine")}>
+          Keep what is here
+        </button>
+        <button type="button" className="press" onClick={() => knife.resolve("theirs")}>
+          Take the other
+        </button>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,43 @@
+import type { Book } from "../../api/types";
+import type { FaceOf } from "./plate";
+import { STATION_NAMES } from "./stations";
+import { BladesStation } from "./stations/blades";
+import { ConditionStation } from "./stations/condition";
+import { FeaturesStation } from "./stations/features";
+import { MarksStation } from "./stations/marks";
+import { NumberStation } from "./stations/number";
+import { PatternStation } from "./stations/pattern";
+import { StoryStation } from "./stations/story";
+import { ValueStation } from "./stations/value";
+import type { Knife } from "./use-knife";
+
+export interface StationProps {
+  knife: Knife;
+  book: Book;
+}
+
+/** The station in hand. */
+export function Panel({
+  knife,
+  book,
+  station,
+  face,
+  onFace,
+}: StationProps & { station: string; face: FaceOf; onFace: (face: FaceOf) => void }) {
+  const props = { knife, book };
+  return (
+    <section id="station" aria-labelledby="station-name" className="min-h-[12.75rem] pt-2 pb-3">
+      <h2 id="station-name" className="text-[1.1875rem]/[1.375rem]">
+        {STATION_NAMES[station]}
+      </h2>
+      {station === "pattern" && <PatternStation {...props} />}
+      {station === "blades" && <BladesStation {...props} />}
+      {station === "marks" && <MarksStation {...props} face={face} onFace={onFace} />}
+      {station === "number" && <NumberStation {...props} />}
+      {["shield", "handle", "frame"].includes(station) && <FeaturesStation {...props} station={station} />}
+      {station === "condition" && <ConditionStation {...props} />}
+      {station === "story" && <StoryStation {...props} />}
+      {station === "value" && <ValueStation {...props} />}
+    </section>
+  );
+}

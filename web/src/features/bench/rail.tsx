@@ -1,0 +1,83 @@
+import type { Progress } from "../../api/types";
+import { STATION_NAMES, stationKey } from "./stations";
+
+/** The stations in working order, as a rule with a tick for each thing to look at. */
+export function Rail({
+  progress,
+  current,
+  onGo,
+  stations,
+}: {
+  progress: Progress[] | undefined;
+  current: string;
+  onGo: (station: string) => void;
+  stations: string[];
+}) {
+  return (
+    <nav
+      aria-label="Examination, in working order"
+      className="mx-4 grid auto-cols-[minmax(7.2rem,1fr)] grid-flow-col overflow-x-auto border-b border-rule lg:mx-6"
+    >
+      {stations.map((s, i) => {
+        const p = progress?.find((o) => o.station === s);
+        const isCurrent = s === current;
+        const isStarted = (p?.looked ?? 0) > 0;
+        return (
+          <button
+            key={s}
+            type="button"
+            aria-current={isCurrent ? "step" : undefined}
+            onClick={() => onGo(s)}
+            className="relative min-w-0 pr-2 pb-1.5 text-left hover:bg-bone focus-visible:outline-offset-[-2px]"
+          >
+            {isCurrent && <span className="absolute top-0 right-2.5 left-0 h-[3px] bg-blue" />}
+            <Ticks looked={p?.looked ?? 0} of={p?.of ?? 1} blue={isCurrent} />
+            <span
+              className={`flex items-baseline gap-1.5 leading-[1.1875rem] ${isCurrent ? "text-blue" : ""}`}
+            >
+              <span className="font-steel text-[0.6875rem] font-medium" aria-hidden="true">
+                {stationKey(i)}
+              </span>
+              <span className={isStarted || isCurrent ? "font-semibold" : "text-ink2"}>
+                {STATION_NAMES[s]}
+              </span>
+              <span className="sr-only">
+                {p ? `, ${p.looked} of ${p.of} looked at${p.conflict ? ", in conflict" : ""}` : ""}
+              </span>
+            </span>
+            <span className="block truncate text-[0.78125rem]/4 text-ink2">
+              {p?.conflict && <span className="font-semibold text-lead">conflict </span>}
+              {p?.summary ? p.summary : <span className="voice text-xs text-ink3">not yet looked</span>}
+            </span>
+          </button>
+        );
+      })}
+    </nav>
+  );
+}
+
+const MOST_TICKS = 13;
+
+function Ticks({ looked, of, blue }: { looked: number; of: number; blue: boolean }) {
+  const shown = Math.min(of, MOST_TICKS);
+  const full = of > MOST_TICKS ? Math.round((looked / of) * MOST_TICKS) : looked;
+  const step = Math.min(9, 96 / shown);
+  return (
+    <svg width="100%" height="15" aria-hidden="true">
+      <path d="M.5 0V14" stroke="var(--color-ink)" />
+      {Array.from({ length: shown }, (_, i) => {
+        const x = 1.5 + (i + 1) * step;
+        return i < full ? (
+          <path
+            key={x}
+            d={`M${x} 0V9`}
+            stroke={blue ? "var(--color-blue)" : "var(--color-ink)"}
+            strokeWidth="2.2"
+          />
+        ) : (
+          <path key={x} d={`M${x} 0V6`} stroke="var(--color-edge)" />
+        );
+      })}
+    </svg>
+  );
+}

@@ -1,0 +1,56 @@
+import { useState } from "react";
+import type { Question, Specimen } from "../../../api/types";
+import type { StationProps } from "../panel";
+import { SeenChoice } from "../seen-choice";
+
+/** The questions of a station, each with its answers, and how to know the one in hand. */
+export function FeaturesStation({ knife, book, station }: StationProps & { station: string }) {
+  const questions = book.questions.filter((q) => q.station === station);
+  const [asked, setAsked] = useState<string>();
+  const inHand = questions.find((q) => q.id === asked) ?? questions.find((q) => knife.specimen.seen[q.id]);
+  return (
+    <div className="mt-2 grid gap-x-6 gap-y-2 md:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+      <div className="grid content-start gap-x-6 gap-y-2 sm:grid-cols-2">
+        {questions.map((q) => (
+          <SeenChoice
+            key={q.id}
+            label={q.label}
+            seen={knife.specimen.seen[q.id]}
+            options={q.answers}
+            onFocus={() => setAsked(q.id)}
+            onChange={(seen) => {
+              setAsked(q.id);
+              knife.change((s) => withSeen(s, q.id, seen));
+            }}
+          />
+        ))}
+      </div>
+      {inHand && <HowToKnow question={inHand} specimen={knife.specimen} />}
+    </div>
+  );
+}
+
+export function withSeen(s: Specimen, feature: string, seen: Specimen["seen"][string] | undefined): Specimen {
+  const { [feature]: _, ...rest } = s.seen;
+  return { ...s, seen: seen ? { ...rest, [feature]: seen } : rest };
+}
+
+/** What to look for, and what it is worth. */
+export function HowToKnow({ question, specimen }: { question: Question; specimen: Specimen }) {
+  const value = specimen.seen[question.id]?.value;
+  const answer = question.answers.find((a) => a.id === value);
+  return (
+    <div className="border-rule md:border-l md:pl-4">
+      <h3 className="voice text-[0.8125rem] text-ink2">{answer ? "How to know it" : question.label}</h3>
+      {answer ? (
+        <>
+          <p className="font-serif text-[0.9375rem]/5">{answer.label}</p>
+          <p className="mt-0.5">{answer.lookFor}</p>
+          <p className="mt-1 text-ink2">{answer.why}</p>
+        </>
+      ) : (
+        <p className="mt-0.5 text-ink2">{question.answers.map((a) => a.label).join("; ")}.</p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,78 @@
+import { useEffect, useRef, useState } from "react";
+import { type Cell, cellsOf, doubted, edited, notation } from "./line-cells";
+
+const CELL = "1.6875rem";
+
+/** A line of letters struck in steel: typed like text, shown in cells with three squares for legibility. */
+export function LineInput({
+  label,
+  line,
+  onCommit,
+  onEnter,
+}: {
+  label: string;
+  line: string;
+  onCommit: (line: string) => void;
+  onEnter: () => void;
+}) {
+  const [cells, setCells] = useState<Cell[]>(() => cellsOf(line));
+  const input = useRef<HTMLInputElement>(null);
+  useEffect(() => setCells(cellsOf(line)), [line]);
+  const show = (next: Cell[]) => {
+    setCells(next);
+    onCommit(notation(next));
+  };
+  const places = Math.max(9, cells.length + 1);
+  return (
+    <div className="relative h-[2.6rem] overflow-hidden" style={{ width: `calc(${places} * ${CELL})` }}>
+      <input
+        ref={input}
+        aria-label={label}
+        value={cells.map((c) => (c.letter === "_" ? "\u00b7" : c.letter)).join("")}
+        maxLength={30}
+        spellCheck={false}
+        autoComplete="off"
+        autoCapitalize="characters"
+        className="absolute inset-0 h-8 w-full bg-transparent font-steel text-[1.3125rem]/8 font-semibold text-transparent uppercase caret-blue"
+        style={{ letterSpacing: `calc(${CELL} - 1ch)`, paddingLeft: `calc((${CELL} - 1ch) / 2)` }}
+        onChange={(e) => show(edited(cells, e.target.value))}
+        onKeyDown={(e) => {
+          const at = (e.currentTarget.selectionStart ?? 0) - 1;
+          if (e.key === "?") {
+            e.preventDefault();
+            if (at >= 0) show(doubted(cells, at));
+          } else if (e.key === "Enter") onEnter();
+        }}
+      />
+      <div className="pointer-events-none flex" aria-hidden="true">
+        {Array.from({ length: places }, (_, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a cell is known by its place
+          <LetterCell key={i} cell={cells[i]} />
+        ))}
+      </div>
+    </div>
+  );
+}
+
+function LetterCell({ cell }: { cell: Cell | undefined }) {
+  if (!cell || cell.letter === " ") return <span className="h-11 shrink-0" style={{ width: CELL }} />;
+  const isLost = cell.letter === "_" || cell.letter === "*";
+  const squares = isLost ? 0 : cell.doubtful ? 1 : 3;
+  return (
+    <span className="flex h-11 shrink-0 flex-col items-center" style={{ width: CELL }}>
+      <span
+        className={`font-steel text-[1.3125rem]/8 ${isLost ? "text-ink3" : cell.doubtful ? "text-ink2 italic" : "font-semibold"}`}
+      >
+        {cell.letter === "_" ? "\u00b7" : cell.letter === "*" ? "\u2026" : cell.letter}
+      </span>
+      <span className="flex gap-[1.5px]">
+        {[0, 1, 2].map((k) => (
+          <span
+            key={k}
+            className={`size-[5px] border ${k < squares ? "border-ink bg-ink" : "border-edge"}`}
+          />
+        ))}
+      </span>
+    </span>
+  );
+}

@@ -1,0 +1,282 @@
+import { useRef } from "react";
+import type { Candidate, SeenFace } from "../../../api/types";
+import { percent } from "../../../format";
+import { Field } from "../../../ui/field";
+import { Key } from "../../../ui/key";
+import { Select } from "../../../ui/select";
+import type { StationProps } from "../panel";
+import type { FaceOf } from "../plate";
+import { problemAt } from "../problems";
+import { SeenChoice } from "../seen-choice";
+import { withSeen } from "./features";
+import { LineInput } from "./line-input";
+
+const TECHNIQUES = ["struck", "etched", "printed", "engraved"].map((t) => ({ id: t, label: t }));
+const STATES = [
+  { id: "read", label: "There is something to read" },
+  { id: "bare", label: "Looked at, bare" },
+  { id: "worn", label: "Worn away" },
+];
+
+/** Every tang, both sides: what stands there letter by letter, and what it could read. */
+export function MarksStation({
+  knife,
+  book,
+  face,
+  onFace,
+}: StationProps & { face: FaceOf; onFace: (face: FaceOf) => void }) {
+  const faces = knife.specimen.marks;
+  const seen = faces.find((f) => f.blade === face.blade && f.face === face.side);
+  const set = (next: SeenFace | undefined) =>
+    knife.change((s) => ({
+      ...s,
+      marks: [
+        ...s.marks.filter((f) => f.blade !== face.blade || f.face !== face.side),
+        ...(next ? [next] : []),
+      ].sort((a, b) => a.blade - b.blade || a.face.localeCompare(b.face)),
+    }));
+  const markQuestions = book.questions.filter((q) => q.station === "marks");
+  return (
+    <div className="mt-1 grid gap-x-5 gap-y-3 md:grid-cols-[11rem_minmax(0,1fr)_minmax(0,15.5rem)]">
+      <div>
+        <Faces knife={knife} book={book} face={face} onFace={onFace} />
+      </div>
+      <FaceInHand
+        key={`${face.blade}${face.side}`}
+        face={face}
+        seen={seen}
+        problem={problemAt(knife.problems, "marks")?.accepted}
+        onChange={set}
+      />
+      <div>
+        <Readings knife={knife} book={book} />
+        <div className="mt-2 grid grid-cols-2 gap-x-4">
+          {markQuestions.map((q) => (
+            <SeenChoice
+              key={q.id}
+              label={q.label}
+              seen={knife.specimen.seen[q.id]}
+              options={q.answers}
+              onChange={(s) => knife.change((k) => withSeen(k, q.id, s))}
+            />
+          ))}
+        </div>
+      </div>
+    </div>
+  );
+}
+
+function Faces({ knife, face, onFace }: StationProps & { face: FaceOf; onFace: (face: FaceOf) => void }) {
+  const blades = Math.max(1, knife.specimen.blades.length);
+  return (
+    <table className="w-full border-collapse text-[0.8125rem]">
+      <thead>
+        <tr className="text-left text-ink3">
+          <th className="font-normal">
+            <span className="sr-only">Blade</span>
+          </th>
+          <th className="pl-1.5 font-normal">Mark side</th>
+          <th className="pl-1.5 font-normal">Pile side</th>
+        </tr>
+      </thead>
+      <tbody>
+        {Array.from({ length: blades }, (_, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a blade is known by its place
+          <tr key={i} className="border-t border-rule">
+            <th scope="row" className="num pr-1 text-left font-normal">
+              {i + 1}
+            </th>
+            {(["mark", "pile"] as const).map((side) => {
+              const f = knife.specimen.marks.find((m) => m.blade === i + 1 && m.face === side);
+              const inHand = face.blade === i + 1 && face.side === side;
+              return (
+                <td key={side}>
+                  <button
+                    type="button"
+                    aria-pressed={inHand}
+                    aria-label={`Blade ${i + 1}, ${side} side: ${faceWords(f)}`}
+                    onClick={() => onFace({ blade: i + 1, side })}
+                    className="min-h-7 w-full px-1.5 text-left hover:bg-bone aria-pressed:bg-blue aria-pressed:font-semibold aria-pressed:text-on-blue"
+                  >
+                    {f ? (
+                      faceWords(f)
+                    ) : (
+                      <span className={inHand ? "" : "voice text-xs text-ink3"}>not yet</span>
+                    )}
+                  </button>
+                </td>
+              );
+            })}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function faceWords(f: SeenFace | undefined): string {
+  if (!f) return "not yet looked at";
+  if (f.state !== "read") return f.state;
+  return f.lines.length === 1 ? "1 line" : `${f.lines.length} lines`;
+}
+
+function FaceInHand({
+  face,
+  seen,
+  problem,
+  onChange,
+}: {
+  face: FaceOf;
+  seen: SeenFace | undefined;
+  problem: string | undefined;
+  onChange: (face: SeenFace | undefined) => void;
+}) {
+  const box = useRef<HTMLDivElement>(null);
+  const lines = seen?.state === "read" ? seen.lines : [];
+  const shown = [...lines, ""].slice(0, 6);
+  const base = { blade: face.blade, face: face.side };
+  const setLine = (i: number, text: string) => {
+    const next = [...lines];
+    next[i] = text;
+    while (next.length > 0 && next.at(-1)?.trim() === "") next.pop();
+    onChange({
+      ...base,
+      state: "read",
+      technique: seen?.technique ?? "struck",
+      lines: next.map((l) => l ?? ""),
+    });
+  };
+  const setState = (state: string | undefined) => {
+    if (!state) onChange(undefined);
+    else
+      onChange({
+        ...base,
+        state: state as SeenFace["state"],
+        technique: state === "read" ? (seen?.technique ?? "struck") : undefined,
+        lines: state === "read" ? lines : [],
+      });
+  };
+  return (
+    <div ref={box} className="min-w-0">
+      <div className="grid grid-cols-2 gap-x-4">
+        <Field label={`Tang ${face.blade}, ${face.side} side`}>
+          {(ids) => (
+            <Select
+              {...ids}
+              value={seen?.state}
+              nothing="not yet looked"
+              options={STATES}
+              onChange={setState}
+            />
+          )}
+        </Field>
+        <Field label="Put on how">
+          {(ids) => (
+            <Select
+              {...ids}
+              value={seen?.technique}
+              nothing="not looked at"
+              options={TECHNIQUES}
+              disabled={seen?.state !== "read"}
+              onChange={(t) => seen && onChange({ ...seen, technique: t as SeenFace["technique"] })}
+            />
+          )}
+        </Field>
+      </div>
+      {seen?.state !== "bare" && seen?.state !== "worn" && (
+        <div className="mt-2 overflow-x-auto border border-ink bg-lit px-3 pt-1.5 pb-0.5">
+          {shown.map((line, i) => (
+            <LineInput
+              // biome-ignore lint/suspicious/noArrayIndexKey: a line is known by its place
+              key={i}
+              label={`Line ${i + 1} of the mark`}
+              line={line}
+              onCommit={(text) => setLine(i, text)}
+              onEnter={() => box.current?.querySelectorAll<HTMLInputElement>("input")[i + 1]?.focus()}
+            />
+          ))}
+        </div>
+      )}
+      {problem && <p className="mt-1 text-lead">{problem}</p>}
+      <p className="mt-1 flex flex-wrap gap-x-3 gap-y-0.5 text-[0.78125rem]/[1.125rem] text-ink2">
+        <span>
+          <Key>.</Key> lost letter
+        </span>
+        <span>
+          <Key>?</Key> doubtful
+        </span>
+        <span>
+          <Key>*</Key> lost stretch
+        </span>
+        <span>
+          <Key>Enter</Key> next line
+        </span>
+      </p>
+    </div>
+  );
+}
+
+function Readings({ knife }: StationProps) {
+  const mark = knife.verdict?.mark;
+  if (!mark?.read)
+    return <p className="voice text-ink3">Nothing read yet. What it could read will stand here.</p>;
+  const shown = mark.candidates.filter((c) => percent(c.probability) >= 1);
+  return (
+    <div>
+      <h3 className="voice text-[0.8125rem] text-ink2">What it could read</h3>
+      <ol className="mt-1" data-testid="readings">
+        {shown.map((c) => (
+          <Reading key={c.mark} candidate={c} />
+        ))}
+        {percent(mark.unlisted) >= 1 && (
+          <li className="grid grid-cols-[2.75rem_minmax(0,1fr)] border-t border-rule py-1 text-ink2">
+            <span className="num text-[1.1875rem]/5">
+              {percent(mark.unlisted)}
+              <small className="text-[0.71875rem]">%</small>
+            </span>
+            no mark on file
+          </li>
+        )}
+      </ol>
+    </div>
+  );
+}
+
+/** Letters the mark on file supplies are underlined; a letter read otherwise stands out. */
+const FIT = {
+  read: "",
+  bare: "whitespace-pre",
+  supplied: "underline decoration-blue decoration-2 underline-offset-[3px]",
+  against: "font-semibold text-lead underline decoration-2 underline-offset-[3px]",
+};
+
+function Reading({ candidate }: { candidate: Candidate }) {
+  return (
+    <li className="grid grid-cols-[2.75rem_minmax(0,1fr)] border-t border-rule py-1">
+      <span className="num text-[1.1875rem]/5">
+        {percent(candidate.probability)}
+        <small className="text-[0.71875rem]">%</small>
+      </span>
+      <div>
+        <p className="font-steel text-[0.78125rem]/[1.125rem] tracking-[0.015em]">
+          {candidate.lines.map((line, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: a line is known by its place
+            <span key={i} className="mr-[1ch] inline-block">
+              {line.map((l, k) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: a letter is known by its place
+                <span key={k} className={FIT[l.fit]}>
+                  {l.letter}
+                </span>
+              ))}
+            </span>
+          ))}
+        </p>
+        <p className="text-[0.78125rem]/4 text-ink2">
+          {candidate.makerName}, {candidate.from}
+          {"\u2013"}
+          {candidate.to}; {candidate.agreeing} of {candidate.letters} letters agree
+        </p>
+      </div>
+    </li>
+  );
+}

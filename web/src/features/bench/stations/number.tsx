@@ -1,0 +1,60 @@
+import { Field } from "../../../ui/field";
+import { TextEntry } from "../../../ui/text-entry";
+import type { StationProps } from "../panel";
+import { problemAt } from "../problems";
+
+const WORDS = { agrees: "agrees", contradicts: "contradicts", unknown: "not yet known" } as const;
+
+/** The pattern number, taken apart and held against the knife. */
+export function NumberStation({ knife }: StationProps) {
+  const number = knife.verdict?.number;
+  return (
+    <div className="mt-2 grid gap-x-8 gap-y-3 md:grid-cols-[14rem_minmax(0,1fr)]">
+      <Field
+        label="Number as struck"
+        hint="_ for a figure that cannot be read"
+        problem={problemAt(knife.problems, "number")}
+      >
+        {(ids) => (
+          <TextEntry
+            {...ids}
+            className="font-steel !text-[1.3125rem] uppercase"
+            maxLength={16}
+            value={knife.specimen.number ?? ""}
+            onCommit={(text) =>
+              knife.change((s) => ({ ...s, number: text.trim().toUpperCase() || undefined }))
+            }
+          />
+        )}
+      </Field>
+      {!knife.specimen.number && (
+        <p className="voice text-ink3">No number entered. Look at the pile side of the main tang.</p>
+      )}
+      {knife.specimen.number && !number && (
+        <p className="text-ink2">No maker on the shelf is known to have built a number like this.</p>
+      )}
+      {number && (
+        <div>
+          <p className="text-ink2">Read as {number.makerName} built its numbers.</p>
+          <table className="mt-1 w-full text-left" data-testid="number">
+            <tbody>
+              {number.decoded.fields.map((f) => (
+                <tr
+                  key={f.label}
+                  className={`border-t border-rule ${f.holds === "contradicts" ? "bg-lead-wash text-lead" : ""}`}
+                >
+                  <th scope="row" className="py-1 pr-4 font-semibold">
+                    {f.label}
+                  </th>
+                  <td className="pr-4 font-steel font-semibold">{f.struck}</td>
+                  <td className="pr-4">{f.says}</td>
+                  <td className="voice text-[0.8125rem]">{WORDS[f.holds]}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+    </div>
+  );
+}

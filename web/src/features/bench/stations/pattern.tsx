@@ -1,0 +1,167 @@
+import type { Frame } from "../../../api/types";
+import { type Point, path, smooth } from "../../../drawing/geometry";
+import { percent, withUnit } from "../../../format";
+import { usePreferences } from "../../../preferences";
+import { Field } from "../../../ui/field";
+import { Select } from "../../../ui/select";
+import { TextEntry } from "../../../ui/text-entry";
+import type { StationProps } from "../panel";
+import { problemAt } from "../problems";
+import { SeenChoice } from "../seen-choice";
+
+/** The first look: outline, size, bolsters and springs; and what the knife is called by them. */
+export function PatternStation({ knife, book }: StationProps) {
+  const { specimen } = knife;
+  const { units } = usePreferences();
+  return (
+    <>
+      <fieldset className="mt-1">
+        <legend className="voice text-[0.8125rem] text-ink2">
+          Outline, spring side up, main pivot at the left
+        </legend>
+        <div className="mt-1 grid grid-cols-[repeat(auto-fill,minmax(5.9rem,1fr))]">
+          {book.frames.map((f) => (
+            <FrameChoice
+              key={f.id}
+              frame={f}
+              chosen={specimen.frame?.value === f.id}
+              onChoose={() =>
+                knife.change((s) => ({
+                  ...s,
+                  frame: s.frame?.value === f.id ? undefined : { value: f.id, sureness: "sure" },
+                }))
+              }
+            />
+          ))}
+        </div>
+      </fieldset>
+      <div className="mt-2 grid grid-cols-2 gap-x-5 gap-y-2 md:grid-cols-4">
+        <Field label="Closed length" problem={problemAt(knife.problems, "closedLength")}>
+          {(ids) => (
+            <TextEntry
+              {...ids}
+              placeholder={units === "in" ? "3 7/8" : "98.4"}
+              value={specimen.closedLength ?? ""}
+              onCommit={(text) =>
+                knife.change((s) => ({ ...s, closedLength: withUnit(text, units) || undefined }))
+              }
+            />
+          )}
+        </Field>
+        <SeenChoice
+          label="Bolsters"
+          seen={specimen.bolsters}
+          options={book.bolsters}
+          onChange={(bolsters) => knife.change((s) => ({ ...s, bolsters }))}
+        />
+        <Field label="Springs, counted at the back">
+          {(ids) => (
+            <Select
+              {...ids}
+              value={specimen.springs?.toString()}
+              nothing="not yet looked"
+              options={["0", "1", "2", "3"].map((n) => ({ id: n, label: n }))}
+              onChange={(n) =>
+                knife.change((s) => ({ ...s, springs: n === undefined ? undefined : Number(n) }))
+              }
+            />
+          )}
+        </Field>
+        <SeenChoice
+          label="How sure of the outline"
+          seen={specimen.frame}
+          options={book.frames.map((f) => ({ id: f.id, label: f.name }))}
+          onChange={(frame) => knife.change((s) => ({ ...s, frame }))}
+        />
+      </div>
+      <Names knife={knife} />
+    </>
+  );
+}
+
+function FrameChoice({ frame, chosen, onChoose }: { frame: Frame; chosen: boolean; onChoose: () => void }) {
+  return (
+    <button
+      type="button"
+      aria-pressed={chosen}
+      title={frame.recognise}
+      onClick={onChoose}
+      className="flex flex-col items-center gap-0.5 border-b-[3px] border-transparent px-1 pt-1 pb-0.5 hover:bg-bone focus-visible:outline-offset-[-2px] aria-pressed:border-blue aria-pressed:bg-lit"
+    >
+      <FrameOutline frame={frame} />
+      <span className={`text-center text-[0.78125rem]/4 ${chosen ? "font-semibold" : ""}`}>{frame.name}</span>
+    </button>
+  );
+}
+
+function FrameOutline({ frame }: { frame: Frame }) {
+  const rows = frame.profile as [number, number, number][];
+  const wide = 76;
+  const side = (k: 1 | 2) =>
+    smooth(
+      rows.map((r): Point => [r[0] * wide, 12 - r[k] * wide]),
+      3,
+    );
+  return (
+    <svg width={wide} height="25" viewBox={`-1 0 ${wide + 2} 25`} aria-hidden="true">
+      <path
+        d={path([...side(1), ...side(2).reverse()])}
+        fill="var(--color-bone)"
+        stroke="currentColor"
+        strokeWidth="1.1"
+        strokeLinejoin="round"
+      />
+    </svg>
+  );
+}
+
+function Names({ knife }: Pick<StationProps, "knife">) {
+  const names = knife.verdict?.pattern.names ?? [];
+  if (names.length === 0)
+    return (
+      <p className="voice mt-3 text-ink3">
+        No name yet. Choose an outline and set the blades in at station 2.
+      </p>
+    );
+  return (
+    <ol className="mt-3 border-t border-rule" data-testid="names">
+      {names.map((n, i) => (
+        <li key={n.pattern} className="grid grid-cols-[2.75rem_minmax(0,1fr)] border-b border-rule py-1">
+          <span className="num text-[1.0625rem]/5">
+            {percent(n.probability)}
+            <small className="text-[0.71875rem]">%</small>
+          </span>
+          <div>
+            <p>
+              <span className={i === 0 ? "font-semibold" : ""}>{n.strictly}</span>
+              {n.inTrade.length > 0 && (
+                <span className="voice text-ink2">
+                  , in today{"\u2019"}s trade also {n.inTrade.join(", ").toLowerCase()}
+                </span>
+              )}
+            </p>
+            <p className="text-ink2">{n.because}</p>
+            {i === 0 && <Requirements list={n.requirements} />}
+          </div>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+function Requirements({ list }: { list: { asks: string; found?: string; standing: string }[] }) {
+  const group = (standing: string) => list.filter((r) => r.standing === standing).map((r) => r.asks);
+  const parts = [
+    ["Met", group("met")],
+    ["Missed", group("missed")],
+    ["Not yet known", group("unknown")],
+  ] as const;
+  return (
+    <p className="text-[0.78125rem]/4 text-ink2">
+      {parts
+        .filter(([, all]) => all.length > 0)
+        .map(([word, all]) => `${word}: ${all.join("; ")}.`)
+        .join(" ")}
+    </p>
+  );
+}

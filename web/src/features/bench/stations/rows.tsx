@@ -1,0 +1,60 @@
+import type { ReactNode } from "react";
+
+/** A list of entries that grows at its end; each can be taken out. */
+export function Rows<T>({
+  entries,
+  name,
+  onChange,
+  blank,
+  add,
+  empty,
+  note,
+  children,
+}: {
+  entries: T[];
+  name: string;
+  onChange: (entries: T[]) => void;
+  blank: T;
+  add: string;
+  empty: string;
+  note?: (place: number) => ReactNode;
+  children: (entry: T, set: (changed: T) => void, place: number) => ReactNode;
+}) {
+  return (
+    <>
+      {entries.length === 0 && <p className="voice mt-1 text-ink3">{empty}</p>}
+      <ol>
+        {entries.map((entry, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: an entry is known by its place
+          <li key={i} className="border-t border-rule py-1.5">
+            <fieldset className="grid grid-cols-2 items-end gap-x-4 gap-y-1 sm:grid-cols-4 lg:grid-cols-[repeat(auto-fit,minmax(5.5rem,1fr))]">
+              <legend className="sr-only">
+                {name} {i + 1}
+              </legend>
+              {children(entry, (changed) => onChange(entries.map((o, k) => (k === i ? changed : o))), i)}
+              <div className="col-span-full flex items-baseline justify-between gap-4 text-[0.78125rem]/4 text-ink2">
+                <span>{note?.(i)}</span>
+                <button
+                  type="button"
+                  className="min-h-6 shrink-0 hover:underline"
+                  aria-label={`Remove ${name.toLowerCase()} ${i + 1}`}
+                  onClick={() => onChange(entries.filter((_, k) => k !== i))}
+                >
+                  Remove
+                </button>
+              </div>
+            </fieldset>
+          </li>
+        ))}
+      </ol>
+      <button
+        type="button"
+        className="press mt-1"
+        disabled={entries.length >= 60}
+        onClick={() => onChange([...entries, blank])}
+      >
+        {add}
+      </button>
+    </>
+  );
+}

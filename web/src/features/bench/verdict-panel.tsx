@@ -1,0 +1,215 @@
+import type { Dating, Verdict } from "../../api/types";
+import { money, percent, sentence, years, yearsWhole } from "../../format";
+import { Key } from "../../ui/key";
+import { STATION_NAMES } from "./stations";
+import type { Knife, SaveState } from "./use-knife";
+
+/** What it is, who made it, when and how it came to be so; and where to look next. */
+export function VerdictPanel({
+  knife,
+  next,
+  onGo,
+}: {
+  knife: Knife;
+  next: string | undefined;
+  onGo: (station: string) => void;
+}) {
+  const v = knife.verdict;
+  return (
+    <aside
+      aria-label="Verdict"
+      className="flex min-w-0 flex-col border-rule pt-2.5 max-[80rem]:border-t max-[80rem]:border-ink min-[80rem]:border-l min-[80rem]:pl-[1.375rem]"
+    >
+      <SaveLine state={knife.save} onRetry={knife.retry} undo={knife.undo} />
+      {v ? <Opinion verdict={v} /> : <p className="voice text-ink3">Working it out.</p>}
+      {v && next && (
+        <button
+          type="button"
+          onClick={() => onGo(next)}
+          className="on-blue mt-auto block bg-blue px-[1.375rem] py-2.5 text-left text-on-blue min-[80rem]:-ml-[1.375rem]"
+        >
+          <span className="voice flex justify-between text-[0.8125rem] text-on-blue2">
+            Next in working order
+            <span className="font-sans not-italic text-on-blue">
+              Go there <kbd className="key !border-on-blue-edge !text-on-blue">G</kbd>
+            </span>
+          </span>
+          <span className="font-serif text-[1.25rem]/[1.625rem]">{STATION_NAMES[next]}</span>
+          <span className="block">{stillToDo(v, next)}</span>
+        </button>
+      )}
+    </aside>
+  );
+}
+
+function stillToDo(v: Verdict, station: string): string {
+  const p = v.progress.find((o) => o.station === station);
+  if (!p) return "";
+  return p.looked === 0 ? "Not yet looked at." : `${p.of - p.looked} of ${p.of} still to look at.`;
+}
+
+function SaveLine({ state, onRetry, undo }: { state: SaveState; onRetry: () => void; undo?: () => void }) {
+  const words = {
+    saved: "Saved",
+    saving: "Saving",
+    refused: "Not saved: an entry cannot be used. It is kept here until it can.",
+    failed: "Not saved. What you entered is kept here.",
+    "changed-elsewhere": "Not saved: changed elsewhere.",
+  }[state.kind];
+  const bad = state.kind !== "saved" && state.kind !== "saving";
+  return (
+    <p className="flex justify-between gap-2 text-[0.78125rem]/4" aria-live="polite">
+      <span className={bad ? "text-lead" : "text-ink3"} data-testid="save-state">
+        {words}
+        {state.kind === "failed" && (
+          <>
+            {" "}
+            {state.message}{" "}
+            <button type="button" className="underline" onClick={onRetry}>
+              Try again
+            </button>
+          </>
+        )}
+      </span>
+      <button
+        type="button"
+        className="min-h-6 shrink-0 text-ink2 enabled:hover:underline disabled:text-ink3"
+        disabled={!undo}
+        onClick={undo}
+      >
+        Undo <Key>Ctrl Z</Key>
+      </button>
+    </p>
+  );
+}
+
+function Opinion({ verdict }: { verdict: Verdict }) {
+  const { dating } = verdict;
+  const lead = dating.explanations[0];
+  const shown = dating.explanations.slice(1, 4).filter((e) => percent(e.probability) > 0);
+  const isOneMaker = shown.every((e) => e.label === lead?.label);
+  const left = 1 - [lead, ...shown].reduce((sum, e) => sum + (e?.probability ?? 0), 0);
+  return (
+    <>
+      <div className="mt-1 grid grid-cols-[auto_minmax(0,1fr)] gap-x-3.5" data-testid="opinion">
+        <p className="num text-[3.875rem]/[3.5rem] font-light tracking-[-0.035em] text-blue">
+          {lead ? percent(lead.probability) : 0}
+          <small className="align-[1.3rem] text-[1.5rem] tracking-normal">%</small>
+        </p>
+        <div className="pt-0.5">
+          <p className="voice text-[0.8125rem] text-ink2">
+            {sentence(dating.opinion.strength.replaceAll("-", " "))}
+          </p>
+          <h2 className="text-[1.25rem]/6">{dating.opinion.headline}</h2>
+          <p className="num text-[1.0625rem]/6 text-blue">{years(dating.nineTenths)}</p>
+        </div>
+      </div>
+      <ul className="mt-1 text-ink2">
+        {dating.opinion.sentences.map((s) => (
+          <li key={s}>{s}</li>
+        ))}
+      </ul>
+      <ul className="mt-2 border-t border-rule">
+        {shown.map((e) => (
+          <li
+            key={e.label + e.state.label}
+            className="grid grid-cols-[2.75rem_minmax(0,1fr)_auto] items-baseline gap-x-1 border-b border-rule py-0.5"
+          >
+            <Percent p={e.probability} />
+            <span>{e.label === lead?.label ? sentence(e.state.label) : `${e.label}, ${e.state.label}`}</span>
+            <span className="num text-ink2">{yearsWhole(e.nineTenths)}</span>
+          </li>
+        ))}
+        {percent(left) > 0 && (
+          <li className="grid grid-cols-[2.75rem_minmax(0,1fr)] items-baseline gap-x-1 border-b border-rule py-0.5 text-ink2">
+            <Percent p={left} />
+            <span>all else together</span>
+          </li>
+        )}
+      </ul>
+      {!isOneMaker && <AllOfAPiece dating={dating} />}
+      <Findings verdict={verdict} />
+      <dl className="mt-2 mb-3 grid grid-cols-[4.5rem_minmax(0,1fr)] gap-x-2 border-t border-rule pt-1.5">
+        <dt className="voice text-ink2">Condition</dt>
+        <dd data-testid="grade">{gradeWords(verdict)}</dd>
+        <dt className="voice text-ink2">Value</dt>
+        <dd data-testid="value">{valueWords(verdict)}</dd>
+      </dl>
+    </>
+  );
+}
+
+function Percent({ p }: { p: number }) {
+  return (
+    <span className="num text-[1.0625rem]/5">
+      {percent(p)}
+      <small className="text-[0.71875rem]">%</small>
+    </span>
+  );
+}
+
+/** How it came to be so, as lengths on a rule. */
+function AllOfAPiece({ dating }: { dating: Dating }) {
+  const states = dating.states.filter((s) => percent(s.probability) >= 3).slice(0, 4);
+  return (
+    <section className="mt-2">
+      <h3 className="voice text-[0.8125rem] text-ink2">All of a piece?</h3>
+      <ul>
+        {states.map((s) => (
+          <li
+            key={s.state.kind + (s.state.part ?? "")}
+            className="grid grid-cols-[minmax(0,1fr)_6rem_2.25rem] items-center gap-x-2 leading-[1.0625rem]"
+          >
+            <span className="truncate">
+              {sentence(s.state.label)}
+              {s.partSpan && <span className="text-ink2"> ({yearsWhole(s.partSpan)})</span>}
+            </span>
+            <span className="h-[5px] border-b border-rule">
+              <Bar share={s.probability} />
+            </span>
+            <span className="num text-right">{percent(s.probability)}%</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Bar({ share }: { share: number }) {
+  return (
+    <svg width="100%" height="5" viewBox="0 0 100 5" preserveAspectRatio="none" aria-hidden="true">
+      <path d={`M0 2.5H${100 * share}`} stroke="currentColor" strokeWidth="5" />
+    </svg>
+  );
+}
+
+function Findings({ verdict }: { verdict: Verdict }) {
+  if (verdict.findings.length === 0) return null;
+  return (
+    <ul className="mt-2 border-t border-rule pt-1.5" data-testid="findings">
+      {verdict.findings.slice(0, 2).map((f) => (
+        <li key={f.text} className={f.conflict ? "font-semibold text-lead" : "text-ink2"}>
+          {f.text}
+        </li>
+      ))}
+      {verdict.findings.length > 2 && (
+        <li className="text-ink2">and {verdict.findings.length - 2} more, at their stations.</li>
+      )}
+    </ul>
+  );
+}
+
+function gradeWords({ grade }: Verdict): string {
+  if (!grade.best) return "Not yet looked at";
+  const worst = grade.reasons[0];
+  const range =
+    grade.atLeast && grade.atLeast.id !== grade.best.id
+      ? `${grade.best.label} to ${grade.atLeast.label}, ${grade.unseen.length} points not looked at`
+      : grade.best.label;
+  return worst ? `${range}: ${worst.label.toLowerCase()}, ${worst.found.toLowerCase()}` : range;
+}
+
+function valueWords({ value }: Verdict): string {
+  if (value.low === undefined || value.high === undefined || !value.currency) return value.summary;
+  return `${money(value.low, value.currency)}\u2013${money(value.high, value.currency)}. ${value.summary}`;
+}

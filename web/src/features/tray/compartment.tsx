@@ -1,0 +1,135 @@
+import { type KeyboardEvent, useMemo } from "react";
+import { Link } from "react-router";
+import type { Book, TrayEntry } from "../../api/types";
+import { drawClosed } from "../../drawing/closed";
+import { placed } from "../../drawing/geometry";
+import { Shapes } from "../../drawing/shapes";
+import { LengthFigure, money, yearsWhole } from "../../format";
+import { usePreferences } from "../../preferences";
+
+/** Half life size: CSS pixels to a millimetre. */
+const SCALE = 1.89;
+
+/** One knife in its place. Outside a search it keeps the place and goes grey. */
+export function Compartment({
+  entry,
+  book,
+  outside,
+  onKey,
+  onRemove,
+}: {
+  entry: TrayEntry;
+  book: Book;
+  outside: boolean;
+  onKey: (event: KeyboardEvent) => void;
+  onRemove: () => void;
+}) {
+  const { units } = usePreferences();
+  const { summary, sketch } = entry;
+  const wide = sketch.closedLengthMm * SCALE;
+  const shapes = useMemo(
+    () =>
+      drawClosed(sketch, book, placed(SCALE, [sketch.bail && sketch.bail !== "none" ? 13 : 1, 12.5]), 0.9),
+    [sketch, book],
+  );
+  const name = entry.title ?? summary.title;
+  return (
+    <li
+      className="group relative grow border-r border-b border-ink"
+      style={{ flexBasis: `${(wide + 32) / 16}rem`, minWidth: "17rem" }}
+    >
+      <Link
+        to={`/bench/${entry.id}`}
+        data-knife={entry.id}
+        onKeyDown={onKey}
+        className={`block px-2.5 pt-1.5 pb-2 focus-visible:bg-lit focus-visible:outline-offset-[-2px] ${outside ? "text-ink3" : "hover:bg-lit"}`}
+      >
+        <span className="num flex justify-between">
+          <span>{entry.number}</span>
+          {sketch.measured ? (
+            <LengthFigure mm={sketch.closedLengthMm} units={units} />
+          ) : (
+            <span className="voice text-ink3">not measured</span>
+          )}
+        </span>
+        <svg
+          width={wide + 4}
+          height="52"
+          className={outside ? "text-[#7f8278]" : "text-ink"}
+          role="img"
+          aria-label={`${summary.title}, closed`}
+        >
+          <Shapes shapes={shapes} />
+        </svg>
+        <TimeRule entry={entry} outside={outside} />
+        <span className="mt-1 flex items-baseline justify-between gap-2 font-serif text-[0.84375rem]/[1.125rem] font-medium">
+          <span className="truncate">{summary.title}</span>
+          <span className={`shrink-0 ${summary.span && !outside ? "text-blue" : "font-normal"}`}>
+            {summary.span ? yearsWhole(summary.span) : "no date yet"}
+          </span>
+        </span>
+        <span className="flex items-baseline justify-between gap-2">
+          <span className="flex min-w-0 gap-1.5">
+            <span className="truncate">{summary.maker ?? <span className="voice">maker open</span>}</span>
+            {summary.conflict && <span className="font-semibold text-lead">conflict</span>}
+          </span>
+          <span className="shrink-0">
+            {[summary.grade.best?.label, worth(entry)].filter(Boolean).join(", ")}
+          </span>
+        </span>
+        {name !== summary.title && <span className="voice block truncate text-xs text-ink2">{name}</span>}
+      </Link>
+      <button
+        type="button"
+        aria-label={`Take ${name} out of the tray`}
+        className="absolute top-6 right-1.5 min-h-6 bg-paper px-1 text-[0.78125rem] text-ink2 opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 hover:underline focus:opacity-100"
+        onClick={onRemove}
+      >
+        Take out
+      </button>
+    </li>
+  );
+}
+
+function worth({ summary }: TrayEntry): string | undefined {
+  if (summary.low === undefined || summary.high === undefined || !summary.currency) return undefined;
+  return `${money(summary.low, summary.currency)}\u2013${money(summary.high, summary.currency)}`;
+}
+
+const FIRST = 1840;
+const LAST = 2026;
+
+/** Its years on a short rule: every compartment has the same one. */
+function TimeRule({ entry, outside }: { entry: TrayEntry; outside: boolean }) {
+  const x = (year: number) => (100 * (Math.max(FIRST, year) - FIRST)) / (LAST - FIRST);
+  return (
+    <svg
+      width="100%"
+      height="9"
+      viewBox="0 0 100 9"
+      preserveAspectRatio="none"
+      aria-hidden="true"
+      className="mt-1"
+    >
+      <path
+        d="M0 6H100"
+        stroke="var(--color-edge)"
+        strokeWidth="1"
+        vectorEffect="non-scaling-stroke"
+        strokeDasharray={entry.summary.span ? undefined : "2 3"}
+      />
+      {[1860, 1900, 1940, 1980, 2020].map((y) => (
+        <path key={y} d={`M${x(y)} 6v3`} stroke="var(--color-edge)" vectorEffect="non-scaling-stroke" />
+      ))}
+      {entry.summary.span?.pieces.map((p) => (
+        <path
+          key={p.from}
+          d={`M${x(p.from)} 5.5H${x(p.to + 1)}`}
+          stroke={outside ? "var(--color-edge)" : "var(--color-blue)"}
+          strokeWidth="5"
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
+    </svg>
+  );
+}

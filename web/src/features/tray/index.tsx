@@ -1,0 +1,132 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { type KeyboardEvent, useDeferredValue, useEffect, useMemo, useRef, useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { api } from "../../api/client";
+import type { Book, TrayEntry } from "../../api/types";
+import { useKeys } from "../../keys";
+import { Key } from "../../ui/key";
+import { useToast } from "../../ui/toasts";
+import { Compartment } from "./compartment";
+import { matches } from "./search";
+import { SpansBelow } from "./spans-below";
+
+/** The collection, each knife in a compartment cut to its length. */
+export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const toast = useToast();
+  const tray = useQuery({ queryKey: ["tray"], queryFn: api.tray });
+  const [words, setWords] = useState("");
+  const search = useDeferredValue(words);
+  const box = useRef<HTMLInputElement>(null);
+  const grid = useRef<HTMLOListElement>(null);
+  useKeys({ "/": () => box.current?.focus() });
+  useEffect(() => {
+    document.title = "The tray \u2013 Snikra";
+  }, []);
+  const knives = useMemo(
+    () =>
+      [...(tray.data ?? [])].sort(
+        (a, b) => a.sketch.closedLengthMm - b.sketch.closedLengthMm || a.number - b.number,
+      ),
+    [tray.data],
+  );
+  const found = useMemo(
+    () => new Set(knives.filter((k) => matches(k, search)).map((k) => k.id)),
+    [knives, search],
+  );
+
+  const remove = async (k: TrayEntry) => {
+    try {
+      await api.remove(k.id);
+      await queries.invalidateQueries({ queryKey: ["tray"] });
+      toast(`${k.title ?? k.summary.title} taken out of the tray.`, async () => {
+        await api.restore(k.id);
+        queries.invalidateQueries({ queryKey: ["tray"] });
+      });
+    } catch (e) {
+      toast(`It is still in the tray. ${(e as Error).message}`);
+    }
+  };
+  const onKey = (event: KeyboardEvent, k: TrayEntry) => {
+    const links = [...(grid.current?.querySelectorAll<HTMLElement>("a[data-knife]") ?? [])];
+    const at = links.indexOf(event.target as HTMLElement);
+    const steps: Record<string, number> = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: 4, ArrowUp: -4 };
+    const step = steps[event.key];
+    if (event.key === "Delete") remove(k);
+    else if (step && at >= 0) links[Math.max(0, Math.min(links.length - 1, at + step))]?.focus();
+    else return;
+    event.preventDefault();
+  };
+
+  return (
+    <main className="mx-4 lg:mx-6">
+      <h1 className="sr-only">The tray</h1>
+      <div className="mt-2 flex flex-wrap items-baseline gap-x-3">
+        <Key>/</Key>
+        <input
+          ref={box}
+          type="search"
+          aria-label="Search the tray"
+          placeholder="any words: jack, bone, before 1930"
+          value={words}
+          onChange={(e) => setWords(e.target.value)}
+          onKeyDown={(e) => {
+            if (e.key === "Escape") setWords("");
+            if (e.key === "Enter" && found.size > 0) navigate(`/bench/${[...found][0]}`);
+          }}
+          className="min-w-0 flex-1 border-b border-ink bg-transparent py-1 font-serif text-[1.5rem]/[1.875rem] placeholder:text-ink3 placeholder:italic"
+        />
+        <p className="voice text-ink2" role="status">
+          {search
+            ? `${found.size} of ${knives.length}`
+            : `${knives.length} ${knives.length === 1 ? "knife" : "knives"}`}
+          , shortest first, at half life size
+        </p>
+      </div>
+      {tray.isError && (
+        <p role="alert" className="mt-4 text-lead">
+          The tray could not be opened. {tray.error.message}{" "}
+          <button type="button" className="underline" onClick={() => tray.refetch()}>
+            Try again
+          </button>
+        </p>
+      )}
+      {tray.isPending && <p className="voice mt-4 text-ink3">Opening the tray.</p>}
+      {tray.isSuccess && knives.length === 0 && <EmptyTray onNew={onNew} />}
+      {knives.length > 0 && (
+        <>
+          <ol ref={grid} className="mt-2 flex flex-wrap border-t border-l border-ink">
+            {knives.map((k) => (
+              <Compartment
+                key={k.id}
+                entry={k}
+                book={book}
+                outside={!found.has(k.id)}
+                onKey={(e) => onKey(e, k)}
+                onRemove={() => remove(k)}
+              />
+            ))}
+          </ol>
+          {found.size === 0 && <p className="voice mt-2 text-ink2">Nothing in the tray answers to that.</p>}
+          <SpansBelow knives={knives} found={found} />
+        </>
+      )}
+    </main>
+  );
+}
+
+function EmptyTray({ onNew }: { onNew: () => void }) {
+  return (
+    <div className="mt-6">
+      <p className="font-serif text-[1.25rem]">The tray is empty.</p>
+      <p className="voice mt-1 text-ink2">Lay a knife on the bench and it is filed here.</p>
+      <button type="button" className="press mt-3" onClick={onNew}>
+        New knife
+      </button>{" "}
+      <Link to="/bench" className="sr-only">
+        To the bench
+      </Link>
+    </div>
+  );
+}

@@ -1,0 +1,60 @@
+import type { TrayEntry } from "../../api/types";
+
+const FIRST = 1840;
+const ROW = 8;
+
+/** All spans under one another on one axis. */
+export function SpansBelow({ knives, found }: { knives: TrayEntry[]; found: Set<string> }) {
+  const dated = knives
+    .filter((k) => k.summary.span)
+    .sort((a, b) => (a.summary.span?.pieces[0]?.from ?? 0) - (b.summary.span?.pieces[0]?.from ?? 0));
+  const last = new Date().getFullYear();
+  const x = (year: number) => (100 * (Math.max(FIRST, year) - FIRST)) / (last - FIRST);
+  const high = dated.length * ROW + 6;
+  const open = knives.length - dated.length;
+  return (
+    <section aria-label="The spans" className="mt-3 mb-4 grid gap-x-6 md:grid-cols-[12rem_minmax(0,1fr)]">
+      <div>
+        <h2 className="text-[1.1875rem]/[1.375rem]">The spans</h2>
+        <p className="text-ink2">
+          {dated.length} dated{open > 0 ? `, ${open} still to do` : ""}.
+        </p>
+      </div>
+      <div>
+        <svg
+          width="100%"
+          height={high}
+          viewBox={`0 0 100 ${high}`}
+          preserveAspectRatio="none"
+          role="img"
+          aria-label={`${dated.length} spans from ${FIRST} to today`}
+        >
+          {dated.flatMap((k, i) =>
+            (k.summary.span?.pieces ?? []).map((p) => (
+              <path
+                key={k.id + p.from}
+                d={`M${x(p.from)} ${i * ROW + 5}H${x(p.to + 1)}`}
+                stroke={found.has(k.id) ? "var(--color-blue)" : "var(--color-edge)"}
+                strokeWidth={found.has(k.id) ? 3.5 : 1.6}
+                vectorEffect="non-scaling-stroke"
+              />
+            )),
+          )}
+          <path d={`M0 ${high - 0.5}H100`} stroke="currentColor" vectorEffect="non-scaling-stroke" />
+        </svg>
+        <div className="num relative h-5 text-[0.78125rem] text-ink2" aria-hidden="true">
+          {[1860, 1880, 1900, 1920, 1940, 1960, 1980, 2000].map((y, i) => (
+            <span
+              key={y}
+              className={`absolute -translate-x-1/2 ${i % 2 ? "" : "max-sm:hidden"}`}
+              style={{ left: `${x(y)}%` }}
+            >
+              {y}
+            </span>
+          ))}
+          <span className="absolute right-0">today</span>
+        </div>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,77 @@
+import type { Span } from "./api/types";
+import type { Units } from "./preferences";
+
+const MM_PER_INCH = 25.4;
+
+/** Whole inches and sixteenths in lowest terms, nearest to a length. */
+export function sixteenths(mm: number): { whole: number; over: number; under: number } {
+  const all = Math.round((mm / MM_PER_INCH) * 16);
+  let over = all % 16;
+  let under = 16;
+  while (over > 0 && over % 2 === 0) {
+    over /= 2;
+    under /= 2;
+  }
+  return { whole: Math.floor(all / 16), over, under };
+}
+
+/** A length in words, for what is read out or drawn. */
+export function lengthText(mm: number, units: Units): string {
+  if (units === "mm") return `${mm.toFixed(1)} mm`;
+  const { whole, over, under } = sixteenths(mm);
+  const fraction = over > 0 ? `${over}/${under}` : "";
+  return `${[whole > 0 || !fraction ? `${whole}` : "", fraction].filter(Boolean).join(" ")} in`;
+}
+
+/** A length set with a proper fraction. */
+export function LengthFigure({ mm, units }: { mm: number; units: Units }) {
+  if (units === "mm") return <span className="num">{mm.toFixed(1)} mm</span>;
+  const { whole, over, under } = sixteenths(mm);
+  return (
+    <span className="num whitespace-nowrap">
+      {whole > 0 || over === 0 ? whole : null}
+      {over > 0 && (
+        <>
+          {"\u2009"}
+          <span className="frac">{`${over}/${under}`}</span>
+        </>
+      )}
+      {"\u2009in"}
+    </span>
+  );
+}
+
+export const percent = (p: number) => Math.round(100 * p);
+
+/** Years of a span, pieces and all. */
+export function years(span: Span): string {
+  return span.pieces.map((p) => (p.from === p.to ? `${p.from}` : `${p.from}\u2013${p.to}`)).join(", ");
+}
+
+/** First to last year, for tight places; a broken span says so elsewhere. */
+export function yearsWhole(span: Span): string {
+  const from = span.pieces[0]?.from;
+  const to = span.pieces.at(-1)?.to;
+  return from === to ? `${from}` : `${from}\u2013${to}`;
+}
+
+/** Money as the reader's locale writes it, without pence where there are none. */
+export function money(amount: number, currency: string): string {
+  try {
+    return new Intl.NumberFormat(undefined, {
+      style: "currency",
+      currency,
+      minimumFractionDigits: Number.isInteger(amount) ? 0 : 2,
+    }).format(amount);
+  } catch {
+    return `${amount} ${currency}`;
+  }
+}
+
+export const sentence = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
+
+/** A length as typed, with the unit of the switch where none was written. */
+export function withUnit(typed: string, units: Units): string {
+  const text = typed.trim();
+  return /^[\d\s.,/\-½¼¾⅛⅜⅝⅞]+$/.test(text) ? `${text} ${units}` : text;
+}

@@ -1,0 +1,30 @@
+import { useEffect, useRef } from "react";
+import { usePreferences } from "./preferences";
+
+const typing = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || ["INPUT", "TEXTAREA", "SELECT"].includes(target.tagName));
+
+/**
+ * Single-key commands. They pause while text is entered or a dialog is open, and can be turned off.
+ * Names are the key itself, or `mod+key` for commands with Ctrl or Command, which always work.
+ */
+export function useKeys(commands: Record<string, () => void>): void {
+  const { singleKeys } = usePreferences();
+  const latest = useRef(commands);
+  latest.current = commands;
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.defaultPrevented || event.altKey) return;
+      const mod = event.ctrlKey || event.metaKey;
+      const name = mod ? `mod+${event.shiftKey ? "shift+" : ""}${event.key.toLowerCase()}` : event.key;
+      const command = latest.current[name] ?? latest.current[name.toLowerCase()];
+      const quiet = !mod && (!singleKeys || typing(event.target) || document.querySelector("[role=dialog]"));
+      if (!command || quiet) return;
+      event.preventDefault();
+      command();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [singleKeys]);
+}

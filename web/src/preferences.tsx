@@ -1,0 +1,55 @@
+import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from "react";
+
+export type Units = "in" | "mm";
+export type Reading = "normal" | "large" | "larger";
+
+interface Preferences {
+  units: Units;
+  setUnits: (units: Units) => void;
+  reading: Reading;
+  setReading: (reading: Reading) => void;
+  singleKeys: boolean;
+  setSingleKeys: (on: boolean) => void;
+}
+
+const Context = createContext<Preferences | null>(null);
+
+/** A setting that stays with this browser. */
+function useKept<T extends string>(name: string, initial: T): [T, (value: T) => void] {
+  const key = `snikra.${name}`;
+  const [value, setValue] = useState<T>(() => (localStorage.getItem(key) as T | null) ?? initial);
+  return [
+    value,
+    (next: T) => {
+      localStorage.setItem(key, next);
+      setValue(next);
+    },
+  ];
+}
+
+export function PreferencesProvider({ children }: { children: ReactNode }) {
+  const [units, setUnits] = useKept<Units>("units", "in");
+  const [reading, setReading] = useKept<Reading>("reading", "normal");
+  const [keys, setKeys] = useKept<"on" | "off">("keys", "on");
+  useEffect(() => {
+    document.documentElement.dataset.reading = reading;
+  }, [reading]);
+  const value = useMemo(
+    () => ({
+      units,
+      setUnits,
+      reading,
+      setReading,
+      singleKeys: keys === "on",
+      setSingleKeys: (on: boolean) => setKeys(on ? "on" : "off"),
+    }),
+    [units, setUnits, reading, setReading, keys, setKeys],
+  );
+  return <Context value={value}>{children}</Context>;
+}
+
+export function usePreferences(): Preferences {
+  const preferences = useContext(Context);
+  if (!preferences) throw new Error("usePreferences stands outside its provider");
+  return preferences;
+}

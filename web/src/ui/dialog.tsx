@@ -1,0 +1,33 @@
+import { Dialog as Radix } from "radix-ui";
+import type { ReactNode } from "react";
+
+/** A sheet laid over the page. */
+export function Dialog({
+  open,
+  onClose,
+  title,
+  children,
+}: {
+  open: boolean;
+  onClose: () => void;
+  title: string;
+  children: ReactNode;
+}) {
+  return (
+    <Radix.Root open={open} onOpenChange={(now) => !now && onClose()}>
+      <Radix.Portal>
+        <Radix.Overlay className="fixed inset-0 z-20 bg-ink/40" />
+        <Radix.Content
+          aria-describedby={undefined}
+          className="fixed top-1/2 left-1/2 z-30 max-h-[90vh] w-[min(44rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto border border-ink bg-paper p-6"
+        >
+          <div className="flex items-baseline justify-between gap-4 border-b border-ink pb-2">
+            <Radix.Title className="text-[1.1875rem]/[1.375rem]">{title}</Radix.Title>
+            <Radix.Close className="press">Close</Radix.Close>
+          </div>
+          {children}
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
+  );
+}

@@ -1,0 +1,47 @@
+import { Toast } from "radix-ui";
+import { createContext, type ReactNode, useCallback, useContext, useState } from "react";
+
+interface Note {
+  id: number;
+  text: string;
+  undo?: () => void;
+}
+
+const Context = createContext<(text: string, undo?: () => void) => void>(() => {});
+
+/** Says what was done, with a way back where there is one. */
+export const useToast = () => useContext(Context);
+
+export function ToastProvider({ children }: { children: ReactNode }) {
+  const [notes, setNotes] = useState<Note[]>([]);
+  const say = useCallback((text: string, undo?: () => void) => {
+    setNotes((all) => [...all.slice(-2), { id: Date.now(), text, undo }]);
+  }, []);
+  return (
+    <Context value={say}>
+      <Toast.Provider duration={12000} swipeDirection="down">
+        {children}
+        {notes.map((n) => (
+          <Toast.Root
+            key={n.id}
+            onOpenChange={(open) => !open && setNotes((all) => all.filter((o) => o.id !== n.id))}
+            className="flex items-center gap-4 border border-ink bg-ink px-4 py-2 text-paper"
+          >
+            <Toast.Description>{n.text}</Toast.Description>
+            {n.undo && (
+              <Toast.Action asChild altText="Undo">
+                <button type="button" onClick={n.undo} className="underline underline-offset-2">
+                  Undo
+                </button>
+              </Toast.Action>
+            )}
+            <Toast.Close aria-label="Dismiss" className="text-paper/80">
+              Close
+            </Toast.Close>
+          </Toast.Root>
+        ))}
+        <Toast.Viewport className="fixed bottom-4 left-1/2 z-40 flex w-max max-w-[94vw] -translate-x-1/2 flex-col gap-2" />
+      </Toast.Provider>
+    </Context>
+  );
+}
