@@ -31,7 +31,7 @@ public final class PatternNamer {
   private static final double TOO_LONG_OR_SHORT = 0.03;
   private static final double MEASURING_ERROR_MM = 2;
   private static final double LENGTH_SCALE_MM = 3;
-  private static final double UNNAMED_BY_CHANCE = 0.1;
+  private static final double UNNAMED_BY_CHANCE = 0.25;
 
   private final PatternBook book;
 

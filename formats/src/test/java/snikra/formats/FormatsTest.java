@@ -1,0 +1,189 @@
+package snikra.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import snikra.core.examination.Examiner;
+import snikra.core.examination.Problem;
+import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.Specimen;
+
+class FormatsTest {
+  private static final Path DOCS = Path.of("..", "docs", "formats");
+  private static final ReferenceShelf SHELF = ShippedShelf.load();
+
+  @Test
+  void theExampleKnifeIsReadAndWrittenBackTheSame() throws Exception {
+    String example = Files.readString(DOCS.resolve("specimen.example.json"));
+    Specimen knife = SpecimenFormat.read(example, SHELF);
+
+    JsonNode written = Json.mapper().readTree(SpecimenFormat.write(knife));
+    Json.mapper()
+        .readTree(example)
+        .properties()
+        .forEach(e -> assertThat(written.get(e.getKey())).as(e.getKey()).isEqualTo(e.getValue()));
+    assertThat(SpecimenFormat.read(written, SHELF)).isEqualTo(knife);
+  }
+
+  @Test
+  void theExampleVerdictIsWhatTheExampleKnifeGives() throws Exception {
+    Specimen knife =
+        SpecimenFormat.read(Files.readString(DOCS.resolve("specimen.example.json")), SHELF);
+    JsonNode verdict = Json.mapper().valueToTree(new Examiner(SHELF, 2026).examine(knife));
+    JsonNode example =
+        Json.mapper().readTree(Files.readString(DOCS.resolve("verdict.example.json")));
+
+    assertThat(Schemas.check("verdict", verdict)).isEmpty();
+    assertThat(Schemas.check("verdict", example)).isEmpty();
+    for (String part : List.of("pattern", "mark", "dating", "grade", "findings", "progress")) {
+      assertThat(example.get(part).equals(FormatsTest::nearly, verdict.get(part)))
+          .as("the %s of docs/formats/verdict.example.json", part)
+          .isTrue();
+    }
+  }
+
+  @Test
+  void theVerdictOnAKnifeNobodyLookedAtFitsItsSchemaToo() {
+    JsonNode verdict =
+        Json.mapper().valueToTree(new Examiner(SHELF, 2026).examine(Specimen.unseen()));
+    assertThat(Schemas.check("verdict", verdict)).isEmpty();
+  }
+
+  @Test
+  void theExamplePackIsReadAndNamesItsMark() throws Exception {
+    PackFormat.Pack pack =
+        PackFormat.read("pack.example.yaml", Files.readString(DOCS.resolve("pack.example.yaml")));
+    Specimen knife =
+        SpecimenFormat.read(
+            """
+            {"marks": [{"blade": 1, "face": "mark", "state": "read", "technique": "struck",
+              "lines": ["SKEL_IBOR", "WATH*"]}], "number": "04_"}
+            """,
+            SHELF);
+    var verdict = new Examiner(SHELF, 2026).withMakers(pack.makers()).examine(knife);
+
+    assertThat(verdict.dating().makers().get(0).maker()).isEqualTo("skellibor");
+    assertThat(verdict.number().decoded().fields().get(1).values()).containsExactly("stag", "horn");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "{\"frame\": {\"value\": \"oval\", \"sureness\": \"sure\"}} | frame.value | oval",
+        "{\"frame\": {\"value\": \"canoe\", \"sureness\": \"maybe\"}} | frame.sureness | \"maybe\"",
+        "{\"frame\": {\"value\": \"canoe\", \"sureness\": \"cannot-tell\"}} | frame.value | canoe",
+        "{\"frame\": {\"sureness\": \"sure\"}} | frame.value | nothing",
+        "{\"closedLength\": \"-3 in\"} | closedLength | -3 in",
+        "{\"closedLength\": \"9000 mm\"} | closedLength | 9000 mm",
+        "{\"closedLength\": 89} | closedLength | 89",
+        "{\"blades\": [{}, {\"type\": \"sabre\"}]} | blades[1].type | sabre",
+        "{\"blades\": [{\"length\": \"long\"}]} | blades[0].length | long",
+        "{\"seen\": {\"colour\": {\"value\": \"red\", \"sureness\": \"sure\"}}} | seen.colour | colour",
+        "{\"seen\": {\"spacer\": {\"value\": \"red\", \"sureness\": \"sure\"}}} | seen.spacer.value | red",
+        "{\"condition\": {\"snap\": \"loud\"}} | condition.snap | loud",
+        "{\"condition\": {\"smell\": \"bad\"}} | condition.smell | smell",
+        "{\"story\": [{\"kind\": \"held\", \"source\": \"family\", \"date\": \"soon\"}]} | story[0].date | soon",
+        "{\"colour\": \"red\"} | colour | colour"
+      })
+  void whatCannotBeUsedIsNamedWithWhatWasGiven(String json, String field, String given) {
+    List<Problem> problems = problems(() -> SpecimenFormat.read(json, SHELF));
+
+    assertThat(problems).hasSize(1);
+    assertThat(problems.get(0).field()).isEqualTo(field);
+    assertThat(problems.get(0).given()).isEqualTo(given);
+    assertThat(problems.get(0).accepted()).isNotBlank();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"", "   ", "[]", "null", "42", "{", "{\"a\":1} {\"b\":2}"})
+  void whatIsNoObjectIsSaidToBeNone(String body) {
+    assertThat(problems(() -> SpecimenFormat.read(body, SHELF)).get(0).accepted()).contains("JSON");
+  }
+
+  @Test
+  void aMegabyteOfTextInAMarkIsRefusedWithoutBeingQuotedInFull() {
+    String line = "X".repeat(150_000);
+    List<Problem> problems =
+        problems(
+            () ->
+                SpecimenFormat.read(
+                    "{\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\",\"lines\":[\""
+                        + line
+                        + "\"]}]}",
+                    SHELF));
+
+    assertThat(problems.get(0).field()).isEqualTo("marks[0].lines[0]");
+    assertThat(problems.get(0).given()).hasSizeLessThan(120);
+  }
+
+  @Test
+  void allProblemsAreToldAtOnce() {
+    assertThat(
+            problems(
+                () ->
+                    SpecimenFormat.read(
+                        "{\"closedLength\":\"x\",\"frame\":{\"value\":\"y\",\"sureness\":\"sure\"},"
+                            + "\"condition\":{\"snap\":\"z\"}}",
+                        SHELF)))
+        .extracting(Problem::field)
+        .containsExactly("closedLength", "frame.value", "condition.snap");
+  }
+
+  @Test
+  void aBrokenPackIsToldByFileLineAndField() throws Exception {
+    String pack =
+        Files.readString(DOCS.resolve("pack.example.yaml"))
+            .replace("to: 1911", "to: 1811")
+            .replace("source: price-list-1904", "source: nowhere")
+            .replace("\"2\": {", "\"22\": {");
+    List<Problem> problems = problems(() -> PackFormat.read("mine.yaml", pack));
+
+    assertThat(problems).hasSize(3);
+    assertThat(problems.get(0).field()).matches("mine.yaml:\\d+: makers\\[0].marks\\[0].source");
+    int line = Integer.parseInt(problems.get(0).field().split(":", -1)[1]);
+    assertThat(pack.lines().toList().get(line - 1)).contains("nowhere");
+    assertThat(problems.get(1).given()).isEqualTo("1811");
+    assertThat(problems.get(2).given()).isEqualTo("22");
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "schema: 1\nid: [unclosed",
+        "a: &a [x, x]\nb: &b [*a, *a]\nc: &c [*b, *b]\nd: [*c, *c]",
+        "{{{{{{{{{{{{{{{{{{{{{{{{{{{{{{{{{{{{{{{{{{{{{{{{",
+        "schema: 1\nschema: 2"
+      })
+  void whatIsNoSoundYamlIsRefused(String yaml) {
+    assertThat(problems(() -> PackFormat.read("bad.yaml", yaml)).get(0).field())
+        .startsWith("bad.yaml:");
+  }
+
+  @Test
+  void aPackWithAFieldMissingSaysWhich() {
+    List<Problem> problems =
+        problems(() -> PackFormat.read("bare.yaml", "schema: 1\nid: bare\ntitle: Bare\n"));
+    assertThat(problems).extracting(Problem::given).containsOnly("nothing");
+    assertThat(problems).anySatisfy(p -> assertThat(p.field()).endsWith("makers"));
+  }
+
+  private static int nearly(JsonNode a, JsonNode b) {
+    boolean numbers = a.isNumber() && b.isNumber();
+    boolean same = numbers ? Math.abs(a.asDouble() - b.asDouble()) < 1e-6 : a.equals(b);
+    return same ? 0 : 1;
+  }
+
+  private static List<Problem> problems(
+      org.assertj.core.api.ThrowableAssert.ThrowingCallable read) {
+    return catchThrowableOfType(InvalidInput.class, read).problems();
+  }
+}

@@ -1,0 +1,95 @@
+package snikra.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import snikra.core.clue.Clue;
+import snikra.core.clue.Feature;
+import snikra.core.examination.Stations;
+import snikra.core.pattern.BladeType;
+import snikra.core.pattern.Frame;
+import snikra.core.pattern.Pattern;
+import snikra.core.reference.Maker;
+import snikra.core.reference.ReferenceShelf;
+
+class ShippedShelfTest {
+  private final ReferenceShelf shelf = ShippedShelf.load();
+
+  @Test
+  void holdsWhatTheFirstPathNeeds() {
+    assertThat(shelf.patterns().patterns()).hasSizeGreaterThanOrEqualTo(12);
+    assertThat(shelf.makers()).hasSizeGreaterThanOrEqualTo(4);
+    assertThat(shelf.makers().stream().mapToInt(m -> m.marks().size()).sum())
+        .isGreaterThanOrEqualTo(10);
+    assertThat(dated()).hasSizeGreaterThanOrEqualTo(20);
+    assertThat(shelf.condition().points()).hasSizeGreaterThanOrEqualTo(12);
+  }
+
+  @Test
+  void everyPatternNamesKnownFramesBladesAndRivals() {
+    Set<String> frames = ids(shelf.patterns().frames().stream().map(Frame::id).toList());
+    Set<String> blades = ids(shelf.patterns().blades().stream().map(BladeType::id).toList());
+    Set<String> patterns = ids(shelf.patterns().patterns().stream().map(Pattern::id).toList());
+    for (Pattern p : shelf.patterns().patterns()) {
+      assertThat(frames).as(p.id()).containsAll(p.frames().keySet());
+      assertThat(patterns).as(p.id()).containsAll(p.tellApart().keySet());
+      p.slots().forEach(s -> assertThat(blades).as(p.id()).containsAll(s.types().keySet()));
+      assertThat(p.closedLengthMm().typical())
+          .as(p.id())
+          .isBetween(p.closedLengthMm().min(), p.closedLengthMm().max());
+    }
+  }
+
+  @Test
+  void everyOutlineRunsFromOneEndToTheOther() {
+    for (Frame f : shelf.patterns().frames()) {
+      assertThat(f.profile().get(0).get(0)).as(f.id()).isZero();
+      assertThat(f.profile().get(f.profile().size() - 1).get(0)).as(f.id()).isEqualTo(1.0);
+      for (int i = 1; i < f.profile().size(); i++) {
+        assertThat(f.profile().get(i).get(0)).isGreaterThan(f.profile().get(i - 1).get(0));
+      }
+    }
+  }
+
+  @Test
+  void everyClueGivesItsReasonAndBelongsToAStation() {
+    for (Feature f : shelf.clues().features()) {
+      assertThat(Stations.ORDER).contains(f.station());
+      for (Clue c : f.clues()) {
+        assertThat(c.why()).as(f.id() + "." + c.id()).isNotBlank();
+        assertThat(c.lookFor()).as(f.id() + "." + c.id()).isNotBlank();
+      }
+    }
+  }
+
+  @Test
+  void aHardBoundRestsOnLawOrInventionAndIsNeverImitable() {
+    assertThat(dated())
+        .filteredOn(c -> c.notAfter() != null && c.imitable())
+        .allSatisfy(c -> assertThat(c.notAfter().firmness().toString()).isEqualTo("soft"));
+  }
+
+  @Test
+  void makersWorkInKnownRegionsAndMarkTheirYears() {
+    for (Maker m : shelf.makers()) {
+      assertThat(m.marks()).allSatisfy(v -> assertThat(v.to()).isGreaterThanOrEqualTo(v.from()));
+      assertThat(m.changes()).allSatisfy(c -> assertThat(c).isBetween(1700, 2026));
+    }
+  }
+
+  private List<Clue> dated() {
+    return shelf.clues().features().stream()
+        .flatMap(f -> f.clues().stream())
+        .filter(Clue::isDated)
+        .toList();
+  }
+
+  private static Set<String> ids(List<String> ids) {
+    Set<String> set = ids.stream().collect(Collectors.toSet());
+    assertThat(set).hasSameSizeAs(ids);
+    return set;
+  }
+}

@@ -1,0 +1,171 @@
+package snikra.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.autoconfigure.web.servlet.AutoConfigureMockMvc;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.http.MediaType;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.ResultActions;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+
+@SpringBootTest
+@AutoConfigureMockMvc
+class KnifeApiTest {
+  private static final Path DOCS = Path.of("..", "docs", "formats");
+  private static final String JACK = "{\"frame\":{\"value\":\"teardrop\",\"sureness\":\"sure\"}}";
+
+  @TempDir static Path data;
+  @Autowired private MockMvc web;
+  private final ObjectMapper json = new ObjectMapper();
+
+  @DynamicPropertySource
+  static void inATemporaryFolder(DynamicPropertyRegistry registry) {
+    registry.add("snikra.data", () -> data.toString());
+  }
+
+  @Test
+  void aKnifeIsKeptChangedTakenOutAndPutBack() throws Exception {
+    JsonNode made = body(send(post("/api/knives"), JACK).andExpect(status().isCreated()));
+    String knife = "/api/knives/" + made.get("id").asText();
+
+    send(put(knife), "{\"version\":0,\"specimen\":{\"title\":\"Mine\"}}")
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.version").value(1));
+    web.perform(get(knife)).andExpect(jsonPath("$.specimen.title").value("Mine"));
+    web.perform(delete(knife)).andExpect(status().isNoContent());
+    web.perform(get(knife)).andExpect(status().isNotFound());
+    web.perform(post(knife + "/restore")).andExpect(status().isOk());
+    web.perform(get(knife)).andExpect(jsonPath("$.specimen.title").value("Mine"));
+  }
+
+  @Test
+  void anOlderCopyDoesNotOverwriteANewerOne() throws Exception {
+    JsonNode made = body(send(post("/api/knives"), JACK));
+    String knife = "/api/knives/" + made.get("id").asText();
+    send(put(knife), "{\"version\":0,\"specimen\":{\"title\":\"First\"}}");
+
+    send(put(knife), "{\"version\":0,\"specimen\":{\"title\":\"Second\"}}")
+        .andExpect(status().isConflict())
+        .andExpect(jsonPath("$.current.version").value(1))
+        .andExpect(jsonPath("$.current.specimen.title").value("First"));
+    web.perform(get(knife)).andExpect(jsonPath("$.specimen.title").value("First"));
+  }
+
+  @Test
+  void whatCannotBeUsedIsRefusedByFieldAndNothingIsStored() throws Exception {
+    JsonNode made = body(send(post("/api/knives"), JACK));
+    String knife = "/api/knives/" + made.get("id").asText();
+
+    send(put(knife), "{\"version\":0,\"specimen\":{\"closedLength\":\"-3 in\"}}")
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("closedLength"))
+        .andExpect(jsonPath("$.problems[0].given").value("-3 in"))
+        .andExpect(jsonPath("$.problems[0].accepted").isNotEmpty());
+    send(put(knife), "{\"specimen\":{}}")
+        .andExpect(jsonPath("$.problems[0].field").value("version"));
+    web.perform(get(knife)).andExpect(jsonPath("$.version").value(0));
+  }
+
+  @Test
+  void aBrokenBodyIsABadRequest() throws Exception {
+    for (String broken : new String[] {"", "{", "[]", "null", "{\"specimen\":7}"}) {
+      send(post("/api/examine"), broken).andExpect(status().isBadRequest());
+    }
+    web.perform(post("/api/examine").contentType(MediaType.TEXT_PLAIN).content("{}"))
+        .andExpect(status().isUnsupportedMediaType());
+  }
+
+  @Test
+  void examiningKeepsNothingAndAgreesWithTheKeptKnife() throws Exception {
+    String specimen = Files.readString(DOCS.resolve("specimen.example.json"));
+    int before = body(web.perform(get("/api/knives"))).size();
+
+    JsonNode verdict = body(send(post("/api/examine"), "{\"specimen\":" + specimen + "}"));
+    assertThat(body(web.perform(get("/api/knives")))).hasSize(before);
+
+    JsonNode made = body(send(post("/api/knives"), specimen));
+    JsonNode entry = null;
+    for (JsonNode e : body(web.perform(get("/api/knives")))) {
+      entry = e.get("id").equals(made.get("id")) ? e : entry;
+    }
+    assertThat(entry.at("/summary/span")).isEqualTo(verdict.at("/dating/nineTenths"));
+    assertThat(entry.at("/summary/title")).isEqualTo(verdict.at("/pattern/title"));
+  }
+
+  @Test
+  void packsSentAlongTakeThePlaceOfTheShippedOnes() throws Exception {
+    String reading =
+        "{\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\",\"lines\":[\"VELDRAKE\"]}]}";
+    send(post("/api/examine"), "{\"specimen\":" + reading + "}")
+        .andExpect(jsonPath("$.mark.candidates[0].maker").value("veldrake"));
+    send(post("/api/examine"), "{\"packs\":[],\"specimen\":" + reading + "}")
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.mark.candidates").isEmpty());
+    send(post("/api/examine"), "{\"packs\":[{\"schema\":1}],\"specimen\":" + reading + "}")
+        .andExpect(status().isBadRequest());
+  }
+
+  @Test
+  void onlyThisMachinesOwnPagesAreAnswered() throws Exception {
+    web.perform(get("/api/knives").with(r -> named(r, "elsewhere.example")))
+        .andExpect(status().is(421));
+    send(post("/api/knives").header("Origin", "http://elsewhere.example"), JACK)
+        .andExpect(status().isForbidden());
+    send(post("/api/knives").header("Sec-Fetch-Site", "cross-site"), JACK)
+        .andExpect(status().isForbidden());
+    send(post("/api/examine"), "x".repeat(3_000_000)).andExpect(status().is(413));
+  }
+
+  @Test
+  void pagesMayLoadNothingFromElsewhere() throws Exception {
+    String policy =
+        web.perform(get("/tray"))
+            .andExpect(status().isOk())
+            .andExpect(header().string("X-Content-Type-Options", "nosniff"))
+            .andReturn()
+            .getResponse()
+            .getHeader("Content-Security-Policy");
+    assertThat(policy)
+        .startsWith("default-src 'none'")
+        .doesNotContain("unsafe")
+        .doesNotContain("http");
+  }
+
+  @Test
+  void theInterfaceIsDescribedAsItIsPublished() throws Exception {
+    JsonNode served = body(web.perform(get("/api/openapi.json")));
+    JsonNode published = json.readTree(Files.readString(DOCS.resolve("openapi.json")));
+    assertThat(served).isEqualTo(published);
+  }
+
+  private static org.springframework.mock.web.MockHttpServletRequest named(
+      org.springframework.mock.web.MockHttpServletRequest request, String host) {
+    request.setServerName(host);
+    return request;
+  }
+
+  private ResultActions send(MockHttpServletRequestBuilder request, String body) throws Exception {
+    return web.perform(request.contentType(MediaType.APPLICATION_JSON).content(body));
+  }
+
+  private JsonNode body(ResultActions answer) throws Exception {
+    return json.readTree(answer.andReturn().getResponse().getContentAsByteArray());
+  }
+}

@@ -1,0 +1,83 @@
+package snikra.server.knives;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.doThrow;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.times;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.transaction.PlatformTransactionManager;
+import snikra.core.examination.Examiner;
+import snikra.core.specimen.Specimen;
+import snikra.formats.ShippedShelf;
+import snikra.formats.SpecimenFormat;
+
+class KnifeServiceTest {
+  private static final Instant NOON = Instant.parse("2026-11-24T12:00:00Z");
+  private final KnifeRepository knives = mock(KnifeRepository.class);
+  private final PlatformTransactionManager transactions = mock(PlatformTransactionManager.class);
+  private final Examiner examiner = new Examiner(ShippedShelf.load(), 2026);
+  private final KnifeService service =
+      new KnifeService(knives, examiner, transactions, Clock.fixed(NOON, ZoneOffset.UTC));
+  private final KnifeEntity kept =
+      new KnifeEntity("k", 1, SpecimenFormat.write(Specimen.unseen()), NOON);
+
+  @BeforeEach
+  void oneKnifeIsKept() {
+    when(knives.findById("k")).thenReturn(Optional.of(kept));
+    when(knives.findByDeletedAtIsNullOrderByNumber()).thenReturn(List.of(kept));
+  }
+
+  @Test
+  void aLostRaceIsToldAsSuchWithWhatIsKept() {
+    doThrow(new OptimisticLockingFailureException("raced")).when(transactions).commit(any());
+
+    assertThatThrownBy(() -> service.change("k", 0, Specimen.unseen()))
+        .isInstanceOfSatisfying(
+            KnifeChangedMeanwhile.class, e -> assertThat(e.current().id()).isEqualTo("k"));
+  }
+
+  @Test
+  void aChangeToAnotherVersionIsNotMade() {
+    assertThatThrownBy(() -> service.change("k", 7, Specimen.unseen()))
+        .isInstanceOf(KnifeChangedMeanwhile.class)
+        .hasMessageContaining("version 7")
+        .hasMessageContaining("version 0");
+    verify(transactions).rollback(any());
+  }
+
+  @Test
+  void aDeletedKnifeIsOutOfReachUntilItIsPutBack() {
+    service.delete("k");
+
+    assertThatThrownBy(() -> service.get("k")).isInstanceOf(NoSuchKnife.class);
+    assertThatThrownBy(() -> service.delete("k")).isInstanceOf(NoSuchKnife.class);
+    assertThat(service.restore("k").id()).isEqualTo("k");
+    assertThat(service.get("k").updatedAt()).isEqualTo(NOON);
+  }
+
+  @Test
+  void anUnknownKnifeIsSaidToBeUnknown() {
+    assertThatThrownBy(() -> service.get("x")).hasMessageContaining("no knife x");
+  }
+
+  @Test
+  void theTrayIsJudgedOnceForEachVersion() {
+    List<TrayEntry> first = service.tray();
+    List<TrayEntry> second = service.tray();
+
+    assertThat(second.get(0)).isSameAs(first.get(0));
+    verify(knives, times(2)).findByDeletedAtIsNullOrderByNumber();
+  }
+}
