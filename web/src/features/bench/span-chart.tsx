@@ -32,7 +32,7 @@ export function SpanChart({ dating, onGo }: { dating: Dating; onGo: (station: st
             <Heading dating={dating} />
           </div>
         )}
-        <svg width={width} height={axis + 26} role="img" aria-label={described(dating)}>
+        <svg width={width} height={axis + 26} aria-label={described(dating)}>
           {ticks(from, to, 20).map((y) => (
             <path key={y} d={`M${x(y)} ${BASE}V${axis}`} stroke="var(--color-rule)" />
           ))}
@@ -244,9 +244,11 @@ function ClueRow({
     <g
       className="cursor-pointer"
       onClick={() => onGo(clue.station)}
-      onKeyDown={(e) => e.key === "Enter" && onGo(clue.station)}
+      onKeyDown={(e) => {
+        if (e.key === "Enter") onGo(clue.station);
+      }}
       role="button"
-      tabIndex={-1}
+      tabIndex={0}
       aria-label={text}
     >
       {clue.inConflict && (

@@ -102,7 +102,8 @@ export function useKnife(saved: SavedKnife): Knife {
   const change: Knife["change"] = (with_) => {
     const next = with_(latest.current);
     if (JSON.stringify(next) === JSON.stringify(latest.current)) return;
-    setPast((all) => [...all.slice(-199), latest.current]);
+    const before = latest.current;
+    setPast((all) => [...all.slice(-199), before]);
     setFuture([]);
     show(next);
   };
@@ -110,8 +111,9 @@ export function useKnife(saved: SavedKnife): Knife {
     const target = from.at(-1);
     if (!target) return undefined;
     return () => {
+      const now = latest.current;
       setFrom(from.slice(0, -1));
-      setOnto((all) => [...all, latest.current]);
+      setOnto((all) => [...all, now]);
       show(target);
     };
   };
@@ -131,7 +133,8 @@ export function useKnife(saved: SavedKnife): Knife {
       version.current = save.current.version;
       kept.current = JSON.stringify(save.current.specimen);
       if (side === "theirs") {
-        setPast((all) => [...all, latest.current]);
+        const mine = latest.current;
+        setPast((all) => [...all, mine]);
         latest.current = save.current.specimen;
         setSpecimen(save.current.specimen);
         forget(id);

@@ -5,6 +5,8 @@ import java.util.List;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.ConfigurableApplicationContext;
+import snikra.core.examination.Examiner;
+import snikra.core.specimen.Specimen;
 
 /** Starts Snikra. See {@link StartOptions} for the options. */
 @SpringBootApplication
@@ -20,6 +22,8 @@ public class SnikraApplication {
       String port = context.getEnvironment().getProperty("local.server.port");
       System.out.println("Snikra is ready at http://localhost:" + port);
       System.out.println("The knives are kept in " + options.data());
+      // The shelf is opened while the page is on its way to the browser.
+      context.getBean(Examiner.class).examine(Specimen.unseen());
     } catch (StartRefused e) {
       refuse(e.getMessage());
     } catch (RuntimeException e) {

@@ -1,0 +1,66 @@
+package snikra.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+
+/** The bench as a person uses it: by what stands on the screen. */
+record BenchPage(Page page) {
+
+  BenchPage go(String station) {
+    page.getByRole(AriaRole.NAVIGATION, named("Examination, in working order"))
+        .getByRole(AriaRole.BUTTON)
+        .filter(new Locator.FilterOptions().setHasText(station))
+        .click();
+    assertThat(page.locator("#station-name")).hasText(station);
+    return this;
+  }
+
+  private static Page.GetByRoleOptions named(String name) {
+    return new Page.GetByRoleOptions().setName(name);
+  }
+
+  BenchPage choose(String label, String answer) {
+    field(label).selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(answer));
+    return this;
+  }
+
+  Locator field(String label) {
+    return page.locator("#station")
+        .getByLabel(label, new Locator.GetByLabelOptions().setExact(true));
+  }
+
+  BenchPage write(String label, String text) {
+    field(label).fill(text);
+    field(label).press("Enter");
+    return this;
+  }
+
+  BenchPage press(String button) {
+    page.locator("#station")
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(button).setExact(true))
+        .click();
+    return this;
+  }
+
+  /** Waits until the server has everything. */
+  BenchPage saved() {
+    page.waitForTimeout(400);
+    assertThat(page.getByTestId("save-state")).hasText("Saved");
+    return this;
+  }
+
+  Locator opinion() {
+    return page.getByTestId("opinion");
+  }
+
+  Locator span() {
+    return page.getByTestId("span");
+  }
+
+  Locator title() {
+    return page.getByTestId("pattern-title");
+  }
+}

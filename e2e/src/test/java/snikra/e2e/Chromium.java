@@ -1,0 +1,72 @@
+package snikra.e2e;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.ConsoleMessage;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ReducedMotion;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/** Debian's Chromium, driven by Playwright; everything a page complains of is kept. */
+final class Chromium implements AutoCloseable {
+  private final Playwright playwright =
+      Playwright.create(
+          new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+  private final Browser browser =
+      playwright
+          .chromium()
+          .launch(
+              new BrowserType.LaunchOptions()
+                  .setExecutablePath(Path.of("/usr/bin/chromium"))
+                  .setArgs(
+                      List.of(
+                          "--no-sandbox",
+                          "--disable-gpu",
+                          "--disable-quic",
+                          "--disable-background-networking",
+                          "--disable-component-update",
+                          "--disable-sync")));
+
+  final List<String> complaints = new ArrayList<>();
+
+  /** A page in a browser of its own, with nothing remembered. */
+  Page page(int width, int height) {
+    return page(context(width, height));
+  }
+
+  BrowserContext context(int width, int height) {
+    return browser.newContext(
+        new Browser.NewContextOptions()
+            .setViewportSize(width, height)
+            .setLocale("en-GB")
+            .setReducedMotion(ReducedMotion.REDUCE));
+  }
+
+  Page page(BrowserContext context) {
+    Page page = context.newPage();
+    page.onConsoleMessage(this::heard);
+    page.onPageError(complaints::add);
+    page.onDialog(
+        dialog -> {
+          complaints.add("a script opened a dialog: " + dialog.message());
+          dialog.dismiss();
+        });
+    return page;
+  }
+
+  private void heard(ConsoleMessage message) {
+    if (message.type().equals("error")) {
+      complaints.add(message.text());
+    }
+  }
+
+  @Override
+  public void close() {
+    playwright.close();
+  }
+}

@@ -1,0 +1,212 @@
+package snikra.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** One unknown knife, from the bench to the tray and back after a restart. */
+class FirstPathIT {
+  @TempDir Path data;
+  private final Chromium chromium = new Chromium();
+
+  @AfterEach
+  void noComplaints() {
+    chromium.close();
+    assertThat(chromium.complaints).isEmpty();
+  }
+
+  @Test
+  void withTheMouse() {
+    String address;
+    try (App app = App.start(data)) {
+      Page page = chromium.page(1280, 800);
+      page.navigate(app.url("/"));
+      assertThat(page.getByText("The tray is empty.")).isVisible();
+      page.getByRole(AriaRole.MAIN).getByRole(AriaRole.BUTTON).first().click();
+      BenchPage bench = new BenchPage(page);
+
+      bench
+          .press("Serpentine")
+          .write("Closed length", "3 7/8")
+          .choose("Bolsters", "bolsters at both ends");
+      bench.go("Blades").press("Add the main blade");
+      bench.choose("Main blade: kind", "Clip blade").choose("Main blade: presses", "one spring");
+      bench.press("Add a blade or tool");
+      bench.choose("Blade 2: kind", "Sheepfoot").choose("Blade 2: end", "B, the other end");
+      bench.press("Add a blade or tool");
+      bench.choose("Blade 3: kind", "Spey").choose("Blade 3: end", "B, the other end");
+      assertThat(bench.title()).hasText("Large stockman");
+
+      bench.go("Marks");
+      bench.field("Line 1 of the mark").pressSequentially("QUILL.ER");
+      bench.field("Line 2 of the mark").pressSequentially("& DA.");
+      bench.field("Line 3 of the mark").pressSequentially("SC.RHO?LT");
+      assertThat(page.getByTestId("readings")).containsText("Quillfer & Dax");
+      assertThat(page.getByTestId("readings")).containsText("Quillfer & Dal");
+      assertThat(bench.span()).containsText(Pattern.compile("18(88|89)"));
+      bench.field("Line 2 of the mark").press("Backspace");
+      bench.field("Line 2 of the mark").pressSequentially("L");
+      assertThat(bench.opinion()).containsText("Quillfer & Dal");
+
+      bench
+          .go("Handle")
+          .choose("Handle material", "Acetal, moulded as jigged bone, stag or saw-cut");
+      assertThat(bench.opinion()).containsText("handle replaced");
+      assertThat(page.getByTestId("findings")).containsText("years apart");
+
+      bench.go("Condition").choose("Blade wear", "About a tenth gone");
+      assertThat(page.getByTestId("grade")).containsText("Very good");
+
+      bench.go("Story").press("Add an event");
+      bench.write("When", "193X").write("From where", "A market").write("Price paid", "£45");
+
+      bench.go("Value");
+      for (int i = 1; i <= 3; i++) {
+        bench.press("Add a sale");
+        Locator sale =
+            page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Sale " + i));
+        sale.getByLabel("Price").fill("" + (40 + 10 * i));
+        sale.getByLabel("Price").press("Enter");
+        assertThat(page.getByTestId("value-summary"))
+            .containsText(i < 3 ? "Too thin: " + i : "3 sales");
+      }
+      assertThat(page.getByTestId("value")).containsText("£");
+      page.getByLabel("Your name for it").fill("From the market");
+      page.getByLabel("Your name for it").press("Enter");
+      bench.saved();
+      address = page.url().replaceFirst("^http://[^/]+", "");
+    }
+    afterARestart(address);
+  }
+
+  private void afterARestart(String address) {
+    try (App app = App.start(data)) {
+      Page page = chromium.page(1280, 800);
+      page.navigate(app.url("/tray"));
+      page.getByLabel("Search the tray").fill("stockman market before 1935");
+      assertThat(page.getByRole(AriaRole.STATUS).first()).containsText("1 of 1");
+      page.locator("a[data-knife]").click();
+      BenchPage bench = new BenchPage(page);
+      assertThat(bench.title()).hasText("Large stockman");
+      assertThat(page.getByLabel("Your name for it")).hasValue("From the market");
+      bench.go("Marks");
+      assertThat(bench.field("Line 1 of the mark")).hasValue("QUILL\u00b7ER");
+      bench.go("Story");
+      assertThat(bench.field("When")).hasValue("193X");
+      assertThat(bench.field("Price paid")).hasValue("45 GBP");
+      assertThat(page.url()).contains(address.replaceFirst("[?].*$", ""));
+    }
+  }
+
+  @Test
+  void withTheKeyboardAlone() {
+    try (App app = App.start(data)) {
+      Page page = chromium.page(1280, 800);
+      page.navigate(app.url("/tray"));
+      assertThat(page.getByText("The tray is empty.")).isVisible();
+      page.keyboard().press("n");
+      BenchPage bench = new BenchPage(page);
+      assertThat(page.locator("#station-name")).hasText("Pattern");
+
+      page.keyboard().press("1");
+      tabTo(page, "Teardrop");
+      page.keyboard().press("Space");
+      tabTo(page, "Closed length");
+      page.keyboard().type("92 mm");
+      tabTo(page, "Bolsters");
+      page.keyboard().type("bolsters at");
+      leave(page);
+
+      page.keyboard().press("2");
+      tabTo(page, "Add the main blade");
+      page.keyboard().press("Enter");
+      tabTo(page, "Main blade: kind");
+      page.keyboard().type("Spear");
+      tabTo(page, "Add a blade or tool");
+      page.keyboard().press("Enter");
+      tabTo(page, "Blade 2: kind");
+      page.keyboard().type("Pen");
+      tabTo(page, "Blade 2: end");
+      page.keyboard().type("A");
+      leave(page);
+      assertThat(bench.title()).hasText("Teardrop jack");
+
+      page.keyboard().press("3");
+      tabTo(page, "Line 1 of the mark");
+      page.keyboard().type("VELDR.KE");
+      page.keyboard().press("Enter");
+      page.keyboard().type("TARNMO?OR FA*");
+      assertThat(bench.opinion()).containsText("Veldrake Knife Works");
+      leave(page);
+
+      page.keyboard().press("4");
+      tabTo(page, "Number as struck");
+      page.keyboard().type("61/43");
+      page.keyboard().press("Enter");
+      assertThat(page.getByTestId("number")).containsText("stag");
+      leave(page);
+      page.keyboard().press("8");
+      tabTo(page, "Blade wear");
+      page.keyboard().type("Worn");
+      leave(page);
+      assertThat(page.getByTestId("grade")).containsText("Poor");
+
+      page.keyboard().press("Control+z");
+      assertThat(page.getByTestId("grade")).containsText("Not yet");
+      page.keyboard().press("Control+Shift+Z");
+      assertThat(page.getByTestId("grade")).containsText("Poor");
+      page.keyboard().press("u");
+      assertThat(page.locator("main")).containsText("92.0");
+      bench.saved();
+
+      page.keyboard().press("?");
+      assertThat(page.getByRole(AriaRole.DIALOG)).containsText("a stretch of unknown length");
+      page.keyboard().press("Escape");
+      page.keyboard().press("t");
+      page.keyboard().press("/");
+      page.keyboard().type("teardrop");
+      page.keyboard().press("Enter");
+      assertThat(bench.title()).hasText("Teardrop jack");
+      deletedAndPutBack(page);
+    }
+  }
+
+  private static void deletedAndPutBack(Page page) {
+    page.keyboard().press("t");
+    Locator knife = page.locator("a[data-knife]");
+    assertThat(knife).hasCount(1);
+    knife.focus();
+    page.keyboard().press("Delete");
+    assertThat(page.getByText("The tray is empty.")).isVisible();
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo")).press("Enter");
+    assertThat(knife).hasCount(1);
+  }
+
+  // Tab until the control with this name has the focus.
+  private static void tabTo(Page page, String name) {
+    for (int i = 0; i < 80; i++) {
+      Object label =
+          page.evaluate(
+              "() => { const e = document.activeElement; return e?.getAttribute('aria-label')"
+                  + " ?? e?.labels?.[0]?.textContent ?? e?.textContent ?? '' }");
+      if (name.equals(String.valueOf(label).strip())) {
+        return;
+      }
+      page.keyboard().press("Tab");
+    }
+    throw new AssertionError("Tab never reaches " + name);
+  }
+
+  // Single keys wait while text is entered: step out of the field first.
+  private static void leave(Page page) {
+    page.evaluate("() => document.activeElement?.blur()");
+  }
+}

@@ -1,0 +1,181 @@
+package snikra.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.AriaRole;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Path;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class NothingIsLostIT {
+  private static final int KILLS = 20;
+  private static final HttpClient HTTP = HttpClient.newHttpClient();
+
+  @TempDir Path data;
+
+  @Test
+  void whatWasAcknowledgedSurvivesBeingKilledTwentyTimes() throws Exception {
+    String id = null;
+    for (int i = 0; i < KILLS; i++) {
+      App app = App.start(data);
+      if (id == null) {
+        id = idOf(send(app, "POST", "/api/knives", "{\"title\":\"kept 0\"}"));
+      } else {
+        String kept = send(app, "GET", "/api/knives/" + id, null);
+        assertThat(kept).contains("\"title\":\"kept " + i + "\"").contains("\"version\":" + i);
+      }
+      String changed = "{\"version\":" + i + ",\"specimen\":{\"title\":\"kept " + (i + 1) + "\"}}";
+      assertThat(send(app, "PUT", "/api/knives/" + id, changed)).contains("kept " + (i + 1));
+      app.kill();
+    }
+    try (App app = App.start(data)) {
+      assertThat(send(app, "GET", "/api/knives/" + id, null)).contains("kept " + KILLS);
+    }
+  }
+
+  @Test
+  void closingTheTabRightAfterTypingLosesNothing() {
+    try (App app = App.start(data);
+        Chromium chromium = new Chromium()) {
+      BrowserContext browser = chromium.context(1280, 800);
+      Page page = chromium.page(browser);
+      String address = laidOut(app, page);
+      page.getByLabel("Your name for it").fill("Typed and gone");
+      page.getByLabel("Your name for it").press("Enter");
+      page.close();
+
+      Page again = chromium.page(browser);
+      again.navigate(address);
+      assertThat(again.getByLabel("Your name for it")).hasValue("Typed and gone");
+      new BenchPage(again).saved();
+    }
+  }
+
+  @Test
+  void aFailedSaveIsShownKeptAndTriedAgain() {
+    try (App app = App.start(data);
+        Chromium chromium = new Chromium()) {
+      Page page = chromium.page(1280, 800);
+      laidOut(app, page);
+      page.route("**/api/knives/*", Route::abort);
+      new BenchPage(page).press("Canoe");
+      assertThat(page.getByTestId("save-state")).containsText("Not saved");
+      page.unroute("**/api/knives/*");
+      page.getByText("Try again").click();
+      new BenchPage(page).saved();
+      page.reload();
+      assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Canoe").setExact(true)))
+          .hasAttribute("aria-pressed", "true");
+    }
+  }
+
+  @Test
+  void anEntryThatCannotBeUsedIsToldBesideItAndTheLastStateStaysSaved() throws Exception {
+    try (App app = App.start(data);
+        Chromium chromium = new Chromium()) {
+      Page page = chromium.page(1280, 800);
+      laidOut(app, page);
+      BenchPage bench = new BenchPage(page).write("Closed length", "3 1/2").saved();
+      bench.write("Closed length", "-3 in");
+      assertThat(page.locator("#station")).containsText("-3 in: must be a length");
+      assertThat(page.getByTestId("save-state")).containsText("Not saved");
+      assertThat(bench.field("Closed length")).hasAttribute("aria-invalid", "true");
+      assertThat(send(app, "GET", "/api/knives", null)).contains("88.9");
+      bench.write("Closed length", "3 5/8").saved();
+    }
+  }
+
+  @Test
+  void twoTabsDoNotOverwriteEachOtherSilently() {
+    try (App app = App.start(data);
+        Chromium chromium = new Chromium()) {
+      Page one = chromium.page(1280, 800);
+      String address = laidOut(app, one);
+      Page two = chromium.page(1280, 800);
+      two.navigate(address);
+      assertThat(two.locator("#station-name")).isVisible();
+      new BenchPage(one).press("Canoe");
+      new BenchPage(one).saved();
+
+      new BenchPage(two).press("Teardrop");
+      assertThat(two.getByRole(AriaRole.DIALOG)).containsText("changed in another tab");
+      two.getByText("Take the other").click();
+      assertThat(two.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Canoe").setExact(true)))
+          .hasAttribute("aria-pressed", "true");
+    }
+  }
+
+  @Test
+  void scriptsInTextsAreTextsAndNothingElse() throws Exception {
+    try (App app = App.start(data);
+        Chromium chromium = new Chromium()) {
+      String bad = "<img src=x onerror=alert(1)><script>alert(2)</script>";
+      String text = "\"" + bad + "\"";
+      String knife =
+          "{\"title\":"
+              + text
+              + ",\"note\":"
+              + text
+              + ",\"number\":\"<b>\",\"marks\":[{\"blade\":1,"
+              + "\"face\":\"mark\",\"state\":\"read\",\"lines\":[\"<script>alert(3)</script>\"]}],"
+              + "\"story\":[{\"kind\":\"held\",\"source\":\"family\",\"holder\":"
+              + text
+              + ",\"place\":"
+              + text
+              + ",\"note\":"
+              + text
+              + "}],"
+              + "\"comparables\":[{\"described\":"
+              + text
+              + ",\"price\":5,\"currency\":\"GBP\"}]}";
+      String id = idOf(send(app, "POST", "/api/knives", knife));
+      Page page = chromium.page(1280, 800);
+      page.navigate(app.url("/tray"));
+      assertThat(page.getByText(bad)).isVisible();
+      page.navigate(app.url("/bench/" + id));
+      for (String station : new String[] {"Marks", "Number", "Story", "Value"}) {
+        new BenchPage(page).go(station);
+      }
+      assertThat(page.getByLabel("Your name for it")).hasValue(bad);
+      assertThat(chromium.complaints).isEmpty();
+    }
+  }
+
+  private static String laidOut(App app, Page page) {
+    page.navigate(app.url("/tray"));
+    page.getByRole(AriaRole.BANNER).getByText("New knife").click();
+    assertThat(page.locator("#station-name")).isVisible();
+    return page.url();
+  }
+
+  private static String send(App app, String method, String path, String body) throws Exception {
+    HttpRequest.BodyPublisher publisher =
+        body == null
+            ? HttpRequest.BodyPublishers.noBody()
+            : HttpRequest.BodyPublishers.ofString(body);
+    HttpRequest request =
+        HttpRequest.newBuilder(URI.create(app.url(path)))
+            .header("Content-Type", "application/json")
+            .method(method, publisher)
+            .build();
+    HttpResponse<String> answer = HTTP.send(request, HttpResponse.BodyHandlers.ofString());
+    assertThat(answer.statusCode()).as(answer.body()).isLessThan(300);
+    return answer.body();
+  }
+
+  private static String idOf(String knife) {
+    Matcher id = Pattern.compile("\"id\":\"([^\"]+)\"").matcher(knife);
+    assertThat(id.find()).isTrue();
+    return id.group(1);
+  }
+}

@@ -1,0 +1,61 @@
+package snikra.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Takes the pictures of docs/screenshots anew, from the sample tin. */
+@EnabledIfSystemProperty(named = "snikra.screenshots", matches = ".+")
+class ScreenshotsIT {
+  private static final Path FOLDER = Path.of(System.getProperty("snikra.screenshots", "target"));
+  @TempDir Path data;
+
+  @Test
+  void everyMainView() {
+    try (App app = App.start(data, "--demo");
+        Chromium chromium = new Chromium()) {
+      Page page = chromium.page(1280, 800);
+      tray(app, page);
+      shoot(page, "tray");
+      bench(app, page, "Four letters short", "Marks");
+      shoot(page, "bench-marks");
+      bench(app, page, "Three blades, not a stockman", "Pattern");
+      shoot(page, "bench-pattern");
+      bench(app, page, "Old look, late part", "Frame");
+      page.setViewportSize(1280, 1000);
+      shoot(page, "bench-late-part");
+      page.setViewportSize(1280, 800);
+      bench(app, page, "The number says stag", "Number");
+      shoot(page, "bench-number");
+      bench(app, page, "The keeper's plain jack", "Value");
+      shoot(page, "bench-value");
+      Page phone = chromium.page(390, 844);
+      bench(app, phone, "Four letters short", "Marks");
+      shoot(phone, "bench-phone");
+    }
+  }
+
+  private static void tray(App app, Page page) {
+    page.navigate(app.url("/tray"));
+    assertThat(page.locator("a[data-knife]")).hasCount(8);
+  }
+
+  private static void bench(App app, Page page, String knife, String station) {
+    tray(app, page);
+    page.locator("a[data-knife]").filter(new Locator.FilterOptions().setHasText(knife)).click();
+    new BenchPage(page).go(station);
+    assertThat(page.getByTestId("opinion")).isVisible();
+  }
+
+  private static void shoot(Page page, String name) {
+    page.evaluate("() => document.fonts.ready");
+    page.mouse().move(0, 0);
+    page.waitForTimeout(300);
+    page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
+  }
+}

@@ -1,0 +1,45 @@
+import { describe, expect, it } from "vitest";
+import { readMoney } from "./features/bench/stations/money-entry";
+import { lengthText, withUnit, years, yearsWhole } from "./format";
+
+describe("lengths", () => {
+  it("are told to the nearest sixteenth in lowest terms", () => {
+    expect(lengthText(98.425, "in")).toBe("3 7/8 in");
+    expect(lengthText(25.4, "in")).toBe("1 in");
+    expect(lengthText(12.7, "in")).toBe("1/2 in");
+    expect(lengthText(101.4, "in")).toBe("4 in");
+    expect(lengthText(84.1375, "mm")).toBe("84.1 mm");
+  });
+
+  it("take the unit of the switch only where none was written", () => {
+    expect(withUnit("3 7/8", "in")).toBe("3 7/8 in");
+    expect(withUnit("98,4", "mm")).toBe("98,4 mm");
+    expect(withUnit("98.4 mm", "in")).toBe("98.4 mm");
+    expect(withUnit('3 7/8"', "mm")).toBe('3 7/8"');
+    expect(withUnit("", "mm")).toBe("");
+  });
+});
+
+describe("spans", () => {
+  const span = {
+    share: 0.9,
+    pieces: [
+      { from: 1889, to: 1903 },
+      { from: 1914, to: 1914 },
+    ],
+  };
+  it("are told piece by piece, or from first to last", () => {
+    expect(years(span)).toBe("1889\u20131903, 1914");
+    expect(yearsWhole(span)).toBe("1889\u20131914");
+  });
+});
+
+describe("money", () => {
+  it("is read as people write it", () => {
+    expect(readMoney("£45")).toEqual({ amount: 45, currency: "GBP" });
+    expect(readMoney("1,200.50 usd")).toEqual({ amount: 1200.5, currency: "USD" });
+    expect(readMoney("1.200,50 EUR")).toEqual({ amount: 1200.5, currency: "EUR" });
+    expect(readMoney("12,5")).toEqual({ amount: 12.5, currency: undefined });
+    expect(readMoney("none")).toEqual({});
+  });
+});
