@@ -74,7 +74,9 @@ class NothingIsLostIT {
       page.getByText("Try again").click();
       new BenchPage(page).saved();
       page.reload();
-      assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Canoe").setExact(true)))
+      assertThat(
+              page.getByRole(
+                  AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Canoe").setExact(true)))
           .hasAttribute("aria-pressed", "true");
     }
   }
@@ -110,7 +112,9 @@ class NothingIsLostIT {
       new BenchPage(two).press("Teardrop");
       assertThat(two.getByRole(AriaRole.DIALOG)).containsText("changed in another tab");
       two.getByText("Take the other").click();
-      assertThat(two.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Canoe").setExact(true)))
+      assertThat(
+              two.getByRole(
+                  AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Canoe").setExact(true)))
           .hasAttribute("aria-pressed", "true");
     }
   }

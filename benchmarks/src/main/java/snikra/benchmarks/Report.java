@@ -1,0 +1,137 @@
+package snikra.benchmarks;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.openjdk.jmh.results.RunResult;
+import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.RunnerException;
+import org.openjdk.jmh.runner.options.OptionsBuilder;
+import org.openjdk.jmh.runner.options.VerboseMode;
+
+/**
+ * Prints what {@code ./snikra bench} measures: time of an examination, bytes sent, time to start.
+ */
+public final class Report {
+  private static final int STARTS = 3;
+  private static final Pattern ASSET = Pattern.compile("(?:src|href)=\"(/assets/[^\"]+)\"");
+
+  private Report() {}
+
+  public static void main(String[] args) throws Exception {
+    Path app = Path.of(args[0]);
+    start(app);
+    examination();
+  }
+
+  private static void examination() throws RunnerException {
+    System.out.println("One examination: 20 clues, a worn mark on two tangs (JMH, average time)");
+    var options =
+        new OptionsBuilder()
+            .include(ExaminationBenchmark.class.getSimpleName())
+            .verbosity(VerboseMode.SILENT)
+            .build();
+    for (RunResult r : new Runner(options).run()) {
+      String makers = r.getParams().getParam("makers");
+      System.out.printf(
+          Locale.ROOT,
+          "  %-10s %-28s %7.3f ms  (+- %.3f)%n",
+          r.getPrimaryResult().getLabel(),
+          makers.equals("0")
+              ? "shelf as shipped"
+              : makers + " makers, " + 10 * Integer.parseInt(makers) + " marks",
+          r.getPrimaryResult().getScore(),
+          r.getPrimaryResult().getScoreError());
+    }
+  }
+
+  private static void start(Path app) throws IOException, InterruptedException {
+    List<Long> times = new ArrayList<>();
+    for (int i = 0; i < STARTS; i++) {
+      long begun = System.nanoTime();
+      Process process = launch(app);
+      String address = address(process);
+      get(address + "/tray");
+      times.add((System.nanoTime() - begun) / 1_000_000);
+      if (i == STARTS - 1) {
+        bytes(address);
+      }
+      process.destroy();
+      process.waitFor();
+    }
+    times.sort(null);
+    System.out.println(
+        "Start to a served page, already built: median "
+            + times.get(STARTS / 2)
+            + " ms of "
+            + times);
+    System.out.println();
+  }
+
+  private static Process launch(Path app) throws IOException {
+    return new ProcessBuilder(
+            Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+            "-XX:+UseSerialGC",
+            "-XX:TieredStopAtLevel=1",
+            "-Xlog:disable",
+            "-XX:SharedArchiveFile=" + app.resolve("snikra.jsa"),
+            "-jar",
+            app.resolve("snikra.jar").toString(),
+            "--demo",
+            "--port",
+            "0",
+            "--data",
+            Files.createTempDirectory("snikra-bench").toString())
+        .redirectErrorStream(true)
+        .start();
+  }
+
+  private static String address(Process process) throws IOException {
+    BufferedReader out =
+        new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
+    for (String line = out.readLine(); line != null; line = out.readLine()) {
+      if (line.startsWith("Snikra is ready at ")) {
+        return line.substring("Snikra is ready at ".length());
+      }
+    }
+    throw new IllegalStateException("Snikra must start; found that it ended");
+  }
+
+  private static void bytes(String address) throws IOException, InterruptedException {
+    byte[] page = get(address + "/tray");
+    long sent = 0;
+    Matcher asset = ASSET.matcher(new String(page, StandardCharsets.UTF_8));
+    while (asset.find()) {
+      sent += get(address + asset.group(1)).length;
+    }
+    System.out.printf(
+        Locale.ROOT, "Script and style of the first page, compressed: %.1f kB%n", sent / 1000.0);
+    for (String path : List.of("/api/book", "/api/knives")) {
+      System.out.printf(
+          Locale.ROOT, "%s, compressed: %.1f kB%n", path, get(address + path).length / 1000.0);
+    }
+  }
+
+  private static byte[] get(String url) throws IOException, InterruptedException {
+    boolean page = url.endsWith("/tray");
+    HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(url));
+    if (!page) {
+      request.header("Accept-Encoding", "gzip");
+    }
+    return HttpClient.newHttpClient()
+        .send(request.build(), HttpResponse.BodyHandlers.ofByteArray())
+        .body();
+  }
+}

@@ -1,0 +1,114 @@
+package snikra.core.clue;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ClueTest {
+
+  @ParameterizedTest
+  @CsvSource({"1891, 0.01", "1892, 0.25", "1902, 0.625", "1912, 1", "2000, 1"})
+  void aNotBeforeRisesFromAQuarterOverItsRamp(int year, double expected) {
+    Clue lifter = clue(new Bound(1892, 20, Firmness.FIRM), null, false);
+    assertThat(lifter.compatibility(year, false)).isCloseTo(expected, within(1e-9));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"1800, 1", "1930, 1", "1940, 0.56", "1950, 0.12", "2026, 0.12"})
+  void aNotAfterFallsToItsFloorOverItsRamp(int year, double expected) {
+    Clue pull = clue(null, new Bound(1930, 20, Firmness.SOFT), true);
+    assertThat(pull.compatibility(year, false)).isCloseTo(expected, within(1e-9));
+  }
+
+  @Test
+  void onlyAnImitableNotAfterIsLiftedForALaterCopy() {
+    Bound ended = new Bound(1930, 20, Firmness.SOFT);
+    assertThat(clue(null, ended, true).compatibility(1990, true)).isEqualTo(1);
+    assertThat(clue(null, ended, false).compatibility(1990, true)).isEqualTo(0.12);
+  }
+
+  @Test
+  void aLaterCopyIsStillNotBeforeItsInvention() {
+    Clue striker =
+        clue(new Bound(1826, 0, Firmness.HARD), new Bound(1930, 10, Firmness.SOFT), true);
+    assertThat(striker.compatibility(1800, true)).isEqualTo(1e-4);
+  }
+
+  @Test
+  void usageThatCameBackIsAtHomeInEitherWindow() {
+    Clue bare =
+        new Clue(
+            "germany",
+            "Germany",
+            "",
+            1,
+            null,
+            null,
+            false,
+            List.of(
+                new Clue.Window(1891, 1957, 6, Firmness.FIRM),
+                new Clue.Window(1988, 2100, 6, Firmness.FIRM)),
+            Map.of(),
+            List.of("GERMANY"),
+            "",
+            "");
+    assertThat(bare.compatibility(1930, false)).isEqualTo(1);
+    assertThat(bare.compatibility(1975, false)).isEqualTo(0.01);
+    assertThat(bare.compatibility(2005, false)).isEqualTo(1);
+    assertThat(bare.isDated()).isTrue();
+  }
+
+  @Test
+  void aClueWithoutABoundSaysNothingOfTheYear() {
+    Clue plain = clue(null, null, false);
+    assertThat(plain.isDated()).isFalse();
+    assertThat(plain.compatibility(1700, false)).isEqualTo(1);
+    assertThat(plain.leaning("anywhere")).isEqualTo(1);
+  }
+
+  @Property(tries = 300)
+  void compatibilityIsNeverZeroAndNeverAboveOne(
+      @ForAll @IntRange(min = 1700, max = 2026) int year,
+      @ForAll @IntRange(min = 1700, max = 2026) int from,
+      @ForAll @IntRange(max = 200) int ramp,
+      @ForAll Firmness firmness,
+      @ForAll boolean copy) {
+    Clue clue = clue(new Bound(from, ramp, firmness), new Bound(from + 10, ramp, firmness), true);
+    assertThat(clue.compatibility(year, copy)).isGreaterThan(0).isLessThanOrEqualTo(1);
+  }
+
+  @Test
+  void whatCannotBeIsRefusedWithWhatWasGiven() {
+    assertThatThrownBy(() -> new Bound(1900, -1, Firmness.SOFT)).hasMessageContaining("found -1");
+    assertThatThrownBy(() -> new Feature("x", "frame", "frame", "X", true, false, List.of()))
+        .hasMessageContaining("found 0");
+    assertThatThrownBy(
+            () ->
+                new ClueBook(
+                    List.of(),
+                    List.of(
+                        new Feature(
+                            "x",
+                            "frame",
+                            "nowhere",
+                            "X",
+                            true,
+                            false,
+                            List.of(clue(null, null, false))))))
+        .hasMessageContaining("found nowhere");
+  }
+
+  private static Clue clue(Bound before, Bound after, boolean imitable) {
+    return new Clue(
+        "c", "c", "", 1, before, after, imitable, List.of(), Map.of(), List.of(), "", "");
+  }
+}

@@ -1,0 +1,118 @@
+package snikra.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import snikra.core.examination.Examiner;
+import snikra.core.examination.Stations;
+import snikra.core.examination.Verdict;
+import snikra.core.examination.Verdict.Progress;
+
+class ExaminerTest {
+  private final Examiner examiner = new Examiner(ShippedShelf.load(), 2026);
+
+  @Test
+  void everyStationTellsHowFarItIsLookedAt() {
+    Verdict nothing = examine("{}");
+    assertThat(nothing.progress()).extracting(Progress::station).isEqualTo(Stations.ORDER);
+    assertThat(nothing.progress())
+        .allSatisfy(
+            p -> {
+              assertThat(p.looked()).isZero();
+              assertThat(p.of()).isPositive();
+              assertThat(p.summary()).isNull();
+            });
+  }
+
+  @Test
+  void lookedAtAndNotToBeToldIsLookedAt() {
+    Progress shield =
+        station(examine("{\"seen\":{\"shield_fixing\":{\"sureness\":\"cannot-tell\"}}}"), "shield");
+    assertThat(shield.looked()).isEqualTo(1);
+    assertThat(shield.summary()).isEqualTo("not to be told");
+  }
+
+  @Test
+  void lookedAtAndNotToBeToldIsNoEvidence() {
+    double[] nothing = examine("{}").dating().curve();
+    double[] cannot =
+        examine("{\"seen\":{\"spacer\":{\"sureness\":\"cannot-tell\"}}}").dating().curve();
+    assertThat(cannot).isEqualTo(nothing);
+  }
+
+  @Test
+  void aCountryThatTheMarkSpellsCountsWithoutBeingChosen() {
+    Verdict read =
+        examine(
+            "{\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\",\"lines\":[\"GORVELD\","
+                + "\"GERM_NY\"]}]}");
+    assertThat(read.dating().clues())
+        .anySatisfy(
+            c -> {
+              assertThat(c.feature()).isEqualTo("origin_wording");
+              assertThat(c.value()).isEqualTo("Germany, alone");
+            });
+    assertThat(read.dating().makers().get(0).region()).isEqualTo("DE");
+  }
+
+  @Test
+  void aCountryOnAListedMarkIsNotCountedTwice() {
+    String mark =
+        "{\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\",\"technique\":\"struck\","
+            + "\"lines\":[\"ORBQUENDEL\",\"& SOHN\",\"GERMANY\"]}]%s}";
+    Verdict plain = examine(mark.formatted(""));
+    Verdict chosen =
+        examine(
+            mark.formatted(
+                ",\"seen\":{\"origin_wording\":{\"value\":\"germany\",\"sureness\":\"sure\"}}"));
+    assertThat(chosen.dating().nineTenths()).isEqualTo(plain.dating().nineTenths());
+    assertThat(plain.dating().makers().get(0).maker()).isEqualTo("orbquendel");
+  }
+
+  @Test
+  void aStoryThatTheKnifeCannotHaveIsAConflict() {
+    Verdict verdict =
+        examine(
+            "{\"seen\":{\"handle_material\":{\"value\":\"acetal\",\"sureness\":\"sure\"}},"
+                + "\"story\":[{\"kind\":\"held\",\"date\":\"1917\",\"source\":\"family\"}]}");
+    assertThat(verdict.findings())
+        .anySatisfy(f -> assertThat(f.text()).contains("Held 1917").contains("years apart"));
+    assertThat(station(verdict, "story").conflict()).isTrue();
+    assertThat(verdict.dating().mostProbable()).isGreaterThan(1950);
+  }
+
+  @Test
+  void theSketchMarksWhatWasNotMeasured() {
+    var sketch = examine("{\"blades\":[{\"type\":\"clip\"},{\"length\":\"2 in\"}]}").sketch();
+    assertThat(sketch.measured()).isFalse();
+    assertThat(sketch.blades().get(0).measured()).isFalse();
+    assertThat(sketch.blades().get(1).lengthMm()).isEqualTo(50.8);
+    assertThat(sketch.blades().get(1).endSeen()).isFalse();
+  }
+
+  @Test
+  void theSummaryOfAKnifeIsThatOfItsVerdict() {
+    String json =
+        "{\"frame\":{\"value\":\"canoe\",\"sureness\":\"sure\"},"
+            + "\"seen\":{\"handle_material\":{\"value\":\"stag\",\"sureness\":\"likely\"}},"
+            + "\"condition\":{\"snap\":\"weak\"}}";
+    var knife = SpecimenFormat.read(json, examiner.shelf());
+    Verdict verdict = examiner.examine(knife);
+    Examiner.Summary summary = examiner.summarise(knife);
+    assertThat(summary.title()).isEqualTo(verdict.pattern().title());
+    assertThat(summary.span()).isEqualTo(verdict.dating().nineTenths());
+    assertThat(summary.grade()).isEqualTo(verdict.grade());
+    assertThat(summary.maker()).isNull();
+  }
+
+  private Verdict examine(String json) {
+    return examiner.examine(SpecimenFormat.read(json, examiner.shelf()));
+  }
+
+  private static Progress station(Verdict verdict, String name) {
+    return verdict.progress().stream()
+        .filter(p -> p.station().equals(name))
+        .findFirst()
+        .orElseThrow();
+  }
+}

@@ -1,0 +1,147 @@
+import { describe, expect, it } from "vitest";
+import type { Book, Sketch } from "../api/types";
+import { blade } from "./blade";
+import { drawClosed } from "./closed";
+import { placed } from "./geometry";
+import { drawHandle, Handle, type Shape } from "./handle";
+import { drawOpen } from "./open";
+
+const book = {
+  frames: [
+    {
+      id: "even",
+      name: "Even",
+      recognise: "",
+      heightRatio: 0.18,
+      profile: [
+        [0, 0, 0],
+        [0.02, 0.06, -0.06],
+        [0.1, 0.09, -0.09],
+        [0.9, 0.09, -0.09],
+        [0.98, 0.06, -0.06],
+        [1, 0, 0],
+      ],
+    },
+  ],
+  blades: [
+    {
+      id: "spear",
+      name: "Spear blade",
+      alsoCalled: [],
+      tool: false,
+      recognise: "",
+      profile: [
+        [0, 0.09, -0.09],
+        [0.6, 0.09, -0.09],
+        [0.9, 0.05, -0.05],
+        [1, 0, 0],
+      ],
+    },
+  ],
+} as unknown as Book;
+
+const sketch = (more: Partial<Sketch> = {}): Sketch => ({
+  frame: "even",
+  closedLengthMm: 90,
+  measured: true,
+  bolsters: "both-ends",
+  handle: "bone-jigged",
+  jigging: "seed",
+  shield: "pinned",
+  blades: [
+    { type: "spear", end: "A", endSeen: true, lengthMm: 66, measured: true },
+    { type: "spear", end: "B", endSeen: true, lengthMm: 45, measured: false },
+  ],
+  ...more,
+});
+
+const sound = (shapes: Shape[]) => {
+  expect(shapes.length).toBeGreaterThan(0);
+  for (const s of shapes) expect(s.d).not.toMatch(/NaN|Infinity|undefined/);
+};
+
+const MATERIALS =
+  "bone-jigged bone-smooth stag ebony horn pearl hard-rubber celluloid casein phenolic acetal metal";
+const JIGGINGS = "none deep-cross worm-groove seed sawtooth machine-regular";
+const LAYOUTS = "both-ends front-only rear-only none shadow long-front tip";
+
+describe("a handle", () => {
+  it("is drawn soundly in every material, jigging and layout of bolsters", () => {
+    const to = placed(4, [0, 0]);
+    for (const handle of [undefined, ...MATERIALS.split(" ")])
+      sound(drawHandle(new Handle(sketch({ handle }), book.frames[0]), to, 1, true));
+    for (const jigging of JIGGINGS.split(" "))
+      sound(drawHandle(new Handle(sketch({ jigging }), book.frames[0]), to, 1, false));
+    for (const bolsters of [undefined, ...LAYOUTS.split(" ")])
+      sound(drawHandle(new Handle(sketch({ bolsters }), book.frames[0]), to, 1, true));
+  });
+
+  it("has its main pivot at the right, where the mark side shows the nick", () => {
+    const h = new Handle(sketch(), book.frames[0]);
+    expect(h.pivot("A")[0]).toBeGreaterThan(h.pivot("B")[0]);
+    expect(h.y(45, -1)).toBeLessThan(h.y(45, 1));
+  });
+
+  it("is dashed and bare until its outline has been looked at", () => {
+    const shapes = drawHandle(
+      new Handle(sketch({ frame: undefined }), undefined),
+      placed(4, [0, 0]),
+      1,
+      true,
+      false,
+    );
+    expect(shapes.some((s) => s.dashed)).toBe(true);
+    expect(shapes).toHaveLength(2);
+  });
+
+  it("is lined the same way each time", () => {
+    const once = drawClosed(sketch({ handle: "stag" }), book, placed(2, [0, 0]), 1);
+    expect(drawClosed(sketch({ handle: "stag" }), book, placed(2, [0, 0]), 1)).toEqual(once);
+  });
+});
+
+describe("a blade", () => {
+  it("is as long from pivot to point as it was measured, but for its tang", () => {
+    const b = blade(book.blades[0], 66);
+    expect(b.length).toBeGreaterThan(66);
+    expect(b.length).toBeLessThan(66 + b.tang);
+    expect(b.spine.at(-1)?.[0]).toBeCloseTo(b.length, 6);
+  });
+
+  it("of an unknown kind is drawn all the same", () => {
+    expect(blade(undefined, 40).spine.flat().every(Number.isFinite)).toBe(true);
+  });
+});
+
+describe("an open knife", () => {
+  it("stays within the sheet it is given", () => {
+    for (const count of [0, 1, 2, 4, 8]) {
+      const blades = Array.from({ length: count }, (_, i) => ({
+        type: "spear",
+        end: i % 2 ? ("B" as const) : ("A" as const),
+        endSeen: true,
+        lengthMm: 60 - 5 * i,
+        measured: true,
+      }));
+      const drawn = drawOpen(sketch({ blades }), book, 500, 200, 9);
+      expect(drawn.blades).toHaveLength(count);
+      expect(drawn.box.bottom).toBeLessThanOrEqual(200.001);
+      for (const b of drawn.blades) {
+        sound(b.shapes);
+        expect(b.tip[0]).toBeGreaterThanOrEqual(-1);
+        expect(b.tip[0]).toBeLessThanOrEqual(501);
+        expect(b.tip[1]).toBeGreaterThanOrEqual(-1);
+      }
+    }
+  });
+
+  it("opens the main blade to the right and one of the other end to the left", () => {
+    const drawn = drawOpen(sketch(), book, 500, 200, 9);
+    expect(drawn.blades[0]?.tip[0]).toBeGreaterThan(drawn.right[0]);
+    expect(drawn.blades[1]?.tip[0]).toBeLessThan(drawn.left[0]);
+  });
+
+  it("is drawn no larger than asked", () => {
+    expect(drawOpen(sketch(), book, 5000, 5000, 4.6).scale).toBe(4.6);
+  });
+});
