@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { type Cell, cellsOf, doubted, edited, notation } from "./line-cells";
 
 const CELL = "1.6875rem";
@@ -18,7 +18,14 @@ export function LineInput({
   const [cells, setCells] = useState<Cell[]>(() => cellsOf(line));
   const input = useRef<HTMLInputElement>(null);
   useEffect(() => setCells(cellsOf(line)), [line]);
+  // Letters change as they are typed (small to capital, a point to a lost letter): the caret stays put.
+  const caret = useRef<number | null>(null);
+  useLayoutEffect(() => {
+    if (caret.current !== null) input.current?.setSelectionRange(caret.current, caret.current);
+    caret.current = null;
+  });
   const show = (next: Cell[]) => {
+    caret.current = input.current?.selectionStart ?? null;
     setCells(next);
     onCommit(notation(next));
   };

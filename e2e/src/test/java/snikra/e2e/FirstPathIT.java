@@ -40,18 +40,24 @@ class FirstPathIT {
       bench.go("Blades").press("Add the main blade");
       bench.choose("Main blade: kind", "Clip blade").choose("Main blade: presses", "one spring");
       bench.press("Add a blade or tool");
-      bench.choose("Blade 2: kind", "Sheepfoot").choose("Blade 2: end", "B, the other end");
+      bench.choose("Blade 2: kind", "Sheepfoot blade").choose("Blade 2: end", "B, the other end");
       bench.press("Add a blade or tool");
-      bench.choose("Blade 3: kind", "Spey").choose("Blade 3: end", "B, the other end");
+      bench.choose("Blade 3: kind", "Spey blade").choose("Blade 3: end", "B, the other end");
       assertThat(bench.title()).hasText("Large stockman");
 
       bench.go("Marks");
       bench.field("Line 1 of the mark").pressSequentially("QUILL.ER");
       bench.field("Line 2 of the mark").pressSequentially("& DA.");
-      bench.field("Line 3 of the mark").pressSequentially("SC.RHO?LT");
+      bench.field("Line 3 of the mark").pressSequentially("sc.ho?lt");
+      for (int i = 0; i < 4; i++) {
+        bench.field("Line 3 of the mark").press("ArrowLeft");
+      }
+      bench.field("Line 3 of the mark").pressSequentially("r");
+      assertThat(bench.field("Line 3 of the mark")).hasValue("SC\u00b7RHOLT");
       assertThat(page.getByTestId("readings")).containsText("Quillfer & Dax");
       assertThat(page.getByTestId("readings")).containsText("Quillfer & Dal");
       assertThat(bench.span()).containsText(Pattern.compile("18(88|89)"));
+      bench.field("Line 2 of the mark").press("End");
       bench.field("Line 2 of the mark").press("Backspace");
       bench.field("Line 2 of the mark").pressSequentially("L");
       assertThat(bench.opinion()).containsText("Quillfer & Dal");
@@ -171,6 +177,7 @@ class FirstPathIT {
       assertThat(page.getByRole(AriaRole.DIALOG)).containsText("a stretch of unknown length");
       page.keyboard().press("Escape");
       page.keyboard().press("t");
+      assertThat(page.locator("a[data-knife]")).hasCount(1);
       page.keyboard().press("/");
       page.keyboard().type("teardrop");
       page.keyboard().press("Enter");
