@@ -53,7 +53,7 @@ export function Plate({
   );
   return (
     <section aria-label="Drawing" ref={box} className="relative border-b border-ink">
-      {sketch && drawn && verdict && (
+      {sketch && drawn && verdict ? (
         <svg
           viewBox={`0 0 ${width} ${height}`}
           width={width}
@@ -77,6 +77,8 @@ export function Plate({
           </g>
           <ScaleBar scale={drawn.scale} right={width - 6} base={height - 12} />
         </svg>
+      ) : (
+        <div style={{ height }} />
       )}
       <div className="bottom-1.5 left-0 w-full pb-2 md:absolute md:w-[13rem] md:pb-0">
         <p className="font-serif text-[1.5625rem]/[1.6875rem] tracking-tight" data-testid="pattern-title">

@@ -47,7 +47,9 @@ export function Rail({
             </span>
             <span className="block truncate text-[0.78125rem]/4 text-ink2">
               {p?.conflict && <span className="font-semibold text-lead">conflict </span>}
-              {p?.summary ? p.summary : <span className="voice text-xs text-ink3">not yet looked</span>}
+              {p?.summary ?? (
+                <span className="voice text-xs text-ink3">{progress ? "not yet looked" : "\u00a0"}</span>
+              )}
             </span>
           </button>
         );

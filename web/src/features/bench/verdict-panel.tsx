@@ -93,8 +93,8 @@ function Opinion({ verdict }: { verdict: Verdict }) {
     <>
       <div className="mt-1 grid grid-cols-[auto_minmax(0,1fr)] gap-x-3.5" data-testid="opinion">
         <p className="num text-[3.875rem]/[3.5rem] font-light tracking-[-0.035em] text-blue">
-          {lead ? percent(lead.probability) : 0}
-          <small className="align-[1.3rem] text-[1.5rem] tracking-normal">%</small>
+          {lead && percent(lead.probability)}
+          {lead && <small className="align-[1.3rem] text-[1.5rem] tracking-normal">%</small>}
         </p>
         <div className="pt-0.5">
           <p className="voice text-[0.8125rem] text-ink2">
@@ -109,7 +109,7 @@ function Opinion({ verdict }: { verdict: Verdict }) {
           <li key={s}>{s}</li>
         ))}
       </ul>
-      <ul className="mt-2 border-t border-rule">
+      <ul className={lead ? "mt-2 border-t border-rule" : ""}>
         {shown.map((e) => (
           <li
             key={e.label + e.state.label}
@@ -120,14 +120,14 @@ function Opinion({ verdict }: { verdict: Verdict }) {
             <span className="num text-ink2">{yearsWhole(e.nineTenths)}</span>
           </li>
         ))}
-        {percent(left) > 0 && (
+        {lead && percent(left) > 0 && (
           <li className="grid grid-cols-[2.75rem_minmax(0,1fr)] items-baseline gap-x-1 border-b border-rule py-0.5 text-ink2">
             <Percent p={left} />
             <span>all else together</span>
           </li>
         )}
       </ul>
-      {!isOneMaker && <AllOfAPiece dating={dating} />}
+      {lead && !isOneMaker && <AllOfAPiece dating={dating} />}
       <Findings verdict={verdict} />
       <dl className="mt-2 mb-3 grid grid-cols-[4.5rem_minmax(0,1fr)] gap-x-2 border-t border-rule pt-1.5">
         <dt className="voice text-ink2">Condition</dt>

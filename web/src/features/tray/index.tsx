@@ -77,7 +77,7 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
           }}
           className="min-w-0 flex-1 border-b border-ink bg-transparent py-1 font-serif text-[1.5rem]/[1.875rem] placeholder:text-ink3 placeholder:italic"
         />
-        <p className="voice text-ink2" role="status">
+        <p className="voice text-ink2 max-sm:basis-full" role="status">
           {search
             ? `${found.size} of ${knives.length}`
             : `${knives.length} ${knives.length === 1 ? "knife" : "knives"}`}

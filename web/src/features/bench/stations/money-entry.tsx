@@ -1,6 +1,5 @@
 import type { Problem } from "../../../api/types";
-import { Field } from "../../../ui/field";
-import { TextEntry } from "../../../ui/text-entry";
+import { TextField } from "../../../ui/text-field";
 
 /** An amount with its currency: as typed, "45 GBP" or "45". */
 export function MoneyEntry({
@@ -18,19 +17,16 @@ export function MoneyEntry({
 }) {
   const shown = amount === undefined ? "" : `${amount} ${currency ?? ""}`.trim();
   return (
-    <Field label={label} problem={problem}>
-      {(ids) => (
-        <TextEntry
-          {...ids}
-          placeholder="45 GBP"
-          value={shown}
-          onCommit={(text) => {
-            const { amount: a, currency: c } = readMoney(text);
-            onChange(a, c ?? (a === undefined ? undefined : (currency ?? "GBP")));
-          }}
-        />
-      )}
-    </Field>
+    <TextField
+      label={label}
+      problem={problem}
+      placeholder="45 GBP"
+      value={shown}
+      onCommit={(text) => {
+        const { amount: a, currency: c } = readMoney(text ?? "");
+        onChange(a, c ?? (a === undefined ? undefined : (currency ?? "GBP")));
+      }}
+    />
   );
 }
 

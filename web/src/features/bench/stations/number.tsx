@@ -1,5 +1,4 @@
-import { Field } from "../../../ui/field";
-import { TextEntry } from "../../../ui/text-entry";
+import { TextField } from "../../../ui/text-field";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 
@@ -10,23 +9,15 @@ export function NumberStation({ knife }: StationProps) {
   const number = knife.verdict?.number;
   return (
     <div className="mt-2 grid gap-x-8 gap-y-3 md:grid-cols-[14rem_minmax(0,1fr)]">
-      <Field
+      <TextField
         label="Number as struck"
         hint="_ for a figure that cannot be read"
         problem={problemAt(knife.problems, "number")}
-      >
-        {(ids) => (
-          <TextEntry
-            {...ids}
-            className="font-steel !text-[1.3125rem] uppercase"
-            maxLength={16}
-            value={knife.specimen.number ?? ""}
-            onCommit={(text) =>
-              knife.change((s) => ({ ...s, number: text.trim().toUpperCase() || undefined }))
-            }
-          />
-        )}
-      </Field>
+        entryClassName="font-steel !text-[1.3125rem] uppercase"
+        maxLength={16}
+        value={knife.specimen.number}
+        onCommit={(number) => knife.change((s) => ({ ...s, number: number?.toUpperCase() }))}
+      />
       {!knife.specimen.number && (
         <p className="voice text-ink3">No number entered. Look at the pile side of the main tang.</p>
       )}

@@ -4,7 +4,7 @@ import { percent, withUnit } from "../../../format";
 import { usePreferences } from "../../../preferences";
 import { Field } from "../../../ui/field";
 import { Select } from "../../../ui/select";
-import { TextEntry } from "../../../ui/text-entry";
+import { TextField } from "../../../ui/text-field";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { SeenChoice } from "../seen-choice";
@@ -36,18 +36,13 @@ export function PatternStation({ knife, book }: StationProps) {
         </div>
       </fieldset>
       <div className="mt-2 grid grid-cols-2 gap-x-5 gap-y-2 md:grid-cols-4">
-        <Field label="Closed length" problem={problemAt(knife.problems, "closedLength")}>
-          {(ids) => (
-            <TextEntry
-              {...ids}
-              placeholder={units === "in" ? "3 7/8" : "98.4"}
-              value={specimen.closedLength ?? ""}
-              onCommit={(text) =>
-                knife.change((s) => ({ ...s, closedLength: withUnit(text, units) || undefined }))
-              }
-            />
-          )}
-        </Field>
+        <TextField
+          label="Closed length"
+          problem={problemAt(knife.problems, "closedLength")}
+          placeholder={units === "in" ? "3 7/8" : "98.4"}
+          value={specimen.closedLength}
+          onCommit={(text) => knife.change((s) => ({ ...s, closedLength: text && withUnit(text, units) }))}
+        />
         <SeenChoice
           label="Bolsters"
           seen={specimen.bolsters}

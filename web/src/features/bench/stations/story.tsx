@@ -2,7 +2,7 @@ import type { StoryEvent } from "../../../api/types";
 import { sentence } from "../../../format";
 import { Field } from "../../../ui/field";
 import { Select } from "../../../ui/select";
-import { TextEntry } from "../../../ui/text-entry";
+import { TextField } from "../../../ui/text-field";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { MoneyEntry } from "./money-entry";
@@ -41,36 +41,19 @@ export function StoryStation({ knife }: StationProps) {
                 />
               )}
             </Field>
-            <Field label="When" problem={problemAt(knife.problems, `story[${i}].date`)}>
-              {(ids) => (
-                <TextEntry
-                  {...ids}
-                  placeholder="193X"
-                  value={event.date ?? ""}
-                  onCommit={(date) => set({ ...event, date: date.trim() || undefined })}
-                />
-              )}
-            </Field>
-            <Field label="Holder">
-              {(ids) => (
-                <TextEntry
-                  {...ids}
-                  maxLength={120}
-                  value={event.holder ?? ""}
-                  onCommit={(holder) => set({ ...event, holder: holder.trim() || undefined })}
-                />
-              )}
-            </Field>
-            <Field label="From where">
-              {(ids) => (
-                <TextEntry
-                  {...ids}
-                  maxLength={120}
-                  value={event.place ?? ""}
-                  onCommit={(place) => set({ ...event, place: place.trim() || undefined })}
-                />
-              )}
-            </Field>
+            <TextField
+              label="When"
+              placeholder="193X"
+              problem={problemAt(knife.problems, `story[${i}].date`)}
+              value={event.date}
+              onCommit={(date) => set({ ...event, date })}
+            />
+            <TextField label="Holder" value={event.holder} onCommit={(holder) => set({ ...event, holder })} />
+            <TextField
+              label="From where"
+              value={event.place}
+              onCommit={(place) => set({ ...event, place })}
+            />
             <Field label="Who says so">
               {(ids) => (
                 <Select
@@ -92,16 +75,13 @@ export function StoryStation({ knife }: StationProps) {
               }
               onChange={(price, currency) => set({ ...event, price, currency })}
             />
-            <Field label="Note" className="col-span-2">
-              {(ids) => (
-                <TextEntry
-                  {...ids}
-                  maxLength={1000}
-                  value={event.note ?? ""}
-                  onCommit={(note) => set({ ...event, note: note.trim() || undefined })}
-                />
-              )}
-            </Field>
+            <TextField
+              label="Note"
+              className="col-span-2"
+              maxLength={1000}
+              value={event.note}
+              onCommit={(note) => set({ ...event, note })}
+            />
           </>
         )}
       </Rows>

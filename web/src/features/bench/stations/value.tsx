@@ -2,7 +2,7 @@ import type { ComparableSale } from "../../../api/types";
 import { money, percent } from "../../../format";
 import { Field } from "../../../ui/field";
 import { Select } from "../../../ui/select";
-import { TextEntry } from "../../../ui/text-entry";
+import { TextField } from "../../../ui/text-field";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { MoneyEntry } from "./money-entry";
@@ -48,16 +48,13 @@ export function ValueStation({ knife, book }: StationProps) {
       >
         {(sale, set, i) => (
           <>
-            <Field label="What was sold" className="col-span-2">
-              {(ids) => (
-                <TextEntry
-                  {...ids}
-                  maxLength={200}
-                  value={sale.described}
-                  onCommit={(described) => described.trim() && set({ ...sale, described: described.trim() })}
-                />
-              )}
-            </Field>
+            <TextField
+              label="What was sold"
+              className="col-span-2"
+              maxLength={200}
+              value={sale.described}
+              onCommit={(described) => described && set({ ...sale, described })}
+            />
             <MoneyEntry
               label="Price"
               amount={sale.price}
@@ -70,16 +67,13 @@ export function ValueStation({ knife, book }: StationProps) {
                 set({ ...sale, price: price ?? 0, currency: currency ?? sale.currency })
               }
             />
-            <Field label="When" problem={problemAt(knife.problems, `comparables[${i}].sold`)}>
-              {(ids) => (
-                <TextEntry
-                  {...ids}
-                  placeholder="2025-05"
-                  value={sale.sold ?? ""}
-                  onCommit={(sold) => set({ ...sale, sold: sold.trim() || undefined })}
-                />
-              )}
-            </Field>
+            <TextField
+              label="When"
+              placeholder="2025-05"
+              problem={problemAt(knife.problems, `comparables[${i}].sold`)}
+              value={sale.sold}
+              onCommit={(sold) => set({ ...sale, sold })}
+            />
             {(
               [
                 ["Maker", "maker", named(book.makers)],

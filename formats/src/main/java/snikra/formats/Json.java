@@ -25,7 +25,7 @@ import snikra.core.provenance.EdtfDate;
 
 /** Mappers between the core's records and JSON or YAML: no record carries an annotation for it. */
 public final class Json {
-  private static final int MOST_TEXT = 200_000;
+  private static final int MOST_TEXT = 3_000_000;
   private static final int MOST_DEPTH = 40;
   private static final int MOST_YAML = 20_000_000;
 

@@ -67,8 +67,8 @@ public final class DatingModel {
     Span half = Distribution.span(post, HALF, axis);
     Span nineTenths = Distribution.span(post, NINE_TENTHS, axis);
     var makers = explainer.makers();
-    var explanations = explainer.explanations();
     boolean seen = !looks.isEmpty() || evidence.marks().anySeen() || evidence.number() != null;
+    List<DatingVerdict.Explanation> explanations = seen ? explainer.explanations() : List.of();
     return new DatingVerdict(
         axis.first(),
         post,

@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param notAfter the year above which lies under one per cent
  * @param makers manufacturers and regions, likeliest first
  * @param states how it came to be so, likeliest first
- * @param explanations maker and state together, likeliest first
+ * @param explanations maker and state together, likeliest first; none while nothing was looked at
  * @param clues in the order of their influence
  * @param opinion in words, with its strength
  */

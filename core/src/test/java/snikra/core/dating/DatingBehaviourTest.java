@@ -83,6 +83,7 @@ class DatingBehaviourTest {
         .isCloseTo(verdict.makers().get(1).probability(), within(1e-9));
     assertThat(probability(verdict, State.Kind.AS_MADE)).isGreaterThan(0.9);
     assertThat(verdict.clues()).isEmpty();
+    assertThat(verdict.explanations()).isEmpty();
     assertThat(Arrays.stream(verdict.curve()).sum()).isCloseTo(1, within(1e-9));
   }
 
