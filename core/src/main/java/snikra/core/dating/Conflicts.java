@@ -3,7 +3,6 @@ package snikra.core.dating;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Set;
 import snikra.core.dating.DatingVerdict.Conflict;
 
 /**
@@ -34,23 +33,32 @@ final class Conflicts {
   }
 
   List<Conflict> find() {
-    List<Conflict> found = new ArrayList<>();
+    List<Pair> found = new ArrayList<>();
     for (int i = 0; i < curves.size(); i++) {
       for (int j = i + 1; j < curves.size(); j++) {
         double overlap = overlap(i, j);
         if (overlap < APART) {
-          found.add(conflict(i, j, overlap));
+          found.add(new Pair(i, j, overlap));
         }
       }
     }
     for (int i = 0; i < curves.size(); i++) {
       oddOneOut(i, found);
     }
-    found.sort(Comparator.comparingDouble(Conflict::overlap));
-    return List.copyOf(found.subList(0, Math.min(MOST, found.size())));
+    return found.stream()
+        .sorted(Comparator.comparingDouble(Pair::overlap))
+        .limit(MOST)
+        .map(this::conflict)
+        .toList();
   }
 
-  private void oddOneOut(int i, List<Conflict> found) {
+  private record Pair(int i, int j, double overlap) {
+    boolean joins(int a, int b) {
+      return (i == a && j == b) || (i == b && j == a);
+    }
+  }
+
+  private void oddOneOut(int i, List<Pair> found) {
     if (curves.size() < 3) {
       return;
     }
@@ -61,15 +69,12 @@ final class Conflicts {
     }
     double overlap = Distribution.overlap(curves.get(i).years, rest);
     for (int j = 0; overlap < APART && j < curves.size(); j++) {
-      if (j != i && overlap(i, j) < PULLING && !isNamed(found, i, j)) {
-        found.add(conflict(i, j, overlap(i, j)));
+      int other = j;
+      boolean isNamed = found.stream().anyMatch(p -> p.joins(i, other));
+      if (j != i && overlap(i, j) < PULLING && !isNamed) {
+        found.add(new Pair(i, j, overlap(i, j)));
       }
     }
-  }
-
-  private boolean isNamed(List<Conflict> found, int i, int j) {
-    Set<String> pair = Set.of(curves.get(i).feature, curves.get(j).feature);
-    return found.stream().anyMatch(c -> pair.equals(Set.of(c.feature(), c.rival())));
   }
 
   private double overlap(int i, int j) {
@@ -85,7 +90,9 @@ final class Conflicts {
   }
 
   // Named from the younger: the youngest sound part governs.
-  private Conflict conflict(int i, int j, double overlap) {
+  private Conflict conflict(Pair pair) {
+    int i = pair.i;
+    int j = pair.j;
     Span a = Distribution.highestDensity(curves.get(i).years, CORE, axis);
     Span b = Distribution.highestDensity(curves.get(j).years, CORE, axis);
     boolean firstIsYounger = a.from() >= b.from();
@@ -93,6 +100,12 @@ final class Conflicts {
     Curve old = curves.get(firstIsYounger ? j : i);
     int gap = firstIsYounger ? a.from() - b.to() : b.from() - a.to();
     return new Conflict(
-        young.feature, old.feature, young.label, old.label, overlap, Math.max(0, gap), resolvedBy);
+        young.feature,
+        old.feature,
+        young.label,
+        old.label,
+        pair.overlap,
+        Math.max(0, gap),
+        resolvedBy);
   }
 }

@@ -28,6 +28,7 @@ public final class DatingModel {
   private final ReferenceShelf shelf;
   private final YearAxis axis;
   private final ClueTables tables;
+  private final List<List<MarkUse>> uses;
   private final List<Part> parts;
   private final double[] replacedPrior;
 
@@ -36,6 +37,7 @@ public final class DatingModel {
     this.shelf = shelf;
     this.axis = new YearAxis(YearAxis.FIRST, thisYear);
     this.tables = new ClueTables(shelf, axis);
+    this.uses = shelf.makers().stream().map(m -> MarkUse.of(m, axis)).toList();
     this.parts = shelf.clues().parts();
     // The last place is the story: it is told of the whole knife and cannot be replaced.
     this.replacedPrior = new double[parts.size() + 1];
@@ -87,7 +89,7 @@ public final class DatingModel {
   }
 
   private Hypotheses hypotheses(Evidence evidence) {
-    return new Hypotheses(shelf, axis, tables, parts, replacedPrior, evidence);
+    return new Hypotheses(shelf, axis, tables, uses, parts, replacedPrior, evidence);
   }
 
   private List<Look> looks(Evidence evidence) {
@@ -96,17 +98,14 @@ public final class DatingModel {
       Feature f = o.feature();
       int part = parts.indexOf(shelf.clues().part(f.part()));
       looks.add(
-          new Look(
-              f.id(),
-              part,
-              f.markBorne(),
-              o.sureness().reliability(),
-              tables.row(f, o.clue()),
-              axis.size()));
+          Look.at(
+              f.id(), part, f.markBorne(), o.sureness().reliability(), tables.row(f, o.clue())));
     }
     for (Statement s : evidence.statements()) {
       int byYear = s.byYear() - axis.first();
-      looks.add(new Look(s.id(), parts.size(), false, s.reliability(), null, byYear));
+      looks.add(
+          Look.told(
+              s.id(), parts.size(), s.reliability(), byYear, shelf.regions().size(), axis.size()));
     }
     return looks;
   }
@@ -131,12 +130,12 @@ public final class DatingModel {
             .flatMap(c -> Stream.of(c.feature(), c.rival()))
             .collect(Collectors.toSet());
     int median = Distribution.quantile(post, HALF);
+    double[][] without = inference.yearsWithoutEach(looks);
     List<ClueInfluence> out = new ArrayList<>();
     for (int i = 0; i < looks.size(); i++) {
       Look look = looks.get(i);
-      double[] without = inference.yearsWithout(look);
-      int shift = median - Distribution.quantile(without, HALF);
-      double bits = Distribution.bitsLost(post, without);
+      int shift = median - Distribution.quantile(without[i], HALF);
+      double bits = Distribution.bitsLost(post, without[i]);
       boolean conflict = inConflict.contains(look.id());
       out.add(
           i < evidence.observed().size()
@@ -147,7 +146,6 @@ public final class DatingModel {
                   bits,
                   conflict));
     }
-    inference.restore();
     out.sort(Comparator.comparingDouble((ClueInfluence c) -> -c.bits()));
     return out;
   }
@@ -229,9 +227,10 @@ public final class DatingModel {
     double[] row = new double[axis.size()];
     for (Group group : hypotheses.groups) {
       if (group.kind == Group.Kind.UNLISTED) {
+        int region = group.voice.region;
         for (int y = 0; y < row.length; y++) {
-          double prior = shelf.regions().get(group.region).share() * tables.output(group.region)[y];
-          row[y] += prior * look.compatibility(group.region, ClueTables.AS_MADE, y);
+          double prior = shelf.regions().get(region).share() * tables.output(region)[y];
+          row[y] += prior * look.compatibility()[region][y];
         }
       }
     }

@@ -1,9 +1,8 @@
 package snikra.core.dating;
 
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.Arrays;
 import java.util.List;
-import java.util.stream.IntStream;
 
 /** Sums over a row of years. */
 final class Distribution {
@@ -67,20 +66,7 @@ final class Distribution {
 
   /** The fewest years that hold {@code share}, as pieces; ties go to the earlier year. */
   static Span highestDensity(double[] p, double share, YearAxis axis) {
-    boolean[] in = new boolean[p.length];
-    List<Integer> byDensity =
-        IntStream.range(0, p.length)
-            .boxed()
-            .sorted(Comparator.comparingDouble((Integer y) -> -p[y]).thenComparing(y -> y))
-            .toList();
-    double sum = 0;
-    for (int y : byDensity) {
-      if (sum >= share - 1e-12) {
-        break;
-      }
-      in[y] = true;
-      sum += p[y];
-    }
+    boolean[] in = densest(p, share - 1e-12);
     List<Span.Piece> pieces = new ArrayList<>();
     for (int y = 0; y < p.length; y++) {
       if (in[y]) {
@@ -92,6 +78,30 @@ final class Distribution {
       }
     }
     return new Span(share, pieces);
+  }
+
+  // Every year above the density at which the share is reached, and of those at it the earliest.
+  private static boolean[] densest(double[] p, double share) {
+    double[] falling = p.clone();
+    Arrays.sort(falling);
+    double sum = 0;
+    int rank = falling.length;
+    while (rank > 0 && sum < share) {
+      sum += falling[--rank];
+    }
+    boolean[] in = new boolean[p.length];
+    if (rank == falling.length) {
+      return in;
+    }
+    double least = falling[rank];
+    int atLeast = 0;
+    for (int i = rank; i < falling.length && falling[i] == least; i++) {
+      atLeast++;
+    }
+    for (int y = 0; y < p.length; y++) {
+      in[y] = p[y] > least || (p[y] == least && atLeast-- > 0);
+    }
+    return in;
   }
 
   /**

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Part;
@@ -25,34 +26,41 @@ final class Explainer {
   /** Share of a country among makers not on file from which it is named. */
   private static final double CLEAR_COUNTRY = 0.6;
 
+  private static final int AS_MADE = 0;
+  private static final int OLD_STYLE = 1;
+  private static final int MARK_UNTRUSTED = 2;
+  private static final int TWO_AT_ONCE = 3;
+  private static final int FIRST_PART = 4;
+
   private final Hypotheses hypotheses;
   private final Inference inference;
   private final YearAxis axis;
   private final List<Part> parts;
+
+  /** Every state there is; the weights of an owner are kept in this order. */
+  private final List<State> states;
+
   private final Map<String, Owner> owners = new LinkedHashMap<>();
-  private double total;
+  private final double total;
 
   /** A maker or the unlisted makers of a region, with weight by state and year. */
   private static final class Owner {
     final @Nullable String maker;
     final Region region;
     final String label;
-    final Map<State, double[]> byState = new LinkedHashMap<>();
+    final double[] @Nullable [] byState;
     final double[] years;
 
-    Owner(Hypothesis h, int size) {
+    Owner(Hypothesis h, int states, int size) {
       maker = h.maker() == null ? null : h.maker().id();
       region = h.region();
       label = h.maker() == null ? h.region().unlisted() : h.maker().name();
+      byState = new double[states][];
       years = new double[size];
     }
 
-    double sum() {
-      double sum = 0;
-      for (double v : years) {
-        sum += v;
-      }
-      return sum;
+    double weight() {
+      return sum(years);
     }
   }
 
@@ -61,173 +69,179 @@ final class Explainer {
     this.inference = inference;
     this.axis = axis;
     this.parts = parts;
+    this.states = states(parts);
     for (Hypothesis h : hypotheses.all) {
       String key = h.maker() == null ? "region " + h.region().id() : "maker " + h.maker().id();
-      add(owners.computeIfAbsent(key, k -> new Owner(h, axis.size())), h);
+      add(owners.computeIfAbsent(key, k -> new Owner(h, states.size(), axis.size())), h);
     }
-    total = owners.values().stream().mapToDouble(Owner::sum).sum();
+    total = owners.values().stream().mapToDouble(Owner::weight).sum();
+  }
+
+  private static List<State> states(List<Part> parts) {
+    List<State> states = new ArrayList<>();
+    states.add(new State(State.Kind.AS_MADE, null, "as made"));
+    states.add(new State(State.Kind.OLD_STYLE, null, "made later in the old style"));
+    states.add(new State(State.Kind.MARK_UNTRUSTED, null, "the mark is not to be trusted"));
+    states.add(new State(State.Kind.TWO_AT_ONCE, null, "two of these at once"));
+    for (Part part : parts) {
+      String name = part.label().toLowerCase(Locale.ROOT);
+      states.add(new State(State.Kind.PART_REPLACED, part.id(), name + " replaced"));
+      states.add(new State(State.Kind.OLDER_PART, part.id(), "older " + name + " used up"));
+    }
+    return states;
   }
 
   private void add(Owner owner, Hypothesis h) {
-    int g = hypotheses.groups.indexOf(h.group());
-    Group group = h.group();
     for (int near = 0; near < 2; near++) {
-      for (int y = 0; y < axis.size(); y++) {
-        double mass = h.mass()[near][y];
-        if (mass > 0) {
-          double whole = mass * inference.weight[g][near][y];
-          owner.years[y] += whole;
-          share(owner, group, near, y, mass, whole);
-        }
+      if (h.group().isMet(near)) {
+        share(owner, h.group(), near, h.mass()[near]);
       }
     }
   }
 
   // What the single states do not account for is two of them at once.
-  private void share(Owner owner, Group group, int near, int y, double mass, double whole) {
-    double asMade =
-        mass
-            * group.prior(ClueTables.AS_MADE)
-            * inference.scaled(group.logAsMade(ClueTables.AS_MADE, y));
-    double left = whole;
-    boolean trusted = group.kind != Group.Kind.UNTRUSTED;
-    State whole1 = trusted ? state(State.Kind.AS_MADE) : state(State.Kind.MARK_UNTRUSTED);
-    left -= put(owner, whole1, y, asMade);
-    if (trusted) {
-      double later =
-          mass
-              * group.prior(ClueTables.OLD_STYLE)
-              * inference.scaled(group.logAsMade(ClueTables.OLD_STYLE, y));
-      left -= put(owner, state(State.Kind.OLD_STYLE), y, later);
+  private void share(Owner owner, Group group, int near, double[] mass) {
+    double[] left = new double[axis.size()];
+    double[] asMade = inference.asMade(group, ClueTables.AS_MADE);
+    double[] later = inference.asMade(group, ClueTables.OLD_STYLE);
+    for (int y = 0; y < left.length; y++) {
+      if (mass[y] > 0) {
+        left[y] = mass[y] * inference.weight[group.index][near][y];
+        asMade[y] *= mass[y] * group.prior(ClueTables.AS_MADE);
+        later[y] *= mass[y] * group.prior(ClueTables.OLD_STYLE);
+      } else {
+        asMade[y] = 0;
+        later[y] = 0;
+      }
+      owner.years[y] += left[y];
+    }
+    if (group.kind == Group.Kind.UNTRUSTED) {
+      put(owner, MARK_UNTRUSTED, asMade, null, 1, left);
+    } else {
+      put(owner, AS_MADE, asMade, null, 1, left);
+      put(owner, OLD_STYLE, later, null, 1, left);
       for (int k = 0; k < parts.size(); k++) {
-        if (group.speaks(k)) {
-          left -= put(owner, replaced(k), y, asMade * group.replaced(k, y));
-          left -= put(owner, older(k), y, asMade * group.older(k, near, y));
+        if (group.voice.speaks(k)) {
+          put(owner, FIRST_PART + 2 * k, asMade, group.voice.replaced(k), 1, left);
+          double prior = Voice.OLDER_PRIOR[near];
+          put(owner, FIRST_PART + 2 * k + 1, asMade, group.voice.older(k), prior, left);
         }
       }
     }
-    put(owner, state(State.Kind.TWO_AT_ONCE), y, Math.max(0, left));
+    for (int y = 0; y < left.length; y++) {
+      left[y] = Math.max(0, left[y]);
+    }
+    put(owner, TWO_AT_ONCE, left, null, 1, left);
   }
 
-  private double put(Owner owner, State state, int y, double amount) {
-    owner.byState.computeIfAbsent(state, s -> new double[axis.size()])[y] += amount;
-    return amount;
-  }
-
-  private static State state(State.Kind kind) {
-    String label =
-        switch (kind) {
-          case AS_MADE -> "as made";
-          case OLD_STYLE -> "made later in the old style";
-          case MARK_UNTRUSTED -> "the mark is not to be trusted";
-          case TWO_AT_ONCE -> "two of these at once";
-          case PART_REPLACED, OLDER_PART ->
-              throw new IllegalArgumentException("state must not need a part; found " + kind);
-        };
-    return new State(kind, null, label);
-  }
-
-  private State replaced(int k) {
-    String label = parts.get(k).label().toLowerCase(java.util.Locale.ROOT) + " replaced";
-    return new State(State.Kind.PART_REPLACED, parts.get(k).id(), label);
-  }
-
-  private State older(int k) {
-    String label = "older " + parts.get(k).label().toLowerCase(java.util.Locale.ROOT) + " used up";
-    return new State(State.Kind.OLDER_PART, parts.get(k).id(), label);
+  // Adds an amount, by year, to a state and takes it from what is left.
+  private void put(
+      Owner owner,
+      int state,
+      double[] amount,
+      double @Nullable [] times,
+      double prior,
+      double[] left) {
+    double[] row = owner.byState[state];
+    if (row == null) {
+      row = new double[axis.size()];
+      owner.byState[state] = row;
+    }
+    for (int y = 0; y < row.length; y++) {
+      double more = times == null ? amount[y] : amount[y] * prior * times[y];
+      row[y] += more;
+      left[y] -= more;
+    }
   }
 
   List<Attribution> makers() {
     return owners.values().stream()
-        .filter(o -> o.sum() / total >= SHOWN_FROM)
-        .sorted(Comparator.comparingDouble((Owner o) -> -o.sum()))
+        .filter(o -> o.weight() / total >= SHOWN_FROM)
+        .sorted(Comparator.comparingDouble((Owner o) -> -o.weight()))
         .map(
             o ->
                 new Attribution(
-                    o.maker, o.region.id(), o.label, o.sum() / total, nineTenths(o.years)))
+                    o.maker, o.region.id(), o.label, o.weight() / total, nineTenths(o.years)))
         .toList();
   }
 
   List<StateProbability> states() {
-    Map<State, double[]> sums = new LinkedHashMap<>();
-    for (Owner o : owners.values()) {
-      o.byState.forEach(
-          (s, row) -> addTo(sums.computeIfAbsent(s, k -> new double[axis.size()]), row));
+    List<StateProbability> out = new ArrayList<>();
+    for (int s = 0; s < states.size(); s++) {
+      State state = states.get(s);
+      double[] row = new double[axis.size()];
+      for (Owner o : owners.values()) {
+        addTo(row, o.byState[s]);
+      }
+      double p = sum(row) / total;
+      if (p >= SHOWN_FROM || s == AS_MADE) {
+        boolean replaced = state.kind() == State.Kind.PART_REPLACED;
+        out.add(new StateProbability(state, p, replaced ? partSpan(s) : null));
+      }
     }
-    List<StateProbability> states = new ArrayList<>();
-    sums.forEach(
-        (s, row) -> {
-          double p = sum(row) / total;
-          if (p >= SHOWN_FROM || s.kind() == State.Kind.AS_MADE) {
-            boolean replaced = s.kind() == State.Kind.PART_REPLACED;
-            states.add(new StateProbability(s, p, replaced ? partSpan(s) : null));
-          }
-        });
-    states.sort(Comparator.comparingDouble((StateProbability s) -> -s.probability()));
-    return states;
+    out.sort(Comparator.comparingDouble((StateProbability s) -> -s.probability()));
+    return out;
   }
 
   List<Explanation> explanations() {
-    List<Explanation> out = new ArrayList<>();
-    for (Owner o : owners.values()) {
-      if (o.maker != null) {
-        o.byState.forEach((s, row) -> explain(out, o.maker, o.region.id(), o.label, s, row));
+    List<Explained> out = new ArrayList<>();
+    for (int s = 0; s < states.size(); s++) {
+      for (Owner o : owners.values()) {
+        if (o.maker != null && o.byState[s] != null) {
+          double p = sum(o.byState[s]) / total;
+          out.add(new Explained(o.maker, o.region.id(), o.label, states.get(s), p, o.byState[s]));
+        }
       }
+      explainUnlisted(out, s);
     }
-    unlistedByState()
-        .forEach(
-            (s, byRegion) -> {
-              double[] all = new double[axis.size()];
-              byRegion.values().forEach(row -> addTo(all, row));
-              Owner lead =
-                  byRegion.entrySet().stream()
-                      .max(Comparator.comparingDouble(e -> sum(e.getValue())))
-                      .orElseThrow()
-                      .getKey();
-              boolean clear = sum(byRegion.get(lead)) >= CLEAR_COUNTRY * sum(all);
-              explain(out, null, lead.region.id(), clear ? lead.label : NOT_ON_FILE, s, all);
-            });
-    out.sort(Comparator.comparingDouble((Explanation e) -> -e.probability()));
-    return out.subList(0, Math.min(EXPLANATIONS, out.size()));
+    return out.stream()
+        .filter(e -> e.probability >= SHOWN_FROM)
+        .sorted(Comparator.comparingDouble((Explained e) -> -e.probability))
+        .limit(EXPLANATIONS)
+        .map(
+            e ->
+                new Explanation(
+                    e.maker, e.region, e.label, e.state, e.probability, nineTenths(e.years)))
+        .toList();
   }
 
-  // Makers not on file count together: which country they are of is told apart.
-  private Map<State, Map<Owner, double[]>> unlistedByState() {
-    Map<State, Map<Owner, double[]>> byState = new LinkedHashMap<>();
-    for (Owner o : owners.values()) {
-      if (o.maker == null) {
-        o.byState.forEach(
-            (s, row) -> byState.computeIfAbsent(s, k -> new LinkedHashMap<>()).put(o, row));
-      }
-    }
-    return byState;
-  }
-
-  private void explain(
-      List<Explanation> out,
+  /** An explanation whose span is not worked out yet. */
+  private record Explained(
       @Nullable String maker,
       String region,
       String label,
       State state,
-      double[] row) {
-    double p = sum(row) / total;
-    if (p >= SHOWN_FROM) {
-      out.add(new Explanation(maker, region, label, state, p, nineTenths(row)));
+      double probability,
+      double[] years) {}
+
+  // Makers not on file count together: which country they are of is told apart.
+  private void explainUnlisted(List<Explained> out, int s) {
+    double[] all = new double[axis.size()];
+    Owner lead = null;
+    double most = 0;
+    for (Owner o : owners.values()) {
+      double mine = o.maker == null && o.byState[s] != null ? sum(o.byState[s]) : 0;
+      if (mine > 0) {
+        addTo(all, o.byState[s]);
+        lead = mine > most ? o : lead;
+        most = Math.max(most, mine);
+      }
+    }
+    if (lead != null) {
+      String label = most >= CLEAR_COUNTRY * sum(all) ? lead.label : NOT_ON_FILE;
+      out.add(new Explained(null, lead.region.id(), label, states.get(s), sum(all) / total, all));
     }
   }
 
   // A replacement is as old as the knife or younger, and of a year in which it is at home.
-  private Span partSpan(State state) {
-    int k = 0;
-    while (!parts.get(k).id().equals(state.part())) {
-      k++;
-    }
+  private Span partSpan(int s) {
+    int k = (s - FIRST_PART) / 2;
     double[] part = new double[axis.size()];
     for (Owner o : owners.values()) {
-      double[] knife = o.byState.get(state);
+      double[] knife = o.byState[s];
       for (Hypothesis h : hypotheses.all) {
-        if (knife != null && o.region.equals(h.region()) && h.group().speaks(k)) {
-          spread(knife, h.group(), k, part);
+        if (knife != null && o.region.equals(h.region()) && h.group().voice.speaks(k)) {
+          spread(knife, h.group().voice, k, part);
           break;
         }
       }
@@ -235,17 +249,17 @@ final class Explainer {
     return nineTenths(part);
   }
 
-  private void spread(double[] knife, Group group, int k, double[] part) {
+  private void spread(double[] knife, Voice voice, int k, double[] part) {
     double later = 0;
     double[] after = new double[axis.size()];
     for (int z = axis.size() - 1; z >= 0; z--) {
-      later += group.original(k, z);
+      later += voice.original(k, z);
       after[z] = later;
     }
     double open = 0;
     for (int z = 0; z < part.length; z++) {
       open += knife[z] / after[z];
-      part[z] += group.original(k, z) * open;
+      part[z] += voice.original(k, z) * open;
     }
   }
 
@@ -253,8 +267,8 @@ final class Explainer {
     return Distribution.span(Distribution.normalised(row), NINE_TENTHS, axis);
   }
 
-  private static void addTo(double[] sum, double[] row) {
-    for (int y = 0; y < row.length; y++) {
+  private static void addTo(double[] sum, double @Nullable [] row) {
+    for (int y = 0; row != null && y < row.length; y++) {
       sum[y] += row[y];
     }
   }

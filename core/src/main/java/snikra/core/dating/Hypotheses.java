@@ -10,7 +10,6 @@ import snikra.core.clue.Part;
 import snikra.core.number.DecodedNumber;
 import snikra.core.number.NumberGrammar;
 import snikra.core.reference.Maker;
-import snikra.core.reference.MarkVariant;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
 
@@ -21,29 +20,34 @@ final class Hypotheses {
   private static final double AGREES_REPLACED = 0.3;
   private static final double CONTRADICTS_REPLACED = 0.7;
 
-  /** One maker's mark, or the unlisted makers of a region, with its years. */
+  /** One maker with all its marks, or the unlisted makers of a region, with its years. */
   record Hypothesis(Maker maker, Region region, Group group, double[][] mass) {}
 
   final List<Group> groups = new ArrayList<>();
+  final List<Voice> voices = new ArrayList<>();
   final List<Hypothesis> all = new ArrayList<>();
 
   private final ReferenceShelf shelf;
   private final YearAxis axis;
   private final ClueTables tables;
+  private final List<List<MarkUse>> uses;
   private final List<Part> parts;
   private final double[] replacedPrior;
   private final Map<String, Group> listed = new HashMap<>();
+  private final Map<String, Voice> plain = new HashMap<>();
 
   Hypotheses(
       ReferenceShelf shelf,
       YearAxis axis,
       ClueTables tables,
+      List<List<MarkUse>> uses,
       List<Part> parts,
       double[] replacedPrior,
       Evidence evidence) {
     this.shelf = shelf;
     this.axis = axis;
     this.tables = tables;
+    this.uses = uses;
     this.parts = parts;
     this.replacedPrior = replacedPrior;
     double chance = evidence.number() == null ? 0 : NumberGrammar.logByChance(evidence.number());
@@ -71,8 +75,7 @@ final class Hypotheses {
   }
 
   private void addUnlisted(Region region, int r, Group.Kind kind, double weight) {
-    Group group = new Group(r, kind, parts.size() + 1, axis.size(), replacedPrior);
-    groups.add(group);
+    Group group = group(kind, voice(r, kind == Group.Kind.UNLISTED));
     double[][] mass = new double[2][axis.size()];
     for (int y = 0; y < axis.size(); y++) {
       mass[0][y] = weight * tables.output(r)[y];
@@ -82,18 +85,20 @@ final class Hypotheses {
 
   private void addListed(Evidence evidence, double shift, double chance) {
     int v = 0;
-    for (Maker maker : shelf.makers()) {
-      double number = 0;
-      Group group = null;
-      for (MarkVariant variant : maker.marks()) {
-        double log = evidence.marks().logLikelihood()[v++];
-        if (group == null) {
-          group = groupFor(maker, evidence);
-          number = numberWeight(maker, evidence, chance);
+    for (int m = 0; m < uses.size(); m++) {
+      Maker maker = shelf.makers().get(m);
+      Group group = groupFor(maker, evidence);
+      double prior = numberWeight(maker, evidence, chance) * maker.weight() / uses.get(m).size();
+      double[][] mass = new double[2][axis.size()];
+      for (MarkUse use : uses.get(m)) {
+        double weight = prior * Math.exp(evidence.marks().logLikelihood()[v++] - shift);
+        for (int i = 0; i < use.share().length; i++) {
+          // What is less than a double can hold in full is no hypothesis any more.
+          double more = weight * use.share()[i];
+          mass[use.near()[i]][use.first() + i] += more > Double.MIN_NORMAL ? more : 0;
         }
-        double prior = maker.weight() / maker.marks().size();
-        addVariant(maker, variant, group, prior * number * Math.exp(log - shift));
       }
+      add(new Hypothesis(maker, shelf.regions().get(group.voice.region), group, mass));
     }
   }
 
@@ -105,39 +110,48 @@ final class Hypotheses {
     return Math.exp(maker.numbers().logLikelihood(evidence.number()) - chance);
   }
 
-  private void addVariant(Maker maker, MarkVariant variant, Group group, double weight) {
-    double[] use = Distribution.normalised(axis.map(variant::useIn));
-    double[][] mass = new double[2][axis.size()];
-    for (int y = 0; y < axis.size(); y++) {
-      if (use[y] > 0) {
-        mass[maker.isNearChange(axis.year(y)) ? 1 : 0][y] = weight * use[y];
-      }
-    }
-    add(new Hypothesis(maker, shelf.regions().get(group.region), group, mass));
-  }
-
   private void add(Hypothesis h) {
     all.add(h);
     for (int near = 0; near < 2; near++) {
       for (int y = 0; y < axis.size(); y++) {
-        h.group.mass[near][y] += h.mass[near][y];
+        h.group.add(near, y, h.mass[near][y]);
       }
     }
+  }
+
+  private Group group(Group.Kind kind, Voice voice) {
+    Group group = new Group(groups.size(), kind, voice, axis.size());
+    groups.add(group);
+    return group;
+  }
+
+  private Voice voice(int region, boolean hearsMark) {
+    return plain.computeIfAbsent(
+        region + " " + hearsMark,
+        key -> addVoice(new Voice(voices.size(), region, hearsMark, axis.size(), replacedPrior)));
+  }
+
+  private Voice addVoice(Voice voice) {
+    voices.add(voice);
+    return voice;
   }
 
   // Makers of one region share a group unless the number speaks differently of a part.
   private Group groupFor(Maker maker, Evidence evidence) {
     int region = regionIndex(maker.region());
-    Group group =
-        new Group(region, Group.Kind.LISTED, parts.size() + 1, axis.size(), replacedPrior);
-    StringBuilder key = new StringBuilder(maker.region());
-    decoded(maker, evidence).ifPresent(d -> applyNumber(d, group, key));
-    Group known = listed.putIfAbsent(key.toString(), group);
-    if (known == null) {
-      groups.add(group);
-      return group;
-    }
-    return known;
+    List<DecodedNumber.Field> telling =
+        decoded(maker, evidence).map(DecodedNumber::fields).orElse(List.of()).stream()
+            .filter(f -> f.holds() != DecodedNumber.Holds.UNKNOWN)
+            .filter(f -> shelf.clues().feature(f.meaning()).isPresent())
+            .toList();
+    String key =
+        maker.region() + telling.stream().map(f -> f.meaning() + f.holds()).sorted().toList();
+    return listed.computeIfAbsent(
+        key,
+        k ->
+            group(
+                Group.Kind.LISTED,
+                telling.isEmpty() ? voice(region, false) : numbered(region, telling)));
   }
 
   private static Optional<DecodedNumber> decoded(Maker maker, Evidence evidence) {
@@ -146,18 +160,16 @@ final class Hypotheses {
         : maker.numbers().decode(evidence.number(), evidence.found());
   }
 
-  private void applyNumber(DecodedNumber number, Group group, StringBuilder key) {
-    for (DecodedNumber.Field field : number.fields()) {
-      Optional<Feature> feature = shelf.clues().feature(field.meaning());
-      if (feature.isEmpty() || field.holds() == DecodedNumber.Holds.UNKNOWN) {
-        continue;
-      }
-      int part = parts.indexOf(shelf.clues().part(feature.get().part()));
+  private Voice numbered(int region, List<DecodedNumber.Field> telling) {
+    Voice voice = addVoice(new Voice(voices.size(), region, false, axis.size(), replacedPrior));
+    for (DecodedNumber.Field field : telling) {
+      Feature feature = shelf.clues().feature(field.meaning()).orElseThrow();
+      int part = parts.indexOf(shelf.clues().part(feature.part()));
       boolean agrees = field.holds() == DecodedNumber.Holds.AGREES;
-      group.numberOriginal[part] *= agrees ? AGREES_ORIGINAL : CONTRADICTS_ORIGINAL;
-      group.numberReplaced[part] *= agrees ? AGREES_REPLACED : CONTRADICTS_REPLACED;
-      key.append('|').append(part).append(field.holds());
+      voice.numberOriginal[part] *= agrees ? AGREES_ORIGINAL : CONTRADICTS_ORIGINAL;
+      voice.numberReplaced[part] *= agrees ? AGREES_REPLACED : CONTRADICTS_REPLACED;
     }
+    return voice;
   }
 
   private int regionIndex(String id) {

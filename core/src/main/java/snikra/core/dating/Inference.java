@@ -1,113 +1,157 @@
 package snikra.core.dating;
 
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
-/**
- * The posterior over years for a set of hypotheses, all states summed out. Sums run in logs and are
- * shifted by their largest term, so that evidence however unlikely never gives a division by zero.
- */
+/** The posterior over years for a set of hypotheses, all states summed out. */
 final class Inference {
   private final Hypotheses hypotheses;
   private final int years;
   private final List<List<Look>> looksByPart;
+  private final Sums[] sums;
 
-  /** Likelihood by group, nearness and year, scaled by a common factor. */
+  /** The scale on which likelihoods are told: the chunks of the likeliest. */
+  private final int scale;
+
+  /** Likelihood by group, nearness and year, on a common scale. */
   final double[][][] weight;
-
-  private double shift;
 
   Inference(Hypotheses hypotheses, int years, List<List<Look>> looksByPart) {
     this.hypotheses = hypotheses;
     this.years = years;
     this.looksByPart = looksByPart;
-    for (Group group : hypotheses.groups) {
-      for (int k = 0; k < looksByPart.size(); k++) {
-        group.swap(k, group.curves(k, looksByPart.get(k)));
+    sums = new Sums[hypotheses.voices.size()];
+    for (int part = 0; part < looksByPart.size(); part++) {
+      Voice.@Nullable PartCurves[] curves = curves(part, looksByPart.get(part), null);
+      for (Voice voice : hypotheses.voices) {
+        voice.hear(part, curves[voice.index]);
       }
     }
+    hypotheses.voices.forEach(voice -> sums[voice.index] = voice.sums());
+    scale = hypotheses.groups.stream().mapToInt(this::fewestChunks).min().orElse(0);
     weight = new double[hypotheses.groups.size()][2][years];
-    weigh();
+    for (Group group : hypotheses.groups) {
+      weigh(group, sums[group.voice.index], null, weight[group.index]);
+    }
   }
 
-  private void weigh() {
-    shift = Double.NEGATIVE_INFINITY;
-    for (int g = 0; g < weight.length; g++) {
-      Group group = hypotheses.groups.get(g);
+  private int fewestChunks(Group group) {
+    int fewest = Integer.MAX_VALUE;
+    for (int[] chunks : sums[group.voice.index].chunks) {
+      for (int y = 0; y < years; y++) {
+        boolean possible = group.mass[0][y] > 0 || group.mass[1][y] > 0;
+        fewest = possible ? Math.min(fewest, chunks[y]) : fewest;
+      }
+    }
+    return fewest;
+  }
+
+  // With the curves of one part more than the sums hold, or with none.
+  private void weigh(Group group, Sums rest, Voice.@Nullable PartCurves more, double[][] weights) {
+    for (int style = 0; style < 2; style++) {
+      double[] alike = rest.asMade(style, scale);
+      for (int y = 0; more != null && y < years; y++) {
+        alike[y] *= more.original()[style][y];
+      }
+      double prior = group.prior(style);
+      for (int y = 0; y < years; y++) {
+        alike[y] *= prior;
+      }
       for (int near = 0; near < 2; near++) {
-        for (int y = 0; y < years; y++) {
-          double log = Double.NEGATIVE_INFINITY;
-          if (group.mass[near][y] > 0) {
-            log = logLikelihood(group, near, y);
-            shift = Math.max(shift, log + Math.log(group.mass[near][y]));
-          }
-          weight[g][near][y] = log;
-        }
-      }
-    }
-    for (double[][] byNear : weight) {
-      for (double[] row : byNear) {
-        for (int y = 0; y < years; y++) {
-          row[y] = Math.exp(row[y] - shift);
+        if (group.isMet(near)) {
+          double[] a = more == null ? null : more.departs()[near][style];
+          add(group, style, alike, rest.one[near][style], rest.two[near][style], a, weights[near]);
         }
       }
     }
   }
 
-  private static double logLikelihood(Group group, int near, int y) {
-    double a = group.logAsMade(ClueTables.AS_MADE, y);
-    double b = group.logAsMade(ClueTables.OLD_STYLE, y);
-    double top = Math.max(a, b);
-    double sum =
-        group.prior(ClueTables.AS_MADE)
-                * group.states(ClueTables.AS_MADE, near, y)
-                * Math.exp(a - top)
-            + group.prior(ClueTables.OLD_STYLE)
-                * group.states(ClueTables.OLD_STYLE, near, y)
-                * Math.exp(b - top);
-    return top + Math.log(sum);
+  private static void add(
+      Group group,
+      int style,
+      double[] alike,
+      double[] one,
+      double[] two,
+      double @Nullable [] a,
+      double[] weights) {
+    for (int y = 0; y < weights.length; y++) {
+      double more = a == null ? 0 : a[y];
+      weights[y] += alike[y] * group.states(style, one[y] + more, two[y] + one[y] * more);
+    }
   }
 
   /** P(year), all else summed out. */
   double[] years() {
     double[] post = new double[years];
-    for (int g = 0; g < weight.length; g++) {
-      double[][] mass = hypotheses.groups.get(g).mass;
-      for (int near = 0; near < 2; near++) {
-        for (int y = 0; y < years; y++) {
-          if (mass[near][y] > 0) {
-            post[y] += mass[near][y] * weight[g][near][y];
-          }
-        }
-      }
+    for (Group group : hypotheses.groups) {
+      addTo(post, group, weight[group.index]);
     }
     return Distribution.normalised(post);
   }
 
-  /** P(year) if one look had not been taken. Leaves everything as it was. */
-  double[] yearsWithout(Look left) {
-    List<Look> rest =
-        looksByPart.get(left.part()).stream().filter(l -> !l.id().equals(left.id())).toList();
-    Group.@Nullable PartCurves[] kept = new Group.PartCurves[hypotheses.groups.size()];
-    for (int g = 0; g < kept.length; g++) {
-      Group group = hypotheses.groups.get(g);
-      kept[g] = group.swap(left.part(), group.curves(left.part(), rest));
+  private static void addTo(double[] post, Group group, double[][] weights) {
+    for (int near = 0; near < 2; near++) {
+      double[] mass = group.mass[near];
+      double[] row = weights[near];
+      for (int y = 0; group.isMet(near) && y < post.length; y++) {
+        post[y] += mass[y] > 0 ? mass[y] * row[y] : 0;
+      }
     }
-    weigh();
-    double[] post = years();
-    for (int g = 0; g < kept.length; g++) {
-      hypotheses.groups.get(g).swap(left.part(), kept[g]);
+  }
+
+  /** For each of these looks, P(year) if it had not been taken. */
+  double[][] yearsWithoutEach(List<Look> looks) {
+    Sums[][] without = new Sums[hypotheses.voices.size()][];
+    hypotheses.voices.forEach(voice -> without[voice.index] = voice.sumsWithoutEach());
+    Voice.PartCurves[] room = new Voice.PartCurves[without.length];
+    Arrays.setAll(room, v -> Voice.PartCurves.empty(years));
+    double[][] weights = new double[2][years];
+    double[][] post = new double[looks.size()][years];
+    for (int i = 0; i < post.length; i++) {
+      int part = looks.get(i).part();
+      Voice.@Nullable PartCurves[] curves = curves(part, othersThan(looks.get(i)), room);
+      for (Group group : hypotheses.groups) {
+        int v = group.voice.index;
+        Arrays.fill(weights[0], 0);
+        Arrays.fill(weights[1], 0);
+        weigh(group, without[v][part] == null ? sums[v] : without[v][part], curves[v], weights);
+        addTo(post[i], group, weights);
+      }
+      post[i] = Distribution.normalised(post[i]);
     }
     return post;
   }
 
-  /** Takes up all looks again after {@link #yearsWithout}. */
-  void restore() {
-    weigh();
+  // By voice; those that hear the same are worked out once for a region. Written into the room
+  // given.
+  private Voice.@Nullable PartCurves[] curves(
+      int part, List<Look> looks, Voice.PartCurves @Nullable [] room) {
+    Map<Integer, Voice> first = new HashMap<>();
+    Voice.@Nullable PartCurves[] curves = new Voice.PartCurves[hypotheses.voices.size()];
+    for (Voice voice : hypotheses.voices) {
+      int v = voice.index;
+      boolean alike = voice.hearsLikeOthers(part, looks);
+      Voice same = alike ? first.putIfAbsent(voice.region, voice) : null;
+      if (same != null) {
+        curves[v] = curves[same.index];
+      } else {
+        curves[v] = room == null ? voice.curves(part, looks) : voice.curves(part, looks, room[v]);
+      }
+    }
+    return curves;
   }
 
-  /** exp(log - shift): puts a log likelihood on the common scale of {@link #weight}. */
-  double scaled(double log) {
-    return Math.exp(log - shift);
+  private List<Look> othersThan(Look left) {
+    return looksByPart.get(left.part()).stream().filter(l -> !l.id().equals(left.id())).toList();
+  }
+
+  /**
+   * Likelihood of all parts being of the knife's year, by year, on the scale of {@link #weight}.
+   */
+  double[] asMade(Group group, int style) {
+    return sums[group.voice.index].asMade(style, scale);
   }
 }

@@ -69,58 +69,78 @@ final class Channel {
     };
   }
 
-  /** P(read | letters), above 0 for any pair of lines. */
-  double probability(List<Glyph> read, int[] struck) {
-    double[] row = new double[struck.length + 1];
-    row[0] = 1;
-    for (int j = 0; j < struck.length; j++) {
-      row[j + 1] = row[j] * OVERLOOKED;
+  /**
+   * A line as read, ready to be held against many.
+   *
+   * @param emission P(glyph | letter struck) by glyph and letter; null for a lost stretch
+   * @param imagined P(glyph | nothing struck there) by glyph
+   * @param chance P(line) of an unlisted maker
+   */
+  record Read(List<Glyph> glyphs, double[][] emission, double[] imagined, double chance) {}
+
+  Read read(String line) {
+    List<Glyph> glyphs = Glyph.read(line);
+    double[][] emission = new double[glyphs.size()][];
+    double[] imagined = new double[glyphs.size()];
+    double chance = 1;
+    for (int i = 0; i < emission.length; i++) {
+      Glyph glyph = glyphs.get(i);
+      if (glyph.legibility() != Glyph.Legibility.RUN) {
+        emission[i] = new double[ALPHABET];
+        for (int struck = 0; struck < ALPHABET; struck++) {
+          emission[i][struck] = emission(glyph, struck);
+        }
+      }
+      imagined[i] = IMAGINED * chance(glyph);
+      chance *= chance(glyph);
     }
-    for (Glyph glyph : read) {
-      row = glyph.legibility() == Glyph.Legibility.RUN ? stretch(row) : step(row, glyph, struck);
-    }
-    return row[struck.length];
+    return new Read(glyphs, emission, imagined, chance);
   }
 
-  private double[] step(double[] above, Glyph glyph, int[] struck) {
-    double[] row = new double[above.length];
-    double imagined = IMAGINED * chance(glyph);
-    row[0] = above[0] * imagined;
-    for (int j = 0; j < struck.length; j++) {
-      row[j + 1] =
-          above[j] * emission(glyph, struck[j]) + above[j + 1] * imagined + row[j] * OVERLOOKED;
+  /** P(read | letters), above 0 for any pair of lines. */
+  static double probability(Read read, int[] struck) {
+    int m = struck.length;
+    double[] row = new double[m + 1];
+    double[] next = new double[m + 1];
+    row[0] = 1;
+    for (int j = 0; j < m; j++) {
+      row[j + 1] = row[j] * OVERLOOKED;
     }
-    return row;
+    for (int i = 0; i < read.imagined.length; i++) {
+      if (read.emission[i] == null) {
+        stretch(row);
+        continue;
+      }
+      double[] emission = read.emission[i];
+      double imagined = read.imagined[i];
+      next[0] = row[0] * imagined;
+      for (int j = 0; j < m; j++) {
+        next[j + 1] = row[j] * emission[struck[j]] + row[j + 1] * imagined + next[j] * OVERLOOKED;
+      }
+      double[] above = row;
+      row = next;
+      next = above;
+    }
+    return row[m];
   }
 
   // A stretch may swallow any number of letters at no cost.
-  private static double[] stretch(double[] above) {
-    double[] row = new double[above.length];
+  private static void stretch(double[] row) {
     double best = 0;
-    for (int j = 0; j < above.length; j++) {
-      best = Math.max(best, above[j]);
+    for (int j = 0; j < row.length; j++) {
+      best = Math.max(best, row[j]);
       row[j] = best;
     }
-    return row;
   }
 
   /** Probability of a glyph when the letter struck is not known. */
-  double chance(Glyph glyph) {
+  private double chance(Glyph glyph) {
     return switch (glyph.legibility()) {
       case SURE -> SURE_RIGHT * frequency[index(glyph.letter())] + (1 - SURE_RIGHT) / ALPHABET;
       case DOUBTFUL ->
           DOUBTFUL_RIGHT * frequency[index(glyph.letter())] + (1 - DOUBTFUL_RIGHT) / ALPHABET;
       case LOST, RUN -> 1;
     };
-  }
-
-  /** Probability of a line of letters of an unlisted maker. */
-  double chance(List<Glyph> read) {
-    double p = 1;
-    for (Glyph glyph : read) {
-      p *= chance(glyph);
-    }
-    return p;
   }
 
   static int[] indices(String line) {

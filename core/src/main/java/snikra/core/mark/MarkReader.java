@@ -36,6 +36,19 @@ public final class MarkReader {
 
   private record Word(String feature, Clue clue, String word, int[] letters) {}
 
+  /**
+   * A line as read.
+   *
+   * @param byChance its probability when no mark on file accounts for it
+   */
+  private record Line(Channel.Read read, double byChance) {
+    double given(int[] struck) {
+      return Channel.probability(read, struck);
+    }
+  }
+
+  private record ReadFace(SeenFace face, List<Line> lines) {}
+
   /** A reader for the marks and the common words of this shelf. */
   public MarkReader(ReferenceShelf shelf) {
     channel = new Channel(shelf.confusions());
@@ -61,19 +74,21 @@ public final class MarkReader {
 
   /** What these faces say. Worn faces say nothing; a bare face is evidence. */
   public MarkEvidence read(List<SeenFace> faces) {
-    List<SeenFace> telling = faces.stream().filter(f -> f.state() != FaceState.WORN).toList();
-    List<List<List<Glyph>>> glyphs =
-        telling.stream().map(f -> f.lines().stream().map(Glyph::read).toList()).toList();
+    List<ReadFace> telling =
+        faces.stream()
+            .filter(f -> f.state() != FaceState.WORN)
+            .map(f -> new ReadFace(f, f.lines().stream().map(this::line).toList()))
+            .toList();
     double[] log = new double[marks.size()];
     double copied = 0;
     for (int v = 0; v < log.length; v++) {
-      for (int f = 0; f < telling.size(); f++) {
-        log[v] += Math.log(given(telling.get(f), glyphs.get(f), marks.get(v)));
+      for (ReadFace face : telling) {
+        log[v] += Math.log(given(face, marks.get(v)));
       }
     }
     double unlisted = 0;
-    for (int f = 0; f < telling.size(); f++) {
-      unlisted += Math.log(byChance(telling.get(f), glyphs.get(f)));
+    for (ReadFace face : telling) {
+      unlisted += Math.log(byChance(face));
     }
     double top = unlisted;
     for (double l : log) {
@@ -85,19 +100,20 @@ public final class MarkReader {
       sum += w;
       copied += w;
     }
-    boolean anyRead = telling.stream().anyMatch(f -> f.state() == FaceState.READ);
+    boolean anyRead = telling.stream().anyMatch(f -> f.face.state() == FaceState.READ);
     return new MarkEvidence(
         !telling.isEmpty(),
         anyRead,
         log,
         unlisted,
         log.length == 0 ? unlisted : Math.log(copied) + top,
-        anyRead ? candidates(telling, glyphs, log, top, sum) : List.of(),
+        anyRead ? candidates(telling, log, top, sum) : List.of(),
         unlistedWeight * Math.exp(unlisted - top) / sum,
-        anyRead ? wordsIn(glyphs) : List.of());
+        anyRead ? wordsIn(telling) : List.of());
   }
 
-  private double given(SeenFace face, List<List<Glyph>> lines, Struck mark) {
+  private double given(ReadFace read, Struck mark) {
+    SeenFace face = read.face;
     boolean onFile = face.blade() == 1 || mark.variant.everyBlade();
     List<int[]> struck = face.face() == Face.MARK ? mark.lines : mark.pile;
     boolean marked = onFile && !struck.isEmpty();
@@ -106,8 +122,8 @@ public final class MarkReader {
     }
     double technique = techniqueFit(face.technique(), mark.variant.technique());
     return marked
-        ? (1 - BARE_THOUGH_MARKED) * technique * linesGiven(lines, struck)
-        : MARKED_THOUGH_BARE * byChance(lines);
+        ? (1 - BARE_THOUGH_MARKED) * technique * linesGiven(read.lines, struck)
+        : MARKED_THOUGH_BARE * byChance(read.lines);
   }
 
   private static double techniqueFit(Technique seen, Technique onFile) {
@@ -118,57 +134,55 @@ public final class MarkReader {
   }
 
   // Lines keep their order; a line on file may be ground away, a line read may not be on file.
-  private double linesGiven(List<List<Glyph>> read, List<int[]> struck) {
+  private static double linesGiven(List<Line> read, List<int[]> struck) {
     double[] row = new double[struck.size() + 1];
     row[0] = 1;
     for (int j = 0; j < struck.size(); j++) {
       row[j + 1] = row[j] * LINE_GROUND_AWAY;
     }
-    for (List<Glyph> line : read) {
+    for (Line line : read) {
       double[] next = new double[row.length];
-      double extra = LINE_NOT_ON_FILE * lineByChance(line);
+      double extra = LINE_NOT_ON_FILE * line.byChance;
       next[0] = row[0] * extra;
       for (int j = 0; j < struck.size(); j++) {
         next[j + 1] =
-            row[j] * channel.probability(line, struck.get(j))
-                + row[j + 1] * extra
-                + next[j] * LINE_GROUND_AWAY;
+            row[j] * line.given(struck.get(j)) + row[j + 1] * extra + next[j] * LINE_GROUND_AWAY;
       }
       row = next;
     }
     return row[struck.size()];
   }
 
-  private double byChance(SeenFace face, List<List<Glyph>> lines) {
-    return face.state() == FaceState.BARE
+  private static double byChance(ReadFace face) {
+    return face.face.state() == FaceState.BARE
         ? UNLISTED_IS_BARE
-        : (1 - UNLISTED_IS_BARE) * byChance(lines);
+        : (1 - UNLISTED_IS_BARE) * byChance(face.lines);
   }
 
-  private double byChance(List<List<Glyph>> lines) {
+  private static double byChance(List<Line> lines) {
     double p = 1;
-    for (List<Glyph> line : lines) {
-      p *= lineByChance(line);
+    for (Line line : lines) {
+      p *= line.byChance;
     }
     return p;
   }
 
   // Country and steel words are no maker's own: an unlisted maker strikes them too.
-  private double lineByChance(List<Glyph> line) {
-    double p = (1 - COMMON_WORD) * channel.chance(line);
+  private Line line(String text) {
+    Channel.Read read = channel.read(text);
+    double p = (1 - COMMON_WORD) * read.chance();
     for (Word word : words) {
-      p += COMMON_WORD * channel.probability(line, word.letters);
+      p += COMMON_WORD * Channel.probability(read, word.letters);
     }
-    return p;
+    return new Line(read, p);
   }
 
-  private List<MarkEvidence.WordFound> wordsIn(List<List<List<Glyph>>> faces) {
+  private List<MarkEvidence.WordFound> wordsIn(List<ReadFace> faces) {
     List<MarkEvidence.WordFound> found = new ArrayList<>();
-    for (List<List<Glyph>> lines : faces) {
-      for (List<Glyph> line : lines) {
-        double total = lineByChance(line);
+    for (ReadFace face : faces) {
+      for (Line line : face.lines) {
         for (Word word : words) {
-          double p = COMMON_WORD * channel.probability(line, word.letters) / total;
+          double p = COMMON_WORD * line.given(word.letters) / line.byChance;
           if (p > WORD_IS_FOUND) {
             found.add(new MarkEvidence.WordFound(word.feature, word.clue.id(), word.word, p));
           }
@@ -179,7 +193,7 @@ public final class MarkReader {
   }
 
   private List<MarkCandidate> candidates(
-      List<SeenFace> faces, List<List<List<Glyph>>> glyphs, double[] log, double top, double sum) {
+      List<ReadFace> faces, double[] log, double top, double sum) {
     List<Integer> order = new ArrayList<>();
     for (int v = 0; v < log.length; v++) {
       order.add(v);
@@ -190,31 +204,26 @@ public final class MarkReader {
     return order.stream()
         .limit(CANDIDATES)
         .map(
-            v ->
-                candidate(
-                    marks.get(v),
-                    marks.get(v).weight * Math.exp(log[v] - top) / sum,
-                    faces,
-                    glyphs))
+            v -> candidate(marks.get(v), marks.get(v).weight * Math.exp(log[v] - top) / sum, faces))
         .toList();
   }
 
-  private MarkCandidate candidate(
-      Struck mark, double probability, List<SeenFace> faces, List<List<List<Glyph>>> glyphs) {
-    List<List<Glyph>> read = List.of();
-    for (int f = 0; f < faces.size() && read.isEmpty(); f++) {
-      boolean mainMark = faces.get(f).face() == Face.MARK && faces.get(f).blade() == 1;
-      read = mainMark ? glyphs.get(f) : read;
-    }
+  private MarkCandidate candidate(Struck mark, double probability, List<ReadFace> faces) {
+    List<Line> read =
+        faces.stream()
+            .filter(f -> f.face.face() == Face.MARK && f.face.blade() == 1)
+            .map(ReadFace::lines)
+            .findFirst()
+            .orElse(List.of());
     List<List<MarkLetter>> lines = new ArrayList<>();
     int[] match = matchLines(read, mark.lines);
     for (int j = 0; j < mark.lines.size(); j++) {
-      List<Glyph> line = match[j] < 0 ? List.of() : read.get(match[j]);
+      List<Glyph> line = match[j] < 0 ? List.of() : read.get(match[j]).read.glyphs();
       lines.add(Alignment.of(channel, line, mark.variant.lines().get(j)));
     }
     int legible = 0;
-    for (List<Glyph> line : read) {
-      legible += (int) line.stream().filter(g -> Glyph.isLetter(g.letter())).count();
+    for (Line line : read) {
+      legible += (int) line.read.glyphs().stream().filter(g -> Glyph.isLetter(g.letter())).count();
     }
     int agreeing =
         (int)
@@ -226,7 +235,7 @@ public final class MarkReader {
   }
 
   // Which line read goes with which line on file: best in order, for showing only.
-  private int[] matchLines(List<List<Glyph>> read, List<int[]> struck) {
+  private static int[] matchLines(List<Line> read, List<int[]> struck) {
     int n = read.size();
     int m = struck.size();
     double[][] best = new double[n + 1][m + 1];
@@ -252,7 +261,7 @@ public final class MarkReader {
     return match;
   }
 
-  private double gain(List<Glyph> line, int[] struck) {
-    return Math.log(channel.probability(line, struck) / (LINE_NOT_ON_FILE * lineByChance(line)));
+  private static double gain(Line line, int[] struck) {
+    return Math.log(line.given(struck) / (LINE_NOT_ON_FILE * line.byChance));
   }
 }
