@@ -37,6 +37,7 @@ function Sheet() {
         comparables: [],
         condition: {},
         marks: [],
+        measured: {},
         seen: {},
         story: [],
       });
@@ -94,7 +95,7 @@ function Sheet() {
           <Route path="*" element={<Navigate to="/tray" replace />} />
         </Routes>
       )}
-      <Help open={help} onClose={() => setHelp(false)} />
+      <Help open={help} onClose={() => setHelp(false)} cautions={book.data?.cautions ?? []} />
     </>
   );
 }

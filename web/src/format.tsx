@@ -1,5 +1,5 @@
-import type { Span } from "./api/types";
-import type { Units } from "./preferences";
+import type { Span, Verdict } from "./api/types";
+import type { School, Units } from "./preferences";
 
 const MM_PER_INCH = 25.4;
 
@@ -40,6 +40,10 @@ export function LengthFigure({ mm, units }: { mm: number; units: Units }) {
     </span>
   );
 }
+
+/** What a knife is called, by the school one goes by. */
+export const titleOf = (v: Verdict, school: School) =>
+  school === "trade" ? v.pattern.tradeTitle : v.pattern.title;
 
 export const percent = (p: number) => Math.round(100 * p);
 

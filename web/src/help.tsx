@@ -1,4 +1,4 @@
-import { type Reading, usePreferences } from "./preferences";
+import { type Reading, type School, usePreferences } from "./preferences";
 import { Dialog } from "./ui/dialog";
 import { Key } from "./ui/key";
 
@@ -17,6 +17,8 @@ const KEYS: [string, [string, string][]][] = [
     "At the bench",
     [
       ["1 \u2026 9, 0", "to a station, in working order"],
+      ["C S V", "to condition, story and value"],
+      ["R", "the same as the knife before, at this station"],
       ["G", "to what is next"],
       ["Ctrl Z", "undo"],
       ["Ctrl Shift Z", "redo"],
@@ -43,8 +45,16 @@ const KEYS: [string, [string, string][]][] = [
 ];
 
 /** Every key, and the two settings that go with reading and typing. */
-export function Help({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const { reading, setReading, singleKeys, setSingleKeys } = usePreferences();
+export function Help({
+  open,
+  onClose,
+  cautions,
+}: {
+  open: boolean;
+  onClose: () => void;
+  cautions: { id: string; text: string }[];
+}) {
+  const { reading, setReading, school, setSchool, singleKeys, setSingleKeys } = usePreferences();
   return (
     <Dialog open={open} onClose={onClose} title="All keys">
       <div className="mt-4 grid gap-x-8 gap-y-5 sm:grid-cols-2">
@@ -84,15 +94,33 @@ export function Help({ open, onClose }: { open: boolean; onClose: () => void }) 
           ))}
         </fieldset>
       </div>
+      <fieldset className="mt-3 flex flex-wrap items-center gap-2">
+        <legend className="float-left mr-2">Names at the head of the page</legend>
+        {(
+          [
+            ["strict", "by the historical definition"],
+            ["trade", "as sellers say today"],
+          ] as [School, string][]
+        ).map(([s, words]) => (
+          <button
+            key={s}
+            type="button"
+            className="press"
+            aria-pressed={school === s}
+            onClick={() => setSchool(s)}
+          >
+            {words}
+          </button>
+        ))}
+      </fieldset>
       <h3 className="voice mt-5 text-ink2">With care</h3>
-      <p className="mt-1 text-ink2">
-        Springs close blades on fingers: hold the handle, keep fingers out of the path of the edge, do not
-        force a stuck joint and do not snap blades for show. Old celluloid can give off a corrosive vapour and
-        burns: keep it apart and aired. Trade in ivory, tortoiseshell and some woods and antler may be
-        restricted, and so may the carrying and posting of knives: look up the law where you are. Values are
-        opinions; for insurance, tax and estates ask a licensed appraiser. Cleaning lowers value: do nothing
-        that cannot be undone.
-      </p>
+      <ul className="mt-1 text-ink2">
+        {cautions.map((c) => (
+          <li key={c.id} className="border-t border-rule py-1">
+            {c.text}
+          </li>
+        ))}
+      </ul>
     </Dialog>
   );
 }

@@ -1,6 +1,8 @@
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from "react";
 
 export type Units = "in" | "mm";
+/** Which way of naming heads the page: the historical definition, or what sellers say today. */
+export type School = "strict" | "trade";
 export type Reading = "normal" | "large" | "larger";
 
 interface Preferences {
@@ -8,6 +10,8 @@ interface Preferences {
   setUnits: (units: Units) => void;
   reading: Reading;
   setReading: (reading: Reading) => void;
+  school: School;
+  setSchool: (school: School) => void;
   singleKeys: boolean;
   setSingleKeys: (on: boolean) => void;
 }
@@ -30,6 +34,7 @@ function useKept<T extends string>(name: string, initial: T): [T, (value: T) => 
 export function PreferencesProvider({ children }: { children: ReactNode }) {
   const [units, setUnits] = useKept<Units>("units", "in");
   const [reading, setReading] = useKept<Reading>("reading", "normal");
+  const [school, setSchool] = useKept<School>("school", "strict");
   const [keys, setKeys] = useKept<"on" | "off">("keys", "on");
   useEffect(() => {
     document.documentElement.dataset.reading = reading;
@@ -40,10 +45,12 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
       setUnits,
       reading,
       setReading,
+      school,
+      setSchool,
       singleKeys: keys === "on",
       setSingleKeys: (on: boolean) => setKeys(on ? "on" : "off"),
     }),
-    [units, setUnits, reading, setReading, keys, setKeys],
+    [units, setUnits, reading, setReading, school, setSchool, keys, setKeys],
   );
   return <Context value={value}>{children}</Context>;
 }

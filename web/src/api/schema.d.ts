@@ -96,16 +96,23 @@ export interface components {
             id: string;
             label: string;
             lookFor: string;
+            test?: string;
             why: string;
         };
         BladeType: {
             id: string;
             name: string;
             alsoCalled: string[];
-            tool: boolean;
+            /** @enum {string} */
+            kind: "blade" | "tool" | "implement";
             recognise: string;
+            use: string;
             nick?: components["schemas"]["BladeTypeNick"];
             profile: number[][];
+            rings: number[][][];
+            lines: number[][][];
+            teeth?: components["schemas"]["BladeTypeTeeth"];
+            texture?: components["schemas"]["BladeTypeTexture"];
         };
         BladeTypeNick: {
             /** Format: double */
@@ -115,9 +122,29 @@ export interface components {
             /** Format: double */
             drop: number;
         };
+        BladeTypeTeeth: {
+            kind: string;
+            side: string;
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+            /** Format: int32 */
+            count: number;
+            /** Format: double */
+            depth: number;
+        };
+        BladeTypeTexture: {
+            kind: string;
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+        };
         BolsterLayout: {
             id: string;
             label: string;
+            recognise: string;
         };
         Book: {
             stations: string[];
@@ -128,7 +155,16 @@ export interface components {
             makers: components["schemas"]["Named"][];
             questions: components["schemas"]["Question"][];
             condition: components["schemas"]["ConditionBook"];
+            quantities: components["schemas"]["MeasureBookQuantity"][];
+            cautions: components["schemas"]["Caution"][];
             accepted: components["schemas"]["Accepted"];
+        };
+        Caution: {
+            id: string;
+            station: string;
+            feature?: string;
+            values: string[];
+            text: string;
         };
         ChangeRequest: {
             /** Format: int64 */
@@ -164,6 +200,7 @@ export interface components {
         };
         ConditionBookPoint: {
             id: string;
+            station: string;
             label: string;
             ask: string;
             usualFault: string;
@@ -269,6 +306,7 @@ export interface components {
         Frame: {
             id: string;
             name: string;
+            alsoCalled: string[];
             recognise: string;
             /** Format: double */
             heightRatio: number;
@@ -286,6 +324,15 @@ export interface components {
             found: string;
             allows: components["schemas"]["ConditionBookGrade"];
             why: string;
+        };
+        Left: {
+            /** Format: double */
+            share: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            along: number[][];
         };
         Maker: {
             id: string;
@@ -320,6 +367,18 @@ export interface components {
             note: string;
             source: string;
         };
+        MeasureBookQuantity: {
+            id: string;
+            station: string;
+            label: string;
+            ask: string;
+            /** @enum {string} */
+            kind: "force" | "scale" | "mass" | "length";
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+        };
         Named: {
             id: string;
             name: string;
@@ -353,6 +412,7 @@ export interface components {
         };
         PatternVerdict: {
             title: string;
+            tradeTitle: string;
             names: components["schemas"]["PatternVerdictName"][];
             /** Format: double */
             unnamed: number;
@@ -363,8 +423,12 @@ export interface components {
             inTrade: string[];
             /** Format: double */
             probability: number;
+            /** Format: double */
+            tradeProbability: number;
             requirements: components["schemas"]["PatternVerdictRequirement"][];
+            departures: string[];
             because: string;
+            settle?: components["schemas"]["PatternVerdictSettle"];
         };
         PatternVerdictRequirement: {
             asks: string;
@@ -372,10 +436,15 @@ export interface components {
             /** @enum {string} */
             standing: "met" | "missed" | "unknown";
         };
+        PatternVerdictSettle: {
+            station: string;
+            look: string;
+        };
         Question: {
             id: string;
             station: string;
             label: string;
+            eachBlade: boolean;
             answers: components["schemas"]["Answer"][];
         };
         SavedKnife: {
@@ -399,8 +468,20 @@ export interface components {
             end?: "A" | "B";
             /** @enum {string} */
             presses?: "one" | "both";
+            /** @enum {string} */
+            side?: "mark" | "centre" | "pile";
             /** @example 3 7/8 in */
             length?: string;
+            heights: components["schemas"]["SeenBladeBladeHeight"][];
+            seen: {
+                [key: string]: components["schemas"]["Seen"];
+            };
+        };
+        SeenBladeBladeHeight: {
+            /** @example 3 7/8 in */
+            at: string;
+            /** @example 3 7/8 in */
+            height: string;
         };
         SeenFace: {
             /** Format: int32 */
@@ -422,6 +503,7 @@ export interface components {
             handle?: string;
             jigging?: string;
             shield?: string;
+            shieldShape?: string;
             bail?: string;
             pull?: string;
             blades: components["schemas"]["SketchBlade"][];
@@ -434,6 +516,7 @@ export interface components {
             /** Format: double */
             lengthMm: number;
             measured: boolean;
+            left?: components["schemas"]["Left"];
         };
         Source: {
             id: string;
@@ -473,6 +556,9 @@ export interface components {
             };
             story: components["schemas"]["StoryEvent"][];
             comparables: components["schemas"]["ComparableSale"][];
+            measured: {
+                [key: string]: string[];
+            };
         };
         State: {
             /** @enum {string} */

@@ -4,6 +4,8 @@ type Schemas = components["schemas"];
 
 export type Book = Schemas["Book"];
 export type Question = Schemas["Question"];
+export type Answer = Schemas["Answer"];
+export type Quantity = Schemas["MeasureBookQuantity"];
 export type Specimen = Schemas["Specimen"];
 export type Seen = Schemas["Seen"];
 export type SeenBlade = Schemas["SeenBlade"];

@@ -8,7 +8,10 @@ export interface Blade {
   tang: number;
   spine: Point[];
   edge: Point[];
-  tool: boolean;
+  /** The true outline where hooks, forks or holes go beyond two edges: the outer one, then holes. */
+  rings: Point[][];
+  isTool: boolean;
+  teeth: BladeType["teeth"];
 }
 
 const PLAIN: BladeType["profile"] = [
@@ -46,29 +49,98 @@ export function blade(type: BladeType | undefined, length: number): Blade {
     tang,
     spine: [...shoulder, ...spine.slice(1)],
     edge: [...under, ...edge],
-    tool: type?.tool ?? false,
+    rings: (type?.rings ?? []).map((ring) =>
+      ring.map((p): Point => [tang + (p[0] as number) * long, -(p[1] as number) * long]),
+    ),
+    isTool: (type?.kind ?? "blade") !== "blade",
+    teeth: type?.teeth,
   };
 }
 
-/** The lines of an open blade. */
-export function drawBlade(b: Blade, map: Map2, px: number, pull: string | undefined, seen: boolean): Shape[] {
+/** How much of a blade is left at places along it: x in blade lengths, and the share of its height. */
+export type Along = readonly (readonly [number, number])[];
+
+/** The lines of an open blade. What is ground away is left blank inside the dashed full outline. */
+export function drawBlade(
+  b: Blade,
+  map: Map2,
+  px: number,
+  pull: string | undefined,
+  seen: boolean,
+  along?: Along,
+): Shape[] {
   const to = (points: Point[]) => points.map(map);
+  const full = outline(b, to);
+  if (!seen)
+    return [
+      { d: full, fill: "paper" },
+      { d: full, stroke: px, dashed: true },
+    ];
+  const left = along ? worn(b, along) : b;
+  const shapes: Shape[] = [{ d: full, fill: "paper" }];
+  if (b.rings.length === 0)
+    shapes.push({
+      d: [...shading(left, to, px), bevel(left, to, px), teeth(left, to, px)].join(""),
+      fill: "ink",
+    });
+  if (pull === "long" || pull === "match-striker")
+    shapes.push(...longPull(b, to, px, pull === "match-striker"));
+  else if (pull !== "none" && b.length > 22 && b.rings.length === 0) shapes.push(...nick(b, to, px));
+  if (along) shapes.push({ d: full, stroke: 0.8 * px, dashed: true });
+  shapes.push({ d: outline(left, to), stroke: 1.15 * px });
+  return shapes;
+}
+
+function outline(b: Blade, to: (points: Point[]) => Point[]): string {
   const first = b.spine[0] as Point;
   const start = b.edge[0] as Point;
   const round = cubic(start, [-5.4, start[1] * 0.8], [-5.6, first[1] + 1], first, 8);
-  const outline = path(to([...b.spine, ...[...b.edge].reverse(), ...round]));
-  if (!seen)
-    return [
-      { d: outline, fill: "paper" },
-      { d: outline, stroke: px, dashed: true },
-    ];
-  const shapes: Shape[] = [{ d: outline, fill: "paper" }];
-  shapes.push({ d: [...shading(b, to, px), bevel(b, to, px)].join(""), fill: "ink" });
-  if (pull === "long" || pull === "match-striker")
-    shapes.push(...longPull(b, to, px, pull === "match-striker"));
-  else if (pull !== "none" && b.length > 22) shapes.push(...nick(b, to, px));
-  shapes.push({ d: outline, stroke: 1.15 * px });
-  return shapes;
+  const [outer, ...holes] = b.rings;
+  if (!outer) return path(to([...b.spine, ...[...b.edge].reverse(), ...round]));
+  const tang = (points: Point[]) => points.filter((p) => p[0] <= b.tang);
+  const rim = [...tang(b.spine), ...outer, ...tang(b.edge).reverse(), ...round];
+  return [rim, ...holes].map((points) => path(to(points))).join("");
+}
+
+// The edge as it is now: its height is the share that is left of the full one.
+function worn(b: Blade, along: Along): Blade {
+  const long = b.length - b.tang;
+  const share = (x: number) => {
+    const t = (x - b.tang) / long;
+    const next = along.findIndex(([at]) => at >= t);
+    const after = along[next < 0 ? along.length - 1 : next] as readonly [number, number];
+    const before = along[Math.max(0, (next < 0 ? along.length : next) - 1)] as readonly [number, number];
+    if (after[0] === before[0]) return after[1];
+    return lerp(before[1], after[1], Math.max(0, Math.min(1, (t - before[0]) / (after[0] - before[0]))));
+  };
+  const edge = b.edge.map(([x, y]): Point => {
+    if (x <= b.tang) return [x, y];
+    const s = heightAt(b.spine, x);
+    return [x, s + (y - s) * share(x)];
+  });
+  return { ...b, edge };
+}
+
+function teeth(b: Blade, to: To, px: number): string {
+  if (!b.teeth) return "";
+  const { from, to: until, count, side } = b.teeth;
+  const long = b.length - b.tang;
+  const ink: string[] = [];
+  for (let i = 0; i < count; i++) {
+    const x = b.tang + long * lerp(from, until, (i + 0.5) / count);
+    const y = heightAt(side === "spine" ? b.spine : b.edge, x);
+    const deep = side === "spine" ? 1.5 : -1.5;
+    ink.push(
+      burin(
+        to([
+          [x, y],
+          [x + 0.35, y + deep],
+        ]),
+        () => 0.7 * px,
+      ),
+    );
+  }
+  return ink.join("");
 }
 
 type To = (points: Point[]) => Point[];
@@ -98,7 +170,7 @@ function shading(b: Blade, to: To, px: number): string[] {
 
 // The ground edge, and the plunge where it begins.
 function bevel(b: Blade, to: To, px: number): string {
-  if (b.tool) return "";
+  if (b.isTool) return "";
   const from = b.tang + 1;
   const stroke: Point[] = [];
   for (let i = 0; i < 60; i++) {

@@ -109,7 +109,7 @@ export function drawHandle(h: Handle, map: Map2, px: number, fine: boolean, seen
   const cover = [...h.along(-1, from, until, 80), ...h.along(1, from, until, 80).reverse()];
   const ink = [...covering(h, to, px, fine), ...bolsters(h, to, px, fine), edge(h, to, px)];
   const shapes: Shape[] = [{ d: outline, fill: "paper" }];
-  if (h.sketch.handle && !["pearl", "metal"].includes(h.sketch.handle))
+  if (h.sketch.handle && !["pearl", "metal", "aluminium"].includes(h.sketch.handle))
     shapes.push({ d: path(to(cover)), fill: "bone" });
   if (h.sketch.bail && h.sketch.bail !== "none") shapes.unshift(bail(h, to, px));
   shapes.push({ d: ink.join(""), fill: "ink" }, ...pins(h, map, px), ...shield(h, map, px));
@@ -199,7 +199,10 @@ function covering(h: Handle, to: To, px: number, fine: boolean): string[] {
     case "stag":
       return bark(h, to, px, random, from, until, clear);
     case "ebony":
+    case "rosewood":
+    case "wood":
     case "laminated-wood":
+    case "glass-laminate":
     case "phenolic":
       return grain(h, to, px, h.sketch.handle === "ebony" ? 9 : 7, from, until, clear);
     case "horn":
@@ -209,7 +212,10 @@ function covering(h: Handle, to: To, px: number, fine: boolean): string[] {
         burin(to(clear(h.along(v, from, until, 70))), () => px * (0.85 - 0.1 * r)),
       );
     case "celluloid":
+    case "tortoiseshell":
       return bands(h, to, px, from, until);
+    case "ivory":
+    case "nylon":
     case "pearl":
       return [0.86, 0.7, 0.54].map((v, r) =>
         burin(
@@ -218,6 +224,7 @@ function covering(h: Handle, to: To, px: number, fine: boolean): string[] {
         ),
       );
     case "metal":
+    case "aluminium":
       return [-0.66, 0.66].map((v) => burin(to(h.along(v, from + 2, until - 2, 40)), () => px * 0.7));
     case "bone-smooth":
       return Array.from({ length: fine ? 46 : 18 }, () => {
@@ -392,33 +399,95 @@ function circle([x, y]: Point, r: number): string {
 }
 
 function pins(h: Handle, map: Map2, px: number): Shape[] {
-  const scale = map([1, 0])[0] - map([0, 0])[0];
+  const scale = Math.abs(map([1, 0])[0] - map([0, 0])[0]);
   return pinPlaces(h).map((p) => ({ d: circle(map(p), 0.8 * scale), fill: "paper", stroke: 0.85 * px }));
 }
 
+/** Shields as rows of half width and height about the middle, in units of their half size. */
+const SHIELDS: Record<string, readonly Point[]> = {
+  bar: [
+    [-0.87, -1],
+    [0.87, -1],
+    [1, -0.56],
+    [1, 0.56],
+    [0.87, 1],
+    [-0.87, 1],
+    [-1, 0.56],
+    [-1, -0.56],
+  ],
+  pinched: [
+    [-1, -1],
+    [-0.4, -0.8],
+    [0, -0.5],
+    [0.4, -0.8],
+    [1, -1],
+    [1, 1],
+    [0.4, 0.8],
+    [0, 0.5],
+    [-0.4, 0.8],
+    [-1, 1],
+  ],
+  lozenge: [
+    [-1, 0],
+    [0, -1.2],
+    [1, 0],
+    [0, 1.2],
+  ],
+  crest: [
+    [-0.5, -1.3],
+    [0.5, -1.3],
+    [0.5, 0.1],
+    [0.36, 0.8],
+    [0, 1.4],
+    [-0.36, 0.8],
+    [-0.5, 0.1],
+  ],
+  federal: [
+    [-0.5, -1],
+    [-0.34, -1.35],
+    [-0.17, -1.1],
+    [0, -1.35],
+    [0.17, -1.1],
+    [0.34, -1.35],
+    [0.5, -1],
+    [0.44, 0.4],
+    [0, 1.4],
+    [-0.44, 0.4],
+  ],
+};
+
+const ellipse = (wide: number, high: number): Point[] =>
+  Array.from({ length: 40 }, (_, i) => {
+    const t = (2 * Math.PI * i) / 40;
+    return [wide * Math.cos(t), high * Math.sin(t)] as const;
+  });
+
 function shield(h: Handle, map: Map2, px: number): Shape[] {
   const kind = h.sketch.shield;
-  if (!kind || kind === "none") return [];
+  const form = h.sketch.shieldShape ?? "bar";
+  if (!kind || kind === "none" || form === "none") return [];
   const cx = SHIELD.at * h.length;
-  const [w, v, n] = [SHIELD.halfWidth, SHIELD.halfHeight, 1.1];
+  const rows =
+    form === "oval"
+      ? ellipse(1, 1.1)
+      : form === "round"
+        ? ellipse(0.36, 1.2)
+        : (SHIELDS[form] ?? (SHIELDS.bar as readonly Point[]));
   const at = (x: number, y: number): Point => map([cx + x, h.y(cx + x, 0) + y]);
-  const bar = (w: number, v: number): Point[] => [
-    at(-w + n, -v),
-    at(w - n, -v),
-    at(w, -v + n),
-    at(w, v - n),
-    at(w - n, v),
-    at(-w + n, v),
-    at(-w, v - n),
-    at(-w, -v + n),
-  ];
-  const scale = map([1, 0])[0] - map([0, 0])[0];
+  const rim = (less: number) =>
+    rows.map(([x, y]) => at(x * (SHIELD.halfWidth - less), y * (SHIELD.halfHeight - less * 0.8)));
+  const scale = Math.abs(map([1, 0])[0] - map([0, 0])[0]);
   const shapes: Shape[] = [
-    { d: path(bar(w, v)), fill: "paper", stroke: 1.05 * px },
-    { d: path(bar(w - 0.6, v - 0.5)), stroke: 0.45 * px },
+    { d: path(rim(0)), fill: "paper", stroke: 1.05 * px },
+    { d: path(rim(0.6)), stroke: 0.45 * px },
   ];
+  const widest = Math.max(...rows.map((r) => r[0]));
   if (kind !== "glued")
-    for (const x of [-5.4, 5.4])
-      shapes.push({ d: circle(at(x, 0), 0.55 * scale), fill: "paper", stroke: 0.7 * px });
+    for (const x of [-0.62, 0.62])
+      shapes.push({
+        d: circle(at(x * widest * SHIELD.halfWidth, 0), 0.55 * scale),
+        fill: "paper",
+        stroke: 0.7 * px,
+      });
   return shapes;
 }

@@ -1,5 +1,5 @@
 import type { Book, Sketch } from "../api/types";
-import { type Blade, blade, drawBlade } from "./blade";
+import { type Along, type Blade, blade, drawBlade } from "./blade";
 import { heightAt, type Map2, type Point, placed } from "./geometry";
 import { drawHandle, Handle, type Shape } from "./handle";
 
@@ -27,8 +27,19 @@ interface Lain {
   pivot: Point;
 }
 
-/** The knife with its blades open, as large as the sheet allows, its closed length centred on it. */
-export function drawOpen(sketch: Sketch, book: Book, width: number, height: number, most: number): OpenKnife {
+/** How far the blades are drawn out. */
+export type Pose = "open" | "half" | "closed";
+
+/** The knife as large as the sheet allows, its closed length centred on it; from either side. */
+export function drawOpen(
+  sketch: Sketch,
+  book: Book,
+  width: number,
+  height: number,
+  most: number,
+  pose: Pose = "open",
+  isPile = false,
+): OpenKnife {
   const handle = new Handle(
     sketch,
     book.frames.find((f) => f.id === sketch.frame),
@@ -42,37 +53,54 @@ export function drawOpen(sketch: Sketch, book: Book, width: number, height: numb
       book.blades.find((t) => t.id === b.type),
       b.lengthMm,
     ),
-    turn: turns[b.end][Math.min(used[b.end]++, 3)] as number,
+    turn: turned(pose, turns[b.end][Math.min(used[b.end]++, 3)] as number),
     end: b.end,
     pivot: handle.pivot(b.end),
   }));
-  const map = (scale: number, at: Point, l: Lain): Map2 => placed(scale, l.pivot, l.turn, l.end === "A", at);
+  const side = (to: Map2): Map2 => (isPile ? (p) => flipped(to(p), width) : to);
+  const map = (scale: number, at: Point, l: Lain): Map2 =>
+    side(placed(scale, l.pivot, l.turn, l.end === "A", at));
   const [left, right, top, bottom] = bounds(handle, lain);
   const scale = Math.min(most, width / (right - left), height / (bottom - top));
   const origin: Point = [(width - (left + right) * scale) / 2, -top * scale];
-  const whole = placed(scale, [0, 0], 0, false, origin);
+  const whole = side(placed(scale, [0, 0], 0, false, origin));
   const px = Math.max(0.75, Math.min(1, scale / 4.4));
   return {
     scale,
     blades: lain.map((l, i) => {
       const to = map(scale, origin, l);
-      const pull = i === 0 ? sketch.pull : undefined;
+      // The nick is cut in the mark side.
+      const pull = isPile ? "none" : i === 0 ? sketch.pull : undefined;
       const middle = l.blade.length * 0.78;
       return {
-        shapes: drawBlade(l.blade, to, px, pull, sketch.blades[i]?.type !== undefined),
+        shapes: drawBlade(
+          l.blade,
+          to,
+          px,
+          pull,
+          sketch.blades[i]?.type !== undefined,
+          sketch.blades[i]?.left?.along as Along | undefined,
+        ),
         tip: to([l.blade.length, heightAt(l.blade.spine, l.blade.length)]),
         middle: to([middle, (heightAt(l.blade.spine, middle) + heightAt(l.blade.edge, middle)) / 2]),
         tang: to([l.blade.tang * 0.6, 0]),
-        mirrored: l.end === "A",
+        mirrored: (l.end === "A") !== isPile,
       };
     }),
     handle: drawHandle(handle, whole, px, true, sketch.frame !== undefined),
     at: (t, v) => whole([t * handle.length, handle.y(t * handle.length, v)]),
-    left: whole([0, handle.y(0.5 * handle.length, 1)]),
-    right: whole([handle.length, handle.y(0.5 * handle.length, 1)]),
+    left: whole([isPile ? handle.length : 0, handle.y(0.5 * handle.length, 1)]),
+    right: whole([isPile ? 0 : handle.length, handle.y(0.5 * handle.length, 1)]),
     box: { top: 0, bottom: (bottom - top) * scale },
   };
 }
+
+const HALF_OPEN = 90;
+
+const turned = (pose: Pose, open: number) =>
+  pose === "closed" ? 0 : pose === "half" ? Math.min(HALF_OPEN, open) : open;
+
+const flipped = ([x, y]: Point, width: number): Point => [width - x, y];
 
 function bounds(handle: Handle, lain: Lain[]): [number, number, number, number] {
   const points = [...handle.outline()];

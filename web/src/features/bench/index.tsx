@@ -3,11 +3,14 @@ import { useEffect, useState } from "react";
 import { Link, Navigate, useParams, useSearchParams } from "react-router";
 import { api, Refused } from "../../api/client";
 import type { Book, SavedKnife } from "../../api/types";
+import { titleOf } from "../../format";
 import { useKeys } from "../../keys";
+import { usePreferences } from "../../preferences";
 import { Dialog } from "../../ui/dialog";
 import { Panel } from "./panel";
 import { Plate } from "./plate";
 import { Rail } from "./rail";
+import { rememberLast, repeatLast } from "./repeat";
 import { SpanChart } from "./span-chart";
 import { STATION_NAMES, stationKey } from "./stations";
 import { type Knife, useKnife } from "./use-knife";
@@ -63,6 +66,7 @@ function NothingOnTheBench() {
 
 function OnTheBench({ saved, book }: { saved: SavedKnife; book: Book }) {
   const knife = useKnife(saved);
+  const { school } = usePreferences();
   const [query, setQuery] = useSearchParams();
   const station = STATION_NAMES[query.get("at") ?? ""] ? (query.get("at") as string) : "pattern";
   const [face, setFace] = useState({ blade: 1, side: "mark" as "mark" | "pile" });
@@ -77,17 +81,19 @@ function OnTheBench({ saved, book }: { saved: SavedKnife; book: Book }) {
   };
   const next = nextStation(knife);
   useKeys({
-    ...Object.fromEntries(book.stations.map((s, i) => [stationKey(i), () => go(s)])),
+    ...Object.fromEntries(book.stations.map((s, i) => [stationKey(s, i).toLowerCase(), () => go(s)])),
     g: () => next && go(next),
+    r: () => repeatLast(knife, station, book),
     "mod+z": () => knife.undo?.(),
     "mod+shift+z": () => knife.redo?.(),
     "mod+y": () => knife.redo?.(),
   });
   useEffect(() => sessionStorage.setItem("snikra.last", saved.id), [saved.id]);
+  useEffect(() => rememberLast(saved.id, knife.specimen), [saved.id, knife.specimen]);
   useEffect(() => {
-    const name = knife.specimen.title ?? knife.verdict?.pattern.title ?? "Knife";
+    const name = knife.specimen.title ?? (knife.verdict && titleOf(knife.verdict, school)) ?? "Knife";
     document.title = `${name} \u2013 Snikra`;
-  }, [knife.specimen.title, knife.verdict?.pattern.title]);
+  }, [knife.specimen.title, knife.verdict, school]);
 
   return (
     <main>

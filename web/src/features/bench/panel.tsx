@@ -1,6 +1,8 @@
 import type { Book } from "../../api/types";
+import { Cautions } from "./cautions";
 import type { FaceOf } from "./plate";
 import { STATION_NAMES } from "./stations";
+import { ActionStation } from "./stations/action";
 import { BladesStation } from "./stations/blades";
 import { ConditionStation } from "./stations/condition";
 import { FeaturesStation } from "./stations/features";
@@ -30,11 +32,15 @@ export function Panel({
       <h2 id="station-name" className="text-[1.1875rem]/[1.375rem]">
         {STATION_NAMES[station]}
       </h2>
+      <Cautions book={book} station={station} specimen={knife.specimen} />
       {station === "pattern" && <PatternStation {...props} />}
       {station === "blades" && <BladesStation {...props} />}
       {station === "marks" && <MarksStation {...props} face={face} onFace={onFace} />}
       {station === "number" && <NumberStation {...props} />}
-      {["shield", "handle", "frame"].includes(station) && <FeaturesStation {...props} station={station} />}
+      {["shield", "handle", "frame", "tools", "box"].includes(station) && (
+        <FeaturesStation {...props} station={station} />
+      )}
+      {station === "action" && <ActionStation {...props} />}
       {station === "condition" && <ConditionStation {...props} />}
       {station === "story" && <StoryStation {...props} />}
       {station === "value" && <ValueStation {...props} />}

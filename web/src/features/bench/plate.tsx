@@ -1,21 +1,26 @@
-import { type KeyboardEvent, useMemo, useRef } from "react";
+import { type KeyboardEvent, useMemo, useRef, useState } from "react";
 import type { Book, Sketch, Verdict } from "../../api/types";
 import type { Point } from "../../drawing/geometry";
-import { drawOpen, type OpenKnife } from "../../drawing/open";
+import { drawOpen, type OpenKnife, type Pose } from "../../drawing/open";
+import { saveDrawing } from "../../drawing/save";
 import { Shapes } from "../../drawing/shapes";
-import { LengthFigure, lengthText } from "../../format";
+import { LengthFigure, lengthText, titleOf } from "../../format";
 import { usePreferences } from "../../preferences";
 import { TextEntry } from "../../ui/text-entry";
 import { useWidth } from "../../ui/use-width";
 import type { Knife } from "./use-knife";
 
-const HEIGHT = 266;
+const HEIGHT = 284;
 const LARGEST = 4.6;
 
 /** Room around the knife for labels; on a narrow sheet the discs stand without them. */
-const WIDE = { left: 176, right: 84, top: 14, below: 54, labelled: true };
+const WIDE = { left: 176, right: 84, top: 14, below: 72, labelled: true };
 const NARROW = { left: 30, right: 30, top: 14, below: 54, labelled: false };
 type Room = typeof WIDE;
+
+const POSES: Record<Pose, string> = { open: "open", half: "half open", closed: "closed" };
+
+const scaleWords = (scale: number) => `${(scale / 3.78).toFixed(2)} times life size at 96 pixels to the inch`;
 
 export interface FaceOf {
   blade: number;
@@ -38,8 +43,11 @@ export function Plate({
   face: FaceOf;
   onFace: (face: FaceOf) => void;
 }) {
-  const { units } = usePreferences();
+  const { units, school } = usePreferences();
   const { verdict, specimen } = knife;
+  const [pose, setPose] = useState<Pose>("open");
+  const [isPile, setPile] = useState(false);
+  const sheet = useRef<SVGSVGElement>(null);
   const sketch = verdict?.sketch;
   const box = useRef<HTMLElement>(null);
   const width = useWidth(box, 836);
@@ -48,18 +56,28 @@ export function Plate({
   const drawn = useMemo(
     () =>
       sketch &&
-      drawOpen(sketch, book, width - room.left - room.right, height - room.top - room.below, LARGEST),
-    [sketch, book, width, height, room],
+      drawOpen(
+        sketch,
+        book,
+        width - room.left - room.right,
+        height - room.top - room.below,
+        LARGEST,
+        pose,
+        isPile,
+      ),
+    [sketch, book, width, height, room, pose, isPile],
   );
+  const title = verdict ? titleOf(verdict, school) : "\u00a0";
   return (
     <section aria-label="Drawing" ref={box} className="relative border-b border-ink">
       {sketch && drawn && verdict ? (
         <svg
+          ref={sheet}
           viewBox={`0 0 ${width} ${height}`}
           width={width}
           height={height}
           className="text-ink"
-          aria-label={`${verdict.pattern.title}, mark side, blades open, ${lengthText(sketch.closedLengthMm, units)} closed`}
+          aria-label={`${title}, ${isPile ? "pile" : "mark"} side, blades ${POSES[pose]}, ${lengthText(sketch.closedLengthMm, units)} closed`}
         >
           <g transform={`translate(${room.left} ${room.top})`}>
             <Drawn drawn={drawn} />
@@ -82,7 +100,7 @@ export function Plate({
       )}
       <div className="bottom-1.5 left-0 w-full pb-2 md:absolute md:w-[13rem] md:pb-0">
         <p className="font-serif text-[1.5625rem]/[1.6875rem] tracking-tight" data-testid="pattern-title">
-          {verdict?.pattern.title ?? "\u00a0"}
+          {title}
         </p>
         <div className="mt-1 flex items-baseline gap-1.5 text-[0.78125rem]/[1.0625rem] text-ink2">
           <span className="num">{knife.number}</span>
@@ -97,9 +115,43 @@ export function Plate({
         </div>
         {drawn && (
           <p className="text-[0.78125rem]/[1.0625rem] text-ink2">
-            Mark side, slot up, {(drawn.scale / 3.78).toFixed(1)} {"\u00d7"} life
+            {isPile ? "Pile" : "Mark"} side, slot up, {(drawn.scale / 3.78).toFixed(1)} {"\u00d7"} life
             {sketch?.measured ? "" : ", not measured"}
           </p>
+        )}
+      </div>
+      <div className="no-print flex flex-wrap items-center gap-x-3 pb-1 text-[0.78125rem] text-ink2 md:absolute md:bottom-0.5 md:left-[13.5rem]">
+        {(Object.keys(POSES) as Pose[]).map((p) => (
+          <button
+            key={p}
+            type="button"
+            aria-pressed={pose === p}
+            className="min-h-6 aria-pressed:font-semibold aria-pressed:text-ink hover:underline"
+            onClick={() => setPose(p)}
+          >
+            {POSES[p]}
+          </button>
+        ))}
+        <button type="button" className="min-h-6 hover:underline" onClick={() => setPile(!isPile)}>
+          {isPile ? "see mark side" : "see pile side"}
+        </button>
+        {drawn && (
+          <>
+            <button
+              type="button"
+              className="min-h-6 hover:underline"
+              onClick={() => saveDrawing(sheet.current, title, scaleWords(drawn.scale), "svg")}
+            >
+              SVG
+            </button>
+            <button
+              type="button"
+              className="min-h-6 hover:underline"
+              onClick={() => saveDrawing(sheet.current, title, scaleWords(drawn.scale), "png")}
+            >
+              PNG
+            </button>
+          </>
         )}
       </div>
     </section>
@@ -367,15 +419,35 @@ function spotsOf(
     ["shield", "Shield", 0.46, 0.35],
     ["handle", "Handle", 0.7, 0.45],
   ];
-  for (const [name, label, t, v] of under)
+  const places = spaced(
+    under.map(([, , t]) => drawn.at(t, 1)[0]),
+    room.labelled ? LABEL_ROOM : DISC_ROOM,
+  );
+  under.forEach(([name, label, t, v], i) => {
     spots.push({
       number: spots.length + 1,
       at: drawn.at(t, v),
-      disc: [drawn.at(t, 1)[0], drawn.box.bottom + 20],
+      disc: [places[i] as number, drawn.box.bottom + 20],
       label,
       station: name,
       side: "start",
       state: stateOf(name),
     });
+  });
   return spots;
+}
+
+const LABEL_ROOM = 84;
+const DISC_ROOM = 24;
+
+/** The same places in the same order, moved apart as little as leaves room between them. */
+function spaced(places: number[], room: number): number[] {
+  const order = places.map((_, i) => i).sort((a, b) => (places[a] as number) - (places[b] as number));
+  const out = [...places];
+  for (let i = 1; i < order.length; i++) {
+    const [before, after] = [order[i - 1] as number, order[i] as number];
+    const short = room - ((out[after] as number) - (out[before] as number));
+    if (short > 0) out[after] = (out[after] as number) + short;
+  }
+  return out;
 }

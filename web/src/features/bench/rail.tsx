@@ -16,7 +16,7 @@ export function Rail({
   return (
     <nav
       aria-label="Examination, in working order"
-      className="mx-4 grid auto-cols-[minmax(7.2rem,1fr)] grid-flow-col overflow-x-auto border-b border-rule lg:mx-6"
+      className="mx-4 grid auto-cols-[minmax(5.75rem,1fr)] grid-flow-col overflow-x-auto border-b border-rule lg:mx-6"
     >
       {stations.map((s, i) => {
         const p = progress?.find((o) => o.station === s);
@@ -36,7 +36,7 @@ export function Rail({
               className={`flex items-baseline gap-1.5 leading-[1.1875rem] ${isCurrent ? "text-blue" : ""}`}
             >
               <span className="font-steel text-[0.6875rem] font-medium" aria-hidden="true">
-                {stationKey(i)}
+                {stationKey(s, i)}
               </span>
               <span className={isStarted || isCurrent ? "font-semibold" : "text-ink2"}>
                 {STATION_NAMES[s]}

@@ -1,9 +1,13 @@
 import type { Seen } from "../../api/types";
 import { Field } from "../../ui/field";
+import { Picker, type PictureOption } from "../../ui/picker";
 import { type Option, Select } from "../../ui/select";
 
 const ORDER = ["sure", "likely", "unsure"] as const;
 const CANNOT_TELL = "cannot-tell";
+
+const isPictures = (options: Option[] | PictureOption[]): options is PictureOption[] =>
+  options.length > 0 && "picture" in (options[0] as Option);
 
 /** A choice among answers, with how well it was seen; not looked at and not to be told are apart. */
 export function SeenChoice({
@@ -16,7 +20,7 @@ export function SeenChoice({
 }: {
   label: string;
   seen: Seen | undefined;
-  options: Option[];
+  options: Option[] | PictureOption[];
   onChange: (seen: Seen | undefined) => void;
   onFocus?: () => void;
   className?: string;
@@ -30,16 +34,28 @@ export function SeenChoice({
   return (
     <div className={`flex items-end gap-1 ${className ?? ""}`}>
       <Field label={label} className="min-w-0 flex-1">
-        {(ids) => (
-          <Select
-            {...ids}
-            value={value}
-            nothing="not yet looked"
-            options={[...options, { id: CANNOT_TELL, label: "cannot tell" }]}
-            onChange={choose}
-            onFocus={onFocus}
-          />
-        )}
+        {(ids) =>
+          isPictures(options) ? (
+            <Picker
+              {...ids}
+              aria-label={label}
+              value={value}
+              nothing="not yet looked"
+              options={[...options, { id: CANNOT_TELL, label: "cannot tell", picture: null }]}
+              onChange={choose}
+              onFocus={onFocus}
+            />
+          ) : (
+            <Select
+              {...ids}
+              value={value}
+              nothing="not yet looked"
+              options={[...options, { id: CANNOT_TELL, label: "cannot tell" }]}
+              onChange={choose}
+              onFocus={onFocus}
+            />
+          )
+        }
       </Field>
       {seen?.value && (
         <button

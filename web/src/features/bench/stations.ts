@@ -7,10 +7,15 @@ export const STATION_NAMES: Record<string, string> = {
   shield: "Shield",
   handle: "Handle",
   frame: "Frame",
+  tools: "Tools",
+  action: "Action",
+  box: "Box",
   condition: "Condition",
   story: "Story",
   value: "Value",
 };
 
-/** The key of a station: 1 to 9, then 0. */
-export const stationKey = (place: number) => `${(place + 1) % 10}`;
+/** Keys of the stations: figures for the first ten, then the letters they begin with. */
+const LETTERS: Record<string, string> = { condition: "C", story: "S", value: "V" };
+
+export const stationKey = (station: string, place: number) => LETTERS[station] ?? `${(place + 1) % 10}`;

@@ -1,11 +1,18 @@
+import { useMemo } from "react";
 import type { SeenBlade } from "../../../api/types";
-import { withUnit } from "../../../format";
+import { bladeOptions } from "../../../drawing/pictures";
+import { percent, withUnit } from "../../../format";
 import { usePreferences } from "../../../preferences";
+import { Field } from "../../../ui/field";
+import { Picker, type PictureOption } from "../../../ui/picker";
 import { Select } from "../../../ui/select";
 import { TextEntry } from "../../../ui/text-entry";
+import { TextField } from "../../../ui/text-field";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
+import { SeenChoice } from "../seen-choice";
 import { FeaturesStation } from "./features";
+import { readHeights, writeHeights } from "./heights";
 
 const ENDS = [
   { id: "A", label: "A, with the main blade" },
@@ -19,12 +26,11 @@ const PRESSES = [
 /** Which blades there are, where they turn and which springs they press; then what the main blade shows. */
 export function BladesStation({ knife, book }: StationProps) {
   const { blades } = knife.specimen;
+  const kinds = useMemo(() => bladeOptions(book), [book]);
   const set = (all: SeenBlade[]) => knife.change((s) => ({ ...s, blades: all }));
   return (
     <>
-      <p className="text-ink2">
-        Main blade first. Pinch the back of a blade, never the edge, and keep fingers out of its path.
-      </p>
+      <p className="text-ink2">Main blade first.</p>
       <div className="mt-1 border-t border-rule">
         {blades.map((b, i) => (
           <BladeRow
@@ -34,6 +40,7 @@ export function BladesStation({ knife, book }: StationProps) {
             blade={b}
             knife={knife}
             book={book}
+            kinds={kinds}
             onChange={(changed) => set(blades.map((o, k) => (k === i ? changed : o)))}
             onRemove={() => {
               knife.change((s) => ({
@@ -51,7 +58,9 @@ export function BladesStation({ knife, book }: StationProps) {
         type="button"
         className="press mt-2"
         disabled={blades.length >= 12}
-        onClick={() => set([...blades, { end: blades.length === 0 ? "A" : undefined }])}
+        onClick={() =>
+          set([...blades, { end: blades.length === 0 ? "A" : undefined, heights: [], seen: {} }])
+        }
       >
         {blades.length === 0 ? "Add the main blade" : "Add a blade or tool"}
       </button>
@@ -67,10 +76,12 @@ function BladeRow({
   blade,
   knife,
   book,
+  kinds,
   onChange,
   onRemove,
 }: StationProps & {
   place: number;
+  kinds: PictureOption[];
   blade: SeenBlade;
   onChange: (b: SeenBlade) => void;
   onRemove: () => void;
@@ -82,11 +93,11 @@ function BladeRow({
     <fieldset className="grid grid-cols-[1.25rem_minmax(0,1.4fr)_minmax(0,1.2fr)] items-center gap-x-3 border-b border-rule py-1 sm:grid-cols-[1.25rem_minmax(0,1.6fr)_minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,0.9fr)_auto]">
       <legend className="sr-only">{name}</legend>
       <span className="num text-ink2">{place + 1}</span>
-      <Select
+      <Picker
         aria-label={`${name}: kind`}
         value={blade.type}
         nothing="kind not yet looked"
-        options={book.blades.map((t) => ({ id: t.id, label: t.name }))}
+        options={kinds}
         onChange={(type) => onChange({ ...blade, type })}
       />
       <Select
@@ -119,11 +130,75 @@ function BladeRow({
       >
         Remove
       </button>
+      <BladeLooks place={place} blade={blade} knife={knife} book={book} onChange={onChange} />
       {problem && (
         <p className="col-span-full text-[0.78125rem]/4 text-lead">
           {problem.given}: {problem.accepted}.
         </p>
       )}
     </fieldset>
+  );
+}
+
+const SIDES = [
+  { id: "mark", label: "nearest the mark side" },
+  { id: "centre", label: "in the middle" },
+  { id: "pile", label: "nearest the pile side" },
+];
+
+/** What else one looks at on every blade: where it lies, its heights, and the looks of the book. */
+function BladeLooks({
+  place,
+  blade,
+  knife,
+  book,
+  onChange,
+}: StationProps & { place: number; blade: SeenBlade; onChange: (b: SeenBlade) => void }) {
+  const questions = book.questions.filter((q) => q.eachBlade);
+  const { units } = usePreferences();
+  const looked = Object.keys(blade.seen).length + (blade.side ? 1 : 0) + (blade.heights.length > 0 ? 1 : 0);
+  const left = knife.verdict?.sketch.blades[place]?.left;
+  return (
+    <details className="col-span-full">
+      <summary className="min-h-6 cursor-pointer text-[0.78125rem]/6 text-ink2">
+        Half stop, etch, swedge, edge and wear
+        {looked > 0 && `, ${looked} looked at`}
+        {left && `: ${percent(left.share)}% left (${percent(left.low)} to ${percent(left.high)})`}
+      </summary>
+      <div className="grid grid-cols-2 gap-x-5 gap-y-1.5 pb-2 pl-8 md:grid-cols-3">
+        {questions.map((q) => (
+          <SeenChoice
+            key={q.id}
+            label={q.label}
+            seen={blade.seen[q.id]}
+            options={q.answers}
+            onChange={(seen) => {
+              const { [q.id]: _, ...rest } = blade.seen;
+              onChange({ ...blade, seen: seen ? { ...rest, [q.id]: seen } : rest });
+            }}
+          />
+        ))}
+        <Field label="Lies">
+          {(ids) => (
+            <Select
+              {...ids}
+              value={blade.side}
+              nothing="not yet looked"
+              options={SIDES}
+              onChange={(side) => onChange({ ...blade, side: side as SeenBlade["side"] })}
+            />
+          )}
+        </Field>
+        <TextField
+          label="Heights along it"
+          hint="place from the tang : height; the first close to the tang"
+          problem={knife.problems.find((p) => p.field.startsWith(`blades[${place}].heights`))}
+          placeholder={units === "in" ? "1/8 : 1/2; 1 : 7/16" : "4 : 12.5; 30 : 11"}
+          maxLength={300}
+          value={writeHeights(blade.heights)}
+          onCommit={(text) => onChange({ ...blade, heights: readHeights(text ?? "", units) })}
+        />
+      </div>
+    </details>
   );
 }

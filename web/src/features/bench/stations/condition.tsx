@@ -1,6 +1,5 @@
-import { Field } from "../../../ui/field";
-import { Select } from "../../../ui/select";
 import type { StationProps } from "../panel";
+import { Points } from "./points";
 
 /** The points of condition; the worst fault sets the grade. */
 export function ConditionStation({ knife, book }: StationProps) {
@@ -8,25 +7,7 @@ export function ConditionStation({ knife, book }: StationProps) {
   return (
     <div className="mt-1 grid gap-x-6 gap-y-3 md:grid-cols-[minmax(0,3fr)_minmax(0,1.3fr)]">
       <div className="grid grid-cols-2 content-start gap-x-5 gap-y-1.5 lg:grid-cols-3">
-        {book.condition.points.map((p) => (
-          <Field key={p.id} label={p.label}>
-            {(ids) => (
-              <Select
-                {...ids}
-                title={p.ask}
-                value={knife.specimen.condition[p.id]}
-                nothing="not yet looked"
-                options={p.findings}
-                onChange={(finding) =>
-                  knife.change((s) => {
-                    const { [p.id]: _, ...rest } = s.condition;
-                    return { ...s, condition: finding ? { ...rest, [p.id]: finding } : rest };
-                  })
-                }
-              />
-            )}
-          </Field>
-        ))}
+        <Points knife={knife} book={book} station="condition" />
       </div>
       <div className="border-rule md:border-l md:pl-4">
         <h3 className="voice text-[0.8125rem] text-ink2">By the worst fault</h3>
@@ -51,10 +32,6 @@ export function ConditionStation({ knife, book }: StationProps) {
         ) : (
           <p className="voice text-ink3">No grade yet. One point looked at begins one.</p>
         )}
-        <p className="mt-2 text-[0.78125rem]/4 text-ink2">
-          Open with care: hold the handle, keep fingers out of the path of the edge, do not force a stiff
-          joint.
-        </p>
       </div>
     </div>
   );

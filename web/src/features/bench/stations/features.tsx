@@ -1,11 +1,13 @@
 import { useState } from "react";
 import type { Question, Specimen } from "../../../api/types";
+import { answerOptions } from "../../../drawing/pictures";
 import type { StationProps } from "../panel";
 import { SeenChoice } from "../seen-choice";
+import { Measures } from "./measures";
 
 /** The questions of a station, each with its answers, and how to know the one in hand. */
 export function FeaturesStation({ knife, book, station }: StationProps & { station: string }) {
-  const questions = book.questions.filter((q) => q.station === station);
+  const questions = book.questions.filter((q) => q.station === station && !q.eachBlade);
   const [asked, setAsked] = useState<string>();
   const inHand = questions.find((q) => q.id === asked) ?? questions.find((q) => knife.specimen.seen[q.id]);
   return (
@@ -16,7 +18,7 @@ export function FeaturesStation({ knife, book, station }: StationProps & { stati
             key={q.id}
             label={q.label}
             seen={knife.specimen.seen[q.id]}
-            options={q.answers}
+            options={answerOptions(book, q) ?? q.answers}
             onFocus={() => setAsked(q.id)}
             onChange={(seen) => {
               setAsked(q.id);
@@ -25,7 +27,10 @@ export function FeaturesStation({ knife, book, station }: StationProps & { stati
           />
         ))}
       </div>
-      {inHand && <HowToKnow question={inHand} specimen={knife.specimen} />}
+      <div className="grid content-start gap-y-2">
+        {inHand && <HowToKnow question={inHand} specimen={knife.specimen} />}
+        <Measures knife={knife} book={book} station={station} />
+      </div>
     </div>
   );
 }
@@ -46,6 +51,12 @@ export function HowToKnow({ question, specimen }: { question: Question; specimen
         <>
           <p className="font-serif text-[0.9375rem]/5">{answer.label}</p>
           <p className="mt-0.5">{answer.lookFor}</p>
+          {answer.test && (
+            <p className="mt-1">
+              <span className="voice text-ink2">Without harm: </span>
+              {answer.test}
+            </p>
+          )}
           <p className="mt-1 text-ink2">{answer.why}</p>
         </>
       ) : (

@@ -1,5 +1,7 @@
+import { useMemo } from "react";
 import type { Frame } from "../../../api/types";
 import { type Point, path, smooth } from "../../../drawing/geometry";
+import { bolsterOptions, frameOptions } from "../../../drawing/pictures";
 import { percent, withUnit } from "../../../format";
 import { usePreferences } from "../../../preferences";
 import { Field } from "../../../ui/field";
@@ -9,10 +11,15 @@ import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { SeenChoice } from "../seen-choice";
 
+/** The usual outlines stand in the open; all of them are found by name. */
+const USUAL_FRAMES = 16;
+
 /** The first look: outline, size, bolsters and springs; and what the knife is called by them. */
 export function PatternStation({ knife, book }: StationProps) {
   const { specimen } = knife;
   const { units } = usePreferences();
+  const frames = useMemo(() => frameOptions(book), [book]);
+  const bolsters = useMemo(() => bolsterOptions(book), [book]);
   return (
     <>
       <fieldset className="mt-1">
@@ -20,7 +27,7 @@ export function PatternStation({ knife, book }: StationProps) {
           Outline, spring side up, main pivot at the left
         </legend>
         <div className="mt-1 grid grid-cols-[repeat(auto-fill,minmax(5.9rem,1fr))]">
-          {book.frames.map((f) => (
+          {book.frames.slice(0, USUAL_FRAMES).map((f) => (
             <FrameChoice
               key={f.id}
               frame={f}
@@ -35,7 +42,7 @@ export function PatternStation({ knife, book }: StationProps) {
           ))}
         </div>
       </fieldset>
-      <div className="mt-2 grid grid-cols-2 gap-x-5 gap-y-2 md:grid-cols-4">
+      <div className="mt-2 grid grid-cols-2 gap-x-5 gap-y-2 md:grid-cols-[minmax(0,3fr)_minmax(0,5fr)_minmax(0,3fr)_minmax(0,5fr)]">
         <TextField
           label="Closed length"
           problem={problemAt(knife.problems, "closedLength")}
@@ -46,7 +53,7 @@ export function PatternStation({ knife, book }: StationProps) {
         <SeenChoice
           label="Bolsters"
           seen={specimen.bolsters}
-          options={book.bolsters}
+          options={bolsters}
           onChange={(bolsters) => knife.change((s) => ({ ...s, bolsters }))}
         />
         <Field label="Springs, counted at the back">
@@ -63,9 +70,9 @@ export function PatternStation({ knife, book }: StationProps) {
           )}
         </Field>
         <SeenChoice
-          label="How sure of the outline"
+          label="Any outline"
           seen={specimen.frame}
-          options={book.frames.map((f) => ({ id: f.id, label: f.name }))}
+          options={frames}
           onChange={(frame) => knife.change((s) => ({ ...s, frame }))}
         />
       </div>
@@ -112,35 +119,64 @@ function FrameOutline({ frame }: { frame: Frame }) {
 
 function Names({ knife }: Pick<StationProps, "knife">) {
   const names = knife.verdict?.pattern.names ?? [];
+  const { school } = usePreferences();
   if (names.length === 0)
     return (
       <p className="voice mt-3 text-ink3">
         No name yet. Choose an outline and set the blades in at station 2.
       </p>
     );
+  const sorted =
+    school === "trade" ? [...names].sort((a, b) => b.tradeProbability - a.tradeProbability) : names;
   return (
-    <ol className="mt-3 border-t border-rule" data-testid="names">
-      {names.map((n, i) => (
-        <li key={n.pattern} className="grid grid-cols-[2.75rem_minmax(0,1fr)] border-b border-rule py-1">
-          <span className="num text-[1.0625rem]/5">
-            {percent(n.probability)}
-            <small className="text-[0.71875rem]">%</small>
-          </span>
-          <div>
-            <p>
-              <span className={i === 0 ? "font-semibold" : ""}>{n.strictly}</span>
-              {n.inTrade.length > 0 && (
-                <span className="voice text-ink2">
-                  , in today{"\u2019"}s trade also {n.inTrade.join(", ").toLowerCase()}
-                </span>
-              )}
-            </p>
-            <p className="text-ink2">{n.because}</p>
-            {i === 0 && <Requirements list={n.requirements} />}
-          </div>
-        </li>
-      ))}
-    </ol>
+    <table className="mt-3 w-full border-t border-rule" data-testid="names">
+      <thead>
+        <tr className="voice text-left text-[0.78125rem] text-ink2">
+          <th className="w-12 font-normal">strict</th>
+          <th className="w-12 font-normal">trade</th>
+          <th className="font-normal">
+            <span className="sr-only">Name and reasons</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {sorted.map((n, i) => (
+          <tr key={n.pattern} className="border-t border-rule align-top">
+            <Share p={n.probability} isChosen={school === "strict"} />
+            <Share p={n.tradeProbability} isChosen={school === "trade"} />
+            <td className="py-1">
+              <p>
+                <span className={i === 0 ? "font-semibold" : ""}>{n.strictly}</span>
+                {n.departures.length > 0 && <span>, {n.departures.join(", ")}</span>}
+                {n.inTrade.length > 0 && (
+                  <span className="voice text-ink2">
+                    , in today{"\u2019"}s trade also {n.inTrade.join(", ").toLowerCase()}
+                  </span>
+                )}
+              </p>
+              <p className="text-ink2">{n.because}</p>
+              {n.settle && <p>To settle it: {n.settle.look}</p>}
+              {i === 0 && <Requirements list={n.requirements} />}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Share({ p, isChosen }: { p: number; isChosen: boolean }) {
+  return (
+    <td className={`num py-1 ${isChosen ? "text-[1.0625rem]/5" : "text-ink2"}`}>
+      {p === 0 ? (
+        "\u2013"
+      ) : (
+        <>
+          {percent(p)}
+          <small className="text-[0.71875rem]">%</small>
+        </>
+      )}
+    </td>
   );
 }
 

@@ -62,6 +62,9 @@ class AccessIT {
             "Shield",
             "Handle",
             "Frame",
+            "Tools",
+            "Action",
+            "Box",
             "Condition",
             "Story",
             "Value")) {

@@ -22,8 +22,17 @@ record BenchPage(Page page) {
     return new Page.GetByRoleOptions().setName(name);
   }
 
+  /** Chooses from a list, or among pictures by typing the name. */
   BenchPage choose(String label, String answer) {
-    field(label).selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(answer));
+    if ("SELECT".equals(field(label).evaluate("e => e.tagName"))) {
+      field(label)
+          .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(answer));
+    } else {
+      field(label).click();
+      page.keyboard().type(answer);
+      page.keyboard().press("Enter");
+      assertThat(field(label)).containsText(answer);
+    }
     return this;
   }
 

@@ -36,7 +36,7 @@ class FirstPathIT {
       bench
           .press("Serpentine")
           .write("Closed length", "3 7/8")
-          .choose("Bolsters", "bolsters at both ends");
+          .choose("Bolsters", "Bolsters at both ends");
       bench.go("Blades").press("Add the main blade");
       bench.choose("Main blade: kind", "Clip blade").choose("Main blade: presses", "one spring");
       bench.press("Add a blade or tool");
@@ -128,18 +128,21 @@ class FirstPathIT {
       tabTo(page, "Closed length");
       page.keyboard().type("92 mm");
       tabTo(page, "Bolsters");
-      page.keyboard().type("bolsters at");
+      page.keyboard().type("bolsters at both");
+      page.keyboard().press("Enter");
       leave(page);
 
       page.keyboard().press("2");
       tabTo(page, "Add the main blade");
       page.keyboard().press("Enter");
       tabTo(page, "Main blade: kind");
-      page.keyboard().type("Spear");
+      page.keyboard().type("master spear");
+      page.keyboard().press("Enter");
       tabTo(page, "Add a blade or tool");
       page.keyboard().press("Enter");
       tabTo(page, "Blade 2: kind");
-      page.keyboard().type("Pen");
+      page.keyboard().type("Pen blade");
+      page.keyboard().press("Enter");
       tabTo(page, "Blade 2: end");
       page.keyboard().type("A");
       leave(page);
@@ -159,7 +162,7 @@ class FirstPathIT {
       page.keyboard().press("Enter");
       assertThat(page.getByTestId("number")).containsText("stag");
       leave(page);
-      page.keyboard().press("8");
+      page.keyboard().press("c");
       tabTo(page, "Blade wear");
       page.keyboard().type("Worn");
       leave(page);

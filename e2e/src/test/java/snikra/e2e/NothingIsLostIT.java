@@ -68,7 +68,7 @@ class NothingIsLostIT {
       Page page = chromium.page(1280, 800);
       laidOut(app, page);
       page.route("**/api/knives/*", Route::abort);
-      new BenchPage(page).press("Canoe");
+      new BenchPage(page).press("Congress");
       assertThat(page.getByTestId("save-state")).containsText("Not saved");
       page.unroute("**/api/knives/*");
       page.getByText("Try again").click();
@@ -76,7 +76,7 @@ class NothingIsLostIT {
       page.reload();
       assertThat(
               page.getByRole(
-                  AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Canoe").setExact(true)))
+                  AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Congress").setExact(true)))
           .hasAttribute("aria-pressed", "true");
     }
   }
@@ -106,7 +106,7 @@ class NothingIsLostIT {
       Page two = chromium.page(1280, 800);
       two.navigate(address);
       assertThat(two.locator("#station-name")).isVisible();
-      new BenchPage(one).press("Canoe");
+      new BenchPage(one).press("Congress");
       new BenchPage(one).saved();
 
       new BenchPage(two).press("Teardrop");
@@ -114,7 +114,7 @@ class NothingIsLostIT {
       two.getByText("Take the other").click();
       assertThat(
               two.getByRole(
-                  AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Canoe").setExact(true)))
+                  AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Congress").setExact(true)))
           .hasAttribute("aria-pressed", "true");
     }
   }

@@ -21,6 +21,7 @@ import java.io.IOException;
 import java.util.function.Function;
 import org.yaml.snakeyaml.LoaderOptions;
 import snikra.core.measure.Length;
+import snikra.core.measure.Measurement;
 import snikra.core.provenance.EdtfDate;
 
 /** Mappers between the core's records and JSON or YAML: no record carries an annotation for it. */
@@ -86,6 +87,7 @@ public final class Json {
   private static SimpleModule texts() {
     SimpleModule module = new SimpleModule();
     asText(module, Length.class, Length::parse, Length::written);
+    asText(module, Measurement.class, Measurement::parse, Measurement::written);
     asText(module, EdtfDate.class, EdtfDate::parse, EdtfDate::written);
     return module;
   }

@@ -10,16 +10,21 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import snikra.core.clue.Caution;
 import snikra.core.clue.ClueBook;
 import snikra.core.clue.Feature;
 import snikra.core.clue.Part;
 import snikra.core.condition.ConditionBook;
 import snikra.core.examination.Problem;
+import snikra.core.measure.MeasureBook;
 import snikra.core.pattern.BladeType;
 import snikra.core.pattern.BolsterLayout;
 import snikra.core.pattern.Frame;
+import snikra.core.pattern.Modifier;
 import snikra.core.pattern.Pattern;
 import snikra.core.pattern.PatternBook;
+import snikra.core.pattern.Pull;
+import snikra.core.pattern.SpringLayout;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
 
@@ -31,14 +36,20 @@ public final class ShippedShelf {
 
   private record Shapes(List<Frame> frames, List<BladeType> blades) {}
 
-  private record Patterns(List<BolsterLayout> bolsters, List<Pattern> patterns) {}
+  private record Patterns(
+      List<BolsterLayout> bolsters,
+      List<Pull> pulls,
+      List<SpringLayout> springLayouts,
+      List<Modifier> modifiers,
+      List<Pattern> patterns) {}
 
   private record Clues(
       double unlistedWeight,
       List<Region> regions,
       Map<String, String> confusions,
       List<Part> parts,
-      List<Feature> features) {}
+      List<Feature> features,
+      List<Caution> cautions) {}
 
   /**
    * Loads it, checking every file against its schema.
@@ -52,9 +63,17 @@ public final class ShippedShelf {
     Map<Character, String> confusions = new HashMap<>();
     clues.confusions.forEach((letter, taken) -> confusions.put(letter.charAt(0), taken));
     return new ReferenceShelf(
-        new ClueBook(clues.parts, clues.features),
-        new PatternBook(shapes.frames, shapes.blades, patterns.bolsters, patterns.patterns),
+        new ClueBook(clues.parts, clues.features, clues.cautions),
+        new PatternBook(
+            shapes.frames,
+            shapes.blades,
+            patterns.bolsters,
+            patterns.pulls,
+            patterns.springLayouts,
+            patterns.modifiers,
+            patterns.patterns),
         read("condition", ConditionBook.class),
+        read("measures", MeasureBook.class),
         clues.regions,
         clues.unlistedWeight,
         confusions,

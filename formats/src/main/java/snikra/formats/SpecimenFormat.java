@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import snikra.core.clue.Clue;
@@ -13,6 +14,9 @@ import snikra.core.clue.Feature;
 import snikra.core.condition.ConditionBook;
 import snikra.core.examination.Problem;
 import snikra.core.measure.Length;
+import snikra.core.measure.MeasureBook;
+import snikra.core.measure.MeasureBook.Quantity;
+import snikra.core.measure.Measurement;
 import snikra.core.pattern.BladeType;
 import snikra.core.pattern.BolsterLayout;
 import snikra.core.pattern.Frame;
@@ -111,7 +115,8 @@ public final class SpecimenFormat {
           "bolsters.value",
           tree.path("bolsters").path("value"),
           shelf.patterns().bolsters().stream().map(BolsterLayout::id));
-      tree.path("seen").properties().forEach(this::seen);
+      tree.path("seen").properties().forEach(e -> seen("seen.", e, false));
+      tree.path("measured").properties().forEach(this::measured);
       tree.path("condition").properties().forEach(this::condition);
       sureness("frame", tree.path("frame"));
       sureness("bolsters", tree.path("bolsters"));
@@ -132,6 +137,12 @@ public final class SpecimenFormat {
       text(at + ".length", blade.path("length"), Length::parse);
       Stream<String> types = shelf.patterns().blades().stream().map(BladeType::id);
       name(at + ".type", blade.path("type"), types);
+      for (int i = 0; i < blade.path("heights").size(); i++) {
+        JsonNode height = blade.path("heights").path(i);
+        text(at + ".heights[" + i + "].at", height.path("at"), Length::parse);
+        text(at + ".heights[" + i + "].height", height.path("height"), Length::parse);
+      }
+      blade.path("seen").properties().forEach(e -> seen(at + ".seen.", e, true));
     }
 
     private void comparable(String at, JsonNode sale) {
@@ -148,11 +159,14 @@ public final class SpecimenFormat {
       name(at + ".handle", sale.path("handle"), handles);
     }
 
-    private void seen(Map.Entry<String, JsonNode> entry) {
-      String at = "seen." + entry.getKey();
-      var feature = shelf.clues().feature(entry.getKey());
+    private void seen(String where, Map.Entry<String, JsonNode> entry, boolean eachBlade) {
+      String at = where + entry.getKey();
+      Optional<Feature> feature =
+          shelf.clues().feature(entry.getKey()).filter(f -> f.eachBlade() == eachBlade);
       if (feature.isEmpty()) {
-        unknown(at, entry.getKey(), shelf.clues().features().stream().map(Feature::id));
+        Stream<Feature> asked =
+            shelf.clues().features().stream().filter(f -> f.eachBlade() == eachBlade);
+        unknown(at, entry.getKey(), asked.map(Feature::id));
         return;
       }
       name(
@@ -160,6 +174,20 @@ public final class SpecimenFormat {
           entry.getValue().path("value"),
           feature.get().clues().stream().map(Clue::id));
       sureness(at, entry.getValue());
+    }
+
+    private void measured(Map.Entry<String, JsonNode> entry) {
+      String at = "measured." + entry.getKey();
+      Optional<MeasureBook.Quantity> quantity = shelf.measures().quantity(entry.getKey());
+      if (quantity.isEmpty()) {
+        Stream<String> known = shelf.measures().quantities().stream().map(Quantity::id);
+        unknown(at, entry.getKey(), known);
+        return;
+      }
+      for (int i = 0; i < entry.getValue().size(); i++) {
+        Measurement.Kind kind = quantity.get().kind();
+        text(at + "[" + i + "]", entry.getValue().path(i), t -> Measurement.parse(t, kind));
+      }
     }
 
     private void condition(Map.Entry<String, JsonNode> entry) {

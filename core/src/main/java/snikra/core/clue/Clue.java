@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * One answer to the question a feature asks.
  *
+ * @param test how to make sure without harm
  * @param base how often the answer is met where nothing speaks against it, relative to its
  *     alternatives
  * @param imitable whether a later maker can copy what the not-after bound belongs to
@@ -19,6 +20,7 @@ public record Clue(
     String id,
     String label,
     String lookFor,
+    @Nullable String test,
     double base,
     @Nullable Bound notBefore,
     @Nullable Bound notAfter,
@@ -36,6 +38,25 @@ public record Clue(
           new Bound(from, ramp, firmness).asNotBefore(year),
           new Bound(to, ramp, firmness).asNotAfter(year));
     }
+  }
+
+  /** A clue without a test of its own. */
+  public Clue(
+      String id,
+      String label,
+      String lookFor,
+      double base,
+      @Nullable Bound notBefore,
+      @Nullable Bound notAfter,
+      boolean imitable,
+      List<Window> windows,
+      Map<String, Double> regions,
+      List<String> words,
+      String why,
+      String source) {
+    this(
+        id, label, lookFor, null, base, notBefore, notAfter, imitable, windows, regions, words, why,
+        source);
   }
 
   public Clue {

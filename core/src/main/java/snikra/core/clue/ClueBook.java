@@ -4,11 +4,17 @@ import java.util.List;
 import java.util.Optional;
 
 /** The general clues: what is true of any maker. */
-public record ClueBook(List<Part> parts, List<Feature> features) {
+public record ClueBook(List<Part> parts, List<Feature> features, List<Caution> cautions) {
+
+  /** A book without cautions. */
+  public ClueBook(List<Part> parts, List<Feature> features) {
+    this(parts, features, List.of());
+  }
 
   public ClueBook {
     parts = List.copyOf(parts);
     features = List.copyOf(features);
+    cautions = List.copyOf(cautions);
     for (Feature f : features) {
       if (parts.stream().noneMatch(p -> p.id().equals(f.part()))) {
         throw new IllegalArgumentException(

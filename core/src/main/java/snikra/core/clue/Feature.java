@@ -9,6 +9,7 @@ import java.util.Optional;
  * @param part the part it is seen on; what a part shows is replaced together
  * @param complete whether the clues are all the answers there are, so that they share probability
  * @param markBorne whether it is struck with the mark, so that a known mark already accounts for it
+ * @param eachBlade whether it is asked of every blade; only the main blade's answer dates the knife
  */
 public record Feature(
     String id,
@@ -17,7 +18,20 @@ public record Feature(
     String label,
     boolean complete,
     boolean markBorne,
+    boolean eachBlade,
     List<Clue> clues) {
+
+  /** A feature asked once of the knife. */
+  public Feature(
+      String id,
+      String station,
+      String part,
+      String label,
+      boolean complete,
+      boolean markBorne,
+      List<Clue> clues) {
+    this(id, station, part, label, complete, markBorne, false, clues);
+  }
 
   public Feature {
     clues = List.copyOf(clues);

@@ -23,10 +23,16 @@ public record ConditionBook(List<Grade> grades, List<Point> points) {
   /**
    * A point one looks at.
    *
+   * @param station where one looks at it: the condition, or the action
    * @param usualFault the grade its ordinary fault allows, for a point not looked at
    */
   public record Point(
-      String id, String label, String ask, String usualFault, List<Finding> findings) {
+      String id,
+      String station,
+      String label,
+      String ask,
+      String usualFault,
+      List<Finding> findings) {
     public Point {
       findings = List.copyOf(findings);
     }

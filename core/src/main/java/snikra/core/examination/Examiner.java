@@ -81,7 +81,9 @@ public final class Examiner {
     DatingVerdict dated = dating.date(evidence(knife, marks));
     NumberVerdict number = number(knife, dated).orElse(null);
     GradeVerdict grade = shelf.condition().grade(knife.condition());
-    List<Finding> findings = findings(pattern, number, dated);
+    Sketch sketch = sketch(knife);
+    List<Finding> findings = new ArrayList<>(findings(pattern, number, dated));
+    findings.addAll(Questions.of(knife, sketch, shelf));
     return new Verdict(
         pattern,
         markVerdict(marks),
@@ -90,7 +92,7 @@ public final class Examiner {
         grade,
         appraiser.appraise(subject(knife, pattern, dated, grade), knife.comparables()),
         findings,
-        sketch(knife),
+        sketch,
         stations.progress(knife, pattern, dated, grade, findings));
   }
 
@@ -147,6 +149,9 @@ public final class Examiner {
 
   private Evidence evidence(Specimen knife, MarkEvidence marks) {
     Map<String, Seen> seen = new TreeMap<>(knife.seen());
+    if (!knife.blades().isEmpty()) {
+      seen.putAll(knife.blades().get(0).seen());
+    }
     for (MarkEvidence.WordFound w : marks.words()) {
       Sureness sureness = w.probability() > WORD_IS_SURE ? Sureness.SURE : Sureness.LIKELY;
       seen.putIfAbsent(w.feature(), new Seen(w.clue(), sureness));

@@ -3,7 +3,9 @@ package snikra.core.examination;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import snikra.core.pattern.BladeType;
 import snikra.core.pattern.PatternBook;
+import snikra.core.profile.BladeWear;
 import snikra.core.specimen.End;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenBlade;
@@ -24,6 +26,7 @@ public record Sketch(
     @Nullable String handle,
     @Nullable String jigging,
     @Nullable String shield,
+    @Nullable String shieldShape,
     @Nullable String bail,
     @Nullable String pull,
     List<Blade> blades) {
@@ -33,9 +36,18 @@ public record Sketch(
   /** Usual length of the main blade, and of those after it, in closed lengths. */
   private static final double[] USUAL_BLADE = {0.74, 0.55, 0.5, 0.48};
 
-  /** One blade of the drawing. */
+  /**
+   * One blade of the drawing.
+   *
+   * @param left what is left of it, where heights were measured
+   */
   public record Blade(
-      @Nullable String type, End end, boolean endSeen, double lengthMm, boolean measured) {}
+      @Nullable String type,
+      End end,
+      boolean endSeen,
+      double lengthMm,
+      boolean measured,
+      BladeWear.@Nullable Left left) {}
 
   static Sketch of(Specimen knife, PatternBook book) {
     boolean measured = knife.closedLength() != null;
@@ -44,13 +56,15 @@ public record Sketch(
     for (SeenBlade b : knife.blades()) {
       double usual = USUAL_BLADE[Math.min(blades.size(), USUAL_BLADE.length - 1)];
       boolean known = b.length() != null;
+      double length = known ? b.length().mm() : usual * closed;
       blades.add(
           new Blade(
               b.type(),
               b.end() == null ? End.A : b.end(),
               b.end() != null,
-              known ? b.length().mm() : usual * closed,
-              known));
+              length,
+              known,
+              left(b, book, length)));
     }
     String frame = value(knife.frame());
     return new Sketch(
@@ -61,9 +75,23 @@ public record Sketch(
         value(knife.seen().get("handle_material")),
         value(knife.seen().get("jigging")),
         value(knife.seen().get("shield_fixing")),
+        value(knife.seen().get("shield_shape")),
         value(knife.seen().get("bail")),
         value(knife.seen().get("nail_pull")),
         blades);
+  }
+
+  private static BladeWear.@Nullable Left left(SeenBlade b, PatternBook book, double length) {
+    BladeType type = b.type() == null ? null : book.blade(b.type()).orElse(null);
+    if (type == null || b.heights().isEmpty()) {
+      return null;
+    }
+    List<BladeWear.Height> heights =
+        b.heights().stream()
+            .map(h -> new BladeWear.Height(h.at().mm(), h.height().mm()))
+            .filter(h -> h.atMm() < length)
+            .toList();
+    return heights.isEmpty() ? null : BladeWear.of(type.outline(), length, heights);
   }
 
   private static @Nullable String value(@Nullable Seen seen) {

@@ -8,10 +8,12 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
+import snikra.core.condition.ConditionBook;
 import snikra.core.condition.GradeVerdict;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.examination.Verdict.Finding;
 import snikra.core.examination.Verdict.Progress;
+import snikra.core.measure.MeasureBook;
 import snikra.core.pattern.BladeType;
 import snikra.core.pattern.PatternVerdict;
 import snikra.core.reference.ReferenceShelf;
@@ -33,6 +35,9 @@ public final class Stations {
           "shield",
           "handle",
           "frame",
+          "tools",
+          "action",
+          "box",
           "condition",
           "story",
           "value");
@@ -61,6 +66,7 @@ public final class Stations {
             case "blades" -> blades(knife, conflict);
             case "marks" -> marks(knife, conflict);
             case "number" -> one(station, knife.number() != null, knife.number(), conflict);
+            case "action" -> action(knife, conflict);
             case "condition" -> condition(knife, grade, conflict);
             case "story" ->
                 one(station, !knife.story().isEmpty(), count(knife.story(), "event"), conflict);
@@ -124,18 +130,49 @@ public final class Stations {
   }
 
   private Progress condition(Specimen knife, GradeVerdict grade, boolean conflict) {
-    return new Progress(
-        "condition",
-        knife.condition().size(),
-        shelf.condition().points().size(),
-        grade.best() == null ? null : grade.best().label(),
-        conflict);
+    String best = grade.best() == null ? null : grade.best().label();
+    return points("condition", knife, best, conflict);
+  }
+
+  private Progress action(Specimen knife, boolean conflict) {
+    String found =
+        shelf.condition().points().stream()
+            .filter(p -> p.station().equals("action"))
+            .flatMap(
+                p ->
+                    p.finding(knife.condition().getOrDefault(p.id(), "")).stream()
+                        .map(f -> p.label() + " " + f.label().toLowerCase(Locale.ROOT)))
+            .limit(2)
+            .collect(Collectors.joining(", "));
+    return points("action", knife, found.isEmpty() ? null : found, conflict);
+  }
+
+  // Points of condition and measures of one station.
+  private Progress points(
+      String station, Specimen knife, @Nullable String summary, boolean conflict) {
+    List<String> asked =
+        Stream.concat(
+                shelf.condition().points().stream()
+                    .filter(p -> p.station().equals(station))
+                    .map(ConditionBook.Point::id),
+                shelf.measures().quantities().stream()
+                    .filter(q -> q.station().equals(station))
+                    .map(MeasureBook.Quantity::id))
+            .toList();
+    long looked =
+        asked.stream()
+            .filter(id -> knife.condition().containsKey(id) || knife.measured().containsKey(id))
+            .count();
+    String told = summary == null && looked > 0 ? "measured" : summary;
+    return new Progress(station, (int) looked, asked.size(), told, conflict);
   }
 
   private Progress features(
       String station, Specimen knife, boolean conflict, int looked, int of, Stream<String> before) {
     List<Feature> asked =
-        shelf.clues().features().stream().filter(f -> f.station().equals(station)).toList();
+        shelf.clues().features().stream()
+            .filter(f -> f.station().equals(station) && !f.eachBlade())
+            .toList();
     List<String> answers = new ArrayList<>();
     int seen = looked;
     for (Feature f : asked) {

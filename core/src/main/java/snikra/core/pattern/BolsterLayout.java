@@ -1,4 +1,8 @@
 package snikra.core.pattern;
 
-/** Where a handle has bolsters, with the words for it after "it asks for". */
-public record BolsterLayout(String id, String label) {}
+/**
+ * Where a handle has bolsters.
+ *
+ * @param label the words for it after "it asks for"
+ */
+public record BolsterLayout(String id, String label, String recognise) {}

@@ -8,4 +8,14 @@ import java.util.List;
  * @param profile rows of x, back and front in units of closed length, A at 0, positive to the back
  */
 public record Frame(
-    String id, String name, String recognise, double heightRatio, List<List<Double>> profile) {}
+    String id,
+    String name,
+    List<String> alsoCalled,
+    String recognise,
+    double heightRatio,
+    List<List<Double>> profile) {
+
+  public Frame {
+    alsoCalled = alsoCalled == null ? List.of() : List.copyOf(alsoCalled);
+  }
+}

@@ -1,20 +1,60 @@
 package snikra.core.pattern;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** The shapes and the patterns known. */
 public record PatternBook(
     List<Frame> frames,
     List<BladeType> blades,
     List<BolsterLayout> bolsters,
+    List<Pull> pulls,
+    List<SpringLayout> springLayouts,
+    List<Modifier> modifiers,
     List<Pattern> patterns) {
 
   public PatternBook {
     frames = List.copyOf(frames);
     blades = List.copyOf(blades);
     bolsters = List.copyOf(bolsters);
+    pulls = List.copyOf(pulls);
+    springLayouts = List.copyOf(springLayouts);
+    modifiers = List.copyOf(modifiers);
     patterns = List.copyOf(patterns);
+    Map<String, BladeType> bladesById = byId(blades, BladeType::id);
+    Map<String, Frame> framesById = byId(frames, Frame::id);
+    Map<String, Pattern> patternsById = byId(patterns, Pattern::id);
+    Map<String, BolsterLayout> layoutsById = byId(bolsters, BolsterLayout::id);
+    for (Pattern p : patterns) {
+      String of = p.id();
+      p.frames().keySet().forEach(id -> known("frame", id, of, framesById));
+      p.tellApart().keySet().forEach(id -> known("look-alike", id, of, patternsById));
+      p.slots().forEach(s -> s.types().keySet().forEach(id -> known("blade", id, of, bladesById)));
+      p.bolsters().forEach(id -> known("bolsters", id, of, layoutsById));
+    }
+  }
+
+  /** A book without patterns. */
+  public static PatternBook empty() {
+    return new PatternBook(
+        List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
+  }
+
+  private static <T> Map<String, T> byId(List<T> things, Function<T, String> id) {
+    Map<String, T> byId = new HashMap<>();
+    things.forEach(t -> byId.put(id.apply(t), t));
+    return byId;
+  }
+
+  private static void known(String what, String id, String pattern, Map<String, ?> known) {
+    if (!known.containsKey(id)) {
+      throw new IllegalArgumentException(
+          what + " of pattern " + pattern + " must be in the book; found " + id);
+    }
   }
 
   /** The frame with this id. */
@@ -27,6 +67,11 @@ public record PatternBook(
     return blades.stream().filter(b -> b.id().equals(id)).findFirst();
   }
 
+  /** The pattern with this id. */
+  public Optional<Pattern> pattern(String id) {
+    return patterns.stream().filter(p -> p.id().equals(id)).findFirst();
+  }
+
   /** The words for a layout of bolsters. */
   String bolsterWords(String id) {
     return bolsters.stream()
@@ -36,8 +81,15 @@ public record PatternBook(
         .orElse(id);
   }
 
-  /** The pattern with this id. */
-  public Optional<Pattern> pattern(String id) {
-    return patterns.stream().filter(p -> p.id().equals(id)).findFirst();
+  /** What a frame is called within a sentence. */
+  String frameWords(String id) {
+    String name = frame(id).map(Frame::name).orElse(id).toLowerCase(Locale.ROOT);
+    return name.endsWith("frame") ? name : name + " frame";
+  }
+
+  /** What a blade form is called within a sentence. */
+  String bladeWords(String id) {
+    String name = blade(id).map(BladeType::name).orElse(id).toLowerCase(Locale.ROOT);
+    return name.replace(" blade", "");
   }
 }

@@ -12,64 +12,97 @@ import snikra.core.pattern.PatternVerdict.Standing;
 import snikra.core.specimen.SeenBlade;
 
 /**
- * The best way to set the blades found into a pattern's slots, by trying every way: with at most
- * {@value #MOST_BLADES} blades there are few enough. What is over on either side is counted by the
- * caller.
+ * The best way to set the blades found into a pattern's slots. Every way is weighed: blades are
+ * placed in order, and for each set of slots taken so far only the best way to have taken them is
+ * kept, so the answer is the optimum. Blades and slots left over are counted by the caller.
  */
 final class SlotAssignment {
-  static final double WRONG_PRESS = 0.02;
-  private static final int MOST_BLADES = 6;
-  private static final double WRONG_END = 0.02;
-  private static final double WRONG_TYPE = 0.03;
+  static final int MOST_BLADES = 12;
+  private static final double OPTIONAL = 0.9;
+  private static final double OTHER_END = 0.8;
+  private static final double OTHER_SIDE = 0.85;
 
   private final PatternBook book;
   private final Pattern pattern;
   private final List<SeenBlade> blades;
-  private int[] best = {};
-  private double bestLog = Double.NEGATIVE_INFINITY;
+  private final Tolerance tolerance;
+  private final int[] slotOf;
+  private final double log;
 
-  SlotAssignment(PatternBook book, Pattern pattern, List<SeenBlade> blades) {
+  SlotAssignment(PatternBook book, Pattern pattern, List<SeenBlade> blades, Tolerance tolerance) {
     this.book = book;
     this.pattern = pattern;
     this.blades = blades.subList(0, Math.min(blades.size(), MOST_BLADES));
-    int[] slots = new int[this.blades.size()];
-    Arrays.fill(slots, -1);
-    place(0, slots, new boolean[pattern.slots().size()], 0, 0);
+    this.tolerance = tolerance;
+    int sets = 1 << pattern.slots().size();
+    double[][] best = new double[this.blades.size() + 1][sets];
+    int[][] took = new int[this.blades.size()][sets];
+    for (double[] row : best) {
+      Arrays.fill(row, Double.NEGATIVE_INFINITY);
+    }
+    best[0][0] = 0;
+    for (int b = 0; b < this.blades.size(); b++) {
+      place(b, best[b], best[b + 1], took[b]);
+    }
+    slotOf = new int[this.blades.size()];
+    log = trace(best[this.blades.size()], took);
   }
 
-  // Slots left over because there are more blades than slots cost nothing here.
-  private void place(int blade, int[] slots, boolean[] taken, double log, int spare) {
-    if (blade == blades.size()) {
-      if (log > bestLog) {
-        bestLog = log;
-        best = slots.clone();
+  // Only as many blades stay over as there are more of them than slots.
+  private void place(int b, double[] before, double[] after, int[] took) {
+    int slots = pattern.slots().size();
+    int mayStayOver = blades.size() - slots;
+    for (int s = 0; s < slots; s++) {
+      double fit = fit(blades.get(b), pattern.slots().get(s));
+      for (int set = 0; set < before.length; set++) {
+        int with = set | 1 << s;
+        if ((set & 1 << s) == 0 && before[set] + fit > after[with]) {
+          after[with] = before[set] + fit;
+          took[with] = s;
+        }
       }
-      return;
     }
-    for (int s = 0; s < taken.length; s++) {
-      if (!taken[s]) {
-        taken[s] = true;
-        slots[blade] = s;
-        double fit = fit(blades.get(blade), pattern.slots().get(s));
-        place(blade + 1, slots, taken, log + fit, spare);
-        taken[s] = false;
+    for (int set = 0; set < before.length; set++) {
+      int over = b + 1 - Integer.bitCount(set);
+      if (over <= mayStayOver && before[set] > after[set]) {
+        after[set] = before[set];
+        took[set] = -1;
       }
     }
-    slots[blade] = -1;
-    if (spare < blades.size() - taken.length) {
-      place(blade + 1, slots, taken, log, spare + 1);
+  }
+
+  private double trace(double[] last, int[][] took) {
+    int set = 0;
+    for (int other = 0; other < last.length; other++) {
+      set = last[other] > last[set] ? other : set;
     }
+    double best = last[set];
+    for (int b = slotOf.length - 1; b >= 0; b--) {
+      slotOf[b] = took[b][set];
+      set = slotOf[b] < 0 ? set : set & ~(1 << slotOf[b]);
+    }
+    return best;
   }
 
-  private static double fit(SeenBlade blade, Slot slot) {
-    double type = blade.type() == null ? 1 : slot.types().getOrDefault(blade.type(), WRONG_TYPE);
-    double end = blade.end() == null || blade.end() == slot.end() ? 1 : WRONG_END;
-    double optional = slot.optional() ? 0.9 : 1;
-    return Math.log(type * end * optional);
+  private double fit(SeenBlade blade, Slot slot) {
+    double type =
+        blade.type() == null ? 1 : slot.types().getOrDefault(blade.type(), tolerance.type());
+    double end =
+        blade.end() == null || blade.end() == slot.end()
+            ? 1
+            : blade.end() == slot.endAlso() ? OTHER_END : tolerance.end();
+    double side = blade.side() == null || blade.side() == slot.side() ? 1 : OTHER_SIDE;
+    return Math.log(type * end * side * (slot.optional() ? OPTIONAL : 1));
   }
 
-  /** The log weight of the best way, with what each slot asked and found. */
-  double score(List<Requirement> asked) {
+  /** The log weight of the best way. */
+  double log() {
+    return log;
+  }
+
+  /** What each slot asked and found. */
+  List<Requirement> requirements() {
+    List<Requirement> asked = new ArrayList<>();
     for (int s = 0; s < pattern.slots().size(); s++) {
       Slot slot = pattern.slots().get(s);
       int blade = bladeIn(s);
@@ -79,12 +112,83 @@ final class SlotAssignment {
         asked.add(new Requirement(asks(slot), "none", Standing.MISSED));
       }
     }
-    return bestLog;
+    return asked;
+  }
+
+  /** How this knife departs from the pattern without leaving it, in words. */
+  List<String> departures() {
+    List<String> out = new ArrayList<>();
+    for (int b = 0; b < slotOf.length; b++) {
+      int other = exchangedWith(b);
+      if (other > b) {
+        out.add(name(b) + " and " + name(other) + " exchanged");
+      } else if (slotOf[b] >= 0 && other < 0) {
+        replaced(blades.get(b), pattern.slots().get(slotOf[b])).ifPresent(out::add);
+      }
+    }
+    for (int s = 0; s < pattern.slots().size(); s++) {
+      if (bladeIn(s) < 0 && !pattern.slots().get(s).optional()) {
+        out.add("without the " + usual(pattern.slots().get(s)));
+      }
+    }
+    return out;
+  }
+
+  // Two blades that lie on each other's side.
+  private int exchangedWith(int b) {
+    for (int c = 0; c < slotOf.length; c++) {
+      if (c != b && isOnSideOf(b, c) && isOnSideOf(c, b)) {
+        return c;
+      }
+    }
+    return -1;
+  }
+
+  private boolean isOnSideOf(int b, int c) {
+    if (slotOf[b] < 0 || slotOf[c] < 0 || blades.get(b).side() == null) {
+      return false;
+    }
+    Slot own = pattern.slots().get(slotOf[b]);
+    Slot other = pattern.slots().get(slotOf[c]);
+    return own.end() == other.end()
+        && own.side() != other.side()
+        && blades.get(b).side() == other.side();
+  }
+
+  private java.util.Optional<String> replaced(SeenBlade blade, Slot slot) {
+    if (blade.type() == null || slot.types().containsKey(blade.type())) {
+      return java.util.Optional.empty();
+    }
+    String type = book.bladeWords(blade.type());
+    return java.util.Optional.of(article(type) + " in place of the " + usual(slot));
+  }
+
+  private String name(int b) {
+    String type = blades.get(b).type();
+    return type == null ? "blade " + (b + 1) : book.bladeWords(type);
+  }
+
+  private String usual(Slot slot) {
+    return book.bladeWords(usualType(slot));
+  }
+
+  static String usualType(Slot slot) {
+    return slot.types().entrySet().stream()
+        .max(
+            Map.Entry.<String, Double>comparingByValue()
+                .thenComparing(Map.Entry.comparingByKey(java.util.Comparator.reverseOrder())))
+        .map(Map.Entry::getKey)
+        .orElseThrow();
+  }
+
+  /** A noun with "a" or "an". */
+  static String article(String noun) {
+    return ("aeiou".indexOf(noun.charAt(0)) >= 0 ? "an " : "a ") + noun;
   }
 
   private int bladeIn(int slot) {
-    for (int b = 0; b < best.length; b++) {
-      if (best[b] == slot) {
+    for (int b = 0; b < slotOf.length; b++) {
+      if (slotOf[b] == slot) {
         return b;
       }
     }
@@ -93,10 +197,10 @@ final class SlotAssignment {
 
   private Requirement requirement(Slot slot, SeenBlade blade) {
     List<String> found = new ArrayList<>();
-    boolean missed = blade.end() != null && blade.end() != slot.end();
+    boolean missed = blade.end() != null && !slot.takes(blade.end());
     if (blade.type() != null) {
       missed |= !slot.types().containsKey(blade.type());
-      found.add(typeName(blade.type()));
+      found.add(book.bladeWords(blade.type()));
     }
     if (blade.end() != null) {
       found.add("at " + blade.end());
@@ -109,16 +213,14 @@ final class SlotAssignment {
   private String asks(Slot slot) {
     String types =
         slot.types().entrySet().stream()
-            .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
+            .sorted(
+                Map.Entry.<String, Double>comparingByValue()
+                    .reversed()
+                    .thenComparing(Map.Entry.comparingByKey()))
             .limit(2)
-            .map(e -> typeName(e.getKey()))
+            .map(e -> book.bladeWords(e.getKey()))
             .collect(Collectors.joining(" or "));
-    return types + " at " + slot.end();
-  }
-
-  private String typeName(String id) {
-    return book.blade(id)
-        .map(b -> b.name().toLowerCase(Locale.ROOT).replace(" blade", ""))
-        .orElse(id);
+    String end = slot.endAlso() == null ? " at " + slot.end() : " at either end";
+    return types.toLowerCase(Locale.ROOT) + end;
   }
 }

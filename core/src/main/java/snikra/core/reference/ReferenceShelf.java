@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import snikra.core.clue.ClueBook;
 import snikra.core.condition.ConditionBook;
+import snikra.core.measure.MeasureBook;
 import snikra.core.pattern.PatternBook;
 
 /**
@@ -18,6 +19,7 @@ public record ReferenceShelf(
     ClueBook clues,
     PatternBook patterns,
     ConditionBook condition,
+    MeasureBook measures,
     List<Region> regions,
     double unlistedWeight,
     Map<Character, String> confusions,
@@ -43,6 +45,6 @@ public record ReferenceShelf(
   /** The same shelf with other makers in place of these. */
   public ReferenceShelf withMakers(List<Maker> others) {
     return new ReferenceShelf(
-        clues, patterns, condition, regions, unlistedWeight, confusions, others);
+        clues, patterns, condition, measures, regions, unlistedWeight, confusions, others);
   }
 }

@@ -1,8 +1,41 @@
 package snikra.core.specimen;
 
+import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import snikra.core.measure.Length;
 
-/** One blade or tool as found; null is not looked at. The first of a knife is its main blade. */
+/**
+ * One blade or tool as found; null is not looked at. The first of a knife is its main blade.
+ *
+ * @param side where it lies among its neighbours
+ * @param length from the tang shoulder to the point
+ * @param heights measured along it, for how much is left
+ * @param seen by look of the look book, such as its half stop or its etch
+ */
 public record SeenBlade(
-    @Nullable String type, @Nullable End end, @Nullable Presses presses, @Nullable Length length) {}
+    @Nullable String type,
+    @Nullable End end,
+    @Nullable Presses presses,
+    @Nullable Side side,
+    @Nullable Length length,
+    List<BladeHeight> heights,
+    Map<String, Seen> seen) {
+
+  /** How high a blade is, spine to edge, so far from its tang shoulder. */
+  public record BladeHeight(Length at, Length height) {}
+
+  public SeenBlade {
+    heights = heights == null ? List.of() : List.copyOf(heights);
+    seen = seen == null ? Map.of() : Map.copyOf(seen);
+  }
+
+  /** A blade of which only its kind, its place and its length were looked at. */
+  public SeenBlade(
+      @Nullable String type,
+      @Nullable End end,
+      @Nullable Presses presses,
+      @Nullable Length length) {
+    this(type, end, presses, null, length, List.of(), Map.of());
+  }
+}

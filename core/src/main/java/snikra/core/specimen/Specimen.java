@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import snikra.core.measure.Length;
+import snikra.core.measure.Measurement;
 import snikra.core.provenance.StoryEvent;
 
 /**
@@ -13,6 +14,7 @@ import snikra.core.provenance.StoryEvent;
  * @param number the pattern number as struck, {@code _} for a figure that cannot be read
  * @param seen by feature of the clue book
  * @param condition by point of the condition book
+ * @param measured readings by quantity of the measure book
  */
 public record Specimen(
     @Nullable String title,
@@ -27,15 +29,49 @@ public record Specimen(
     Map<String, Seen> seen,
     Map<String, String> condition,
     List<StoryEvent> story,
-    List<ComparableSale> comparables) {
+    List<ComparableSale> comparables,
+    Map<String, List<Measurement>> measured) {
 
   public Specimen {
+    measured = measured == null ? Map.of() : Map.copyOf(measured);
     blades = copy(blades);
     marks = copy(marks);
     seen = seen == null ? Map.of() : Map.copyOf(seen);
     condition = condition == null ? Map.of() : Map.copyOf(condition);
     story = copy(story);
     comparables = copy(comparables);
+  }
+
+  /** A knife on which nothing but lengths was measured. */
+  public Specimen(
+      @Nullable String title,
+      @Nullable String note,
+      @Nullable Seen frame,
+      @Nullable Seen bolsters,
+      @Nullable Length closedLength,
+      @Nullable Integer springs,
+      List<SeenBlade> blades,
+      List<SeenFace> marks,
+      @Nullable String number,
+      Map<String, Seen> seen,
+      Map<String, String> condition,
+      List<StoryEvent> story,
+      List<ComparableSale> comparables) {
+    this(
+        title,
+        note,
+        frame,
+        bolsters,
+        closedLength,
+        springs,
+        blades,
+        marks,
+        number,
+        seen,
+        condition,
+        story,
+        comparables,
+        Map.of());
   }
 
   /** A knife nobody has looked at yet. */

@@ -32,7 +32,7 @@ class ConditionBookTest {
                   new Finding("soft", "Soft", "good", ""))));
 
   private static Point point(String id, String usual, Finding... findings) {
-    return new Point(id, id, "", usual, List.of(findings));
+    return new Point(id, "condition", id, "", usual, List.of(findings));
   }
 
   @Test

@@ -14,9 +14,7 @@ class AppraiserTest {
   private static final Grade GOOD = new Grade("good", "Good", 1);
   private static final Grade MINT = new Grade("mint", "Mint", 2);
   private final Appraiser appraiser =
-      new Appraiser(
-          new PatternBook(List.of(), List.of(), List.of(), List.of()),
-          new ConditionBook(List.of(MINT, GOOD), List.of()));
+      new Appraiser(PatternBook.empty(), new ConditionBook(List.of(MINT, GOOD), List.of()));
   private final Appraiser.Subject knife = new Appraiser.Subject("thrale", "jack", GOOD, "bone");
 
   @Test

@@ -20,6 +20,7 @@ import org.springframework.context.annotation.ClassPathScanningCandidateComponen
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.type.filter.AssignableTypeFilter;
 import snikra.core.measure.Length;
+import snikra.core.measure.Measurement;
 import snikra.core.provenance.EdtfDate;
 
 /** The description of the interface: what is not marked as nullable is always there. */
@@ -30,6 +31,7 @@ class OpenApi {
     // Written as people write them.
     SpringDocUtils.getConfig()
         .replaceWithSchema(Length.class, new StringSchema().example("3 7/8 in"))
+        .replaceWithSchema(Measurement.class, new StringSchema().example("34.5 N"))
         .replaceWithSchema(EdtfDate.class, new StringSchema().example("193X"));
   }
 

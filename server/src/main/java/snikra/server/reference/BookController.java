@@ -1,15 +1,21 @@
 package snikra.server.reference;
 
 import java.time.Duration;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
+import snikra.core.clue.Caution;
 import snikra.core.condition.ConditionBook;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Stations;
 import snikra.core.measure.Length;
+import snikra.core.measure.MeasureBook.Quantity;
 import snikra.core.pattern.BladeType;
 import snikra.core.pattern.BolsterLayout;
 import snikra.core.pattern.Frame;
@@ -26,13 +32,15 @@ class BookController {
     book =
         new Book(
             Stations.ORDER,
-            shelf.patterns().frames(),
+            usualFirst(shelf),
             shelf.patterns().blades(),
             shelf.patterns().bolsters(),
             shelf.patterns().patterns().stream().map(p -> new Named(p.id(), p.name())).toList(),
             shelf.makers().stream().map(m -> new Named(m.id(), m.name())).toList(),
             shelf.clues().features().stream().map(BookController::question).toList(),
             shelf.condition(),
+            shelf.measures().quantities(),
+            shelf.clues().cautions(),
             new Accepted(Length.ACCEPTED, EdtfDate.ACCEPTED));
   }
 
@@ -46,16 +54,19 @@ class BookController {
       List<Named> makers,
       List<Question> questions,
       ConditionBook condition,
+      List<Quantity> quantities,
+      List<Caution> cautions,
       Accepted accepted) {}
 
   /** Something with a name. */
   record Named(String id, String name) {}
 
   /** A feature to look at, with its answers. */
-  record Question(String id, String station, String label, List<Answer> answers) {}
+  record Question(
+      String id, String station, String label, boolean eachBlade, List<Answer> answers) {}
 
-  /** An answer, how to know it and what it is worth. */
-  record Answer(String id, String label, String lookFor, String why) {}
+  /** An answer, how to know it, how to make sure and what it is worth. */
+  record Answer(String id, String label, String lookFor, @Nullable String test, String why) {}
 
   /** How to write what is typed freely. */
   record Accepted(String length, String date) {}
@@ -65,7 +76,22 @@ class BookController {
         f.id(),
         f.station(),
         f.label(),
-        f.clues().stream().map(c -> new Answer(c.id(), c.label(), c.lookFor(), c.why())).toList());
+        f.eachBlade(),
+        f.clues().stream()
+            .map(c -> new Answer(c.id(), c.label(), c.lookFor(), c.test(), c.why()))
+            .toList());
+  }
+
+  // Outlines in the order of how many patterns are at home in them.
+  private static List<Frame> usualFirst(ReferenceShelf shelf) {
+    Map<String, Double> use = new HashMap<>();
+    shelf
+        .patterns()
+        .patterns()
+        .forEach(p -> p.frames().forEach((f, w) -> use.merge(f, w, Double::sum)));
+    return shelf.patterns().frames().stream()
+        .sorted(Comparator.comparingDouble((Frame f) -> -use.getOrDefault(f.id(), 0.0)))
+        .toList();
   }
 
   @GetMapping("/api/book")

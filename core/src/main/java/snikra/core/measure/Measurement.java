@@ -1,0 +1,112 @@
+package snikra.core.measure;
+
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * One reading as it was written, with its value in the base unit of its kind: newton, gram,
+ * millimetre or tenths of the pull scale.
+ *
+ * @param value 0 or more and at most {@value #MOST}
+ */
+public record Measurement(String written, Kind kind, double value) {
+
+  /** No reading of a pocket knife comes near this. */
+  public static final double MOST = 100_000;
+
+  /** What {@link #parse} accepts, for messages. */
+  public static final String ACCEPTED =
+      "a reading with its unit, such as 34.5 N, 3.6 kgf, 7.9 lbf, 6/10, 62 g, 2.2 oz or 0.1 mm";
+
+  private static final Pattern NOTATION =
+      Pattern.compile("(\\d{1,6})(?:[.,](\\d{1,6}))?\\s*(/10|[a-zA-Z]{1,4})");
+
+  /** What is told, with its units and what each is of the base unit. */
+  public enum Kind {
+    FORCE(Map.of("n", 1.0, "kgf", 9.80665, "kg", 9.80665, "lbf", 4.4482216152605, "lb", 4.4482216)),
+    SCALE(Map.of("/10", 1.0)),
+    MASS(Map.of("g", 1.0, "oz", 28.349523125)),
+    LENGTH(Map.of("mm", 1.0, "cm", 10.0, "in", 25.4));
+
+    @SuppressWarnings("ImmutableEnumChecker") // Map.of cannot be changed.
+    private final Map<String, Double> units;
+
+    Kind(Map<String, Double> units) {
+      this.units = units;
+    }
+
+    String accepted() {
+      return "a "
+          + this
+          + " with its unit, one of "
+          + String.join(", ", new TreeSet<>(units.keySet()));
+    }
+
+    @Override
+    public String toString() {
+      return name().toLowerCase(Locale.ROOT);
+    }
+  }
+
+  public Measurement {
+    if (!(value >= 0 && value <= MOST)) {
+      throw new IllegalArgumentException("must be " + ACCEPTED + "; found " + written);
+    }
+  }
+
+  /**
+   * Reads a measurement.
+   *
+   * @throws IllegalArgumentException when the text is not one or its unit is not known
+   */
+  public static Measurement parse(String text) {
+    String written = text.strip();
+    Matcher m = NOTATION.matcher(written);
+    if (m.matches()) {
+      String number = m.group(1) + (m.group(2) == null ? "" : "." + m.group(2));
+      String unit = m.group(3).toLowerCase(Locale.ROOT);
+      for (Kind kind : Kind.values()) {
+        Double factor = kind.units.get(unit);
+        if (factor != null) {
+          return new Measurement(written, kind, new BigDecimal(number).doubleValue() * factor);
+        }
+      }
+    }
+    throw new IllegalArgumentException("must be " + ACCEPTED + "; found " + written);
+  }
+
+  /**
+   * Reads a measurement of one kind.
+   *
+   * @throws IllegalArgumentException when the text is not one or is of another kind
+   */
+  public static Measurement parse(String text, Kind kind) {
+    Measurement read = parse(text);
+    if (read.kind != kind) {
+      throw new IllegalArgumentException("must be " + kind.accepted() + "; found " + text);
+    }
+    return read;
+  }
+
+  /**
+   * Several readings of one thing.
+   *
+   * @param mean of the readings, in the base unit
+   * @param spread standard deviation of the readings; 0 for one
+   */
+  public record Mean(int readings, double mean, double spread) {
+
+    /** The mean and spread of at least one reading. */
+    public static Mean of(List<Double> values) {
+      double mean = values.stream().mapToDouble(v -> v).average().orElseThrow();
+      double squares = values.stream().mapToDouble(v -> (v - mean) * (v - mean)).sum();
+      int n = values.size();
+      return new Mean(n, mean, n < 2 ? 0 : Math.sqrt(squares / (n - 1)));
+    }
+  }
+}

@@ -1,0 +1,230 @@
+package snikra.core.pattern;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import snikra.core.pattern.PatternVerdict.Requirement;
+import snikra.core.pattern.PatternVerdict.Standing;
+import snikra.core.specimen.Presses;
+import snikra.core.specimen.Seen;
+import snikra.core.specimen.SeenBlade;
+import snikra.core.specimen.Specimen;
+
+/** How well one knife fits one pattern by one school, and what was asked and found. */
+final class Scoring {
+  private static final double FALLBACK = 0.5;
+  private static final double FRAME_MISSEEN = 0.1;
+  private static final double MEASURING_ERROR_MM = 2;
+  private static final double LENGTH_SCALE_MM = 3;
+
+  /** A size at the end of its range is met this often, against the typical one. */
+  private static final double AT_THE_END_OF_RANGE = 0.55;
+
+  private static final String DIVIDER = "divider";
+
+  private final PatternBook book;
+  private final Pattern pattern;
+  private final Specimen knife;
+  private final Tolerance tolerance;
+  private final @Nullable SlotAssignment assignment;
+  private final double log;
+
+  Scoring(PatternBook book, Pattern pattern, Specimen knife, Tolerance tolerance) {
+    this.book = book;
+    this.pattern = pattern;
+    this.knife = knife;
+    this.tolerance = tolerance;
+    this.assignment =
+        knife.blades().isEmpty()
+            ? null
+            : new SlotAssignment(book, pattern, knife.blades(), tolerance);
+    double blades = assignment == null ? 0 : assignment.log() + count();
+    double role = pattern.role() == Pattern.Role.FALLBACK ? Math.log(FALLBACK) : 0;
+    this.log = role + blades + frame() + press() + springs() + length() + bolsters();
+  }
+
+  Pattern pattern() {
+    return pattern;
+  }
+
+  double log() {
+    return log;
+  }
+
+  private double count() {
+    int blades = knife.blades().size();
+    int over = Math.max(0, blades - pattern.slots().size());
+    int missing = Math.max(0, pattern.fewestBlades() - blades);
+    return over * Math.log(tolerance.over()) + missing * Math.log(tolerance.missing());
+  }
+
+  private double frame() {
+    Seen seen = knife.frame();
+    if (seen == null || seen.value() == null) {
+      return 0;
+    }
+    double weight = pattern.frames().getOrDefault(seen.value(), tolerance.frame());
+    double q = seen.sureness().reliability();
+    return Math.log(q * weight + (1 - q) * FRAME_MISSEEN);
+  }
+
+  private double press() {
+    Presses found = knife.blades().isEmpty() ? null : knife.blades().get(0).presses();
+    if (!pattern.isDecidedByPress() || knife.blades().size() < 3 || found == null) {
+      return 0;
+    }
+    return (found == Presses.BOTH) == asksBoth() ? 0 : Math.log(tolerance.press());
+  }
+
+  private boolean asksBoth() {
+    return pattern.slots().get(0).presses() == Presses.BOTH;
+  }
+
+  private double springs() {
+    Integer seen = knife.springs();
+    if (seen == null || pattern.springs().contains(seen)) {
+      return 0;
+    }
+    return Math.log(tolerance.springs());
+  }
+
+  private double length() {
+    if (knife.closedLength() == null) {
+      return 0;
+    }
+    Pattern.Range range = pattern.closedLengthMm();
+    double mm = knife.closedLength().mm();
+    double over = beyond(mm, range) - MEASURING_ERROR_MM;
+    if (over > 0) {
+      return Math.log(Math.max(tolerance.length(), Math.exp(-Math.pow(over / LENGTH_SCALE_MM, 2))));
+    }
+    double half =
+        mm < range.typical() ? range.typical() - range.min() : range.max() - range.typical();
+    double off = Math.min(1, Math.abs(mm - range.typical()) / Math.max(1, half));
+    return off * off * Math.log(AT_THE_END_OF_RANGE);
+  }
+
+  private static double beyond(double mm, Pattern.Range range) {
+    return Math.max(range.min() - mm, mm - range.max());
+  }
+
+  private double bolsters() {
+    Seen seen = knife.bolsters();
+    if (seen == null || seen.value() == null || pattern.bolsters().contains(seen.value())) {
+      return 0;
+    }
+    double q = seen.sureness().reliability();
+    return Math.log(q * tolerance.bolsters() + (1 - q));
+  }
+
+  /** What the pattern asks and what was found; unknowns are listed and never counted as missed. */
+  List<Requirement> requirements() {
+    List<Requirement> asked = new ArrayList<>();
+    asked.add(askFrame());
+    if (assignment == null) {
+      asked.add(new Requirement(bladesAsked(), null, Standing.UNKNOWN));
+    } else {
+      asked.addAll(assignment.requirements());
+      int blades = knife.blades().size();
+      boolean met = blades >= pattern.fewestBlades() && blades <= pattern.slots().size();
+      asked.add(requirement(bladesAsked(), Words.number(blades), met));
+    }
+    if (pattern.isDecidedByPress() && knife.blades().size() >= 3) {
+      asked.add(askPress());
+    }
+    if (knife.springs() != null) {
+      boolean met = pattern.springs().contains(knife.springs());
+      asked.add(requirement(springsAsked(), Words.number(knife.springs()), met));
+    }
+    asked.add(askLength());
+    Seen bolsters = knife.bolsters();
+    if (bolsters != null && bolsters.value() != null) {
+      asked.add(
+          requirement(
+              book.bolsterWords(pattern.bolsters().get(0)),
+              book.bolsterWords(bolsters.value()),
+              pattern.bolsters().contains(bolsters.value())));
+    }
+    return asked;
+  }
+
+  private static Requirement requirement(String asks, String found, boolean met) {
+    return new Requirement(asks, found, met ? Standing.MET : Standing.MISSED);
+  }
+
+  private Requirement askFrame() {
+    String asks = book.frameWords(pattern.usualFrame());
+    Seen seen = knife.frame();
+    return seen == null || seen.value() == null
+        ? new Requirement(asks, null, Standing.UNKNOWN)
+        : requirement(
+            asks, book.frameWords(seen.value()), pattern.frames().containsKey(seen.value()));
+  }
+
+  private Requirement askPress() {
+    Presses found = knife.blades().get(0).presses();
+    String asks = Words.press(asksBoth());
+    return found == null
+        ? new Requirement(asks, null, Standing.UNKNOWN)
+        : requirement(
+            asks, Words.press(found == Presses.BOTH), (found == Presses.BOTH) == asksBoth());
+  }
+
+  private Requirement askLength() {
+    String asks = "closed length in its size";
+    if (knife.closedLength() == null) {
+      return new Requirement(asks, null, Standing.UNKNOWN);
+    }
+    double mm = knife.closedLength().mm();
+    boolean met = beyond(mm, pattern.closedLengthMm()) <= MEASURING_ERROR_MM;
+    String found =
+        met ? "in its size" : mm > pattern.closedLengthMm().max() ? "too long" : "too short";
+    return requirement(asks, found, met);
+  }
+
+  private String bladesAsked() {
+    int fewest = pattern.fewestBlades();
+    int most = pattern.slots().size();
+    String count =
+        fewest == most ? Words.number(most) : Words.number(fewest) + " to " + Words.number(most);
+    return count + (most == 1 ? " blade" : " blades");
+  }
+
+  private String springsAsked() {
+    String counts =
+        pattern.springs().stream().sorted().map(Words::number).collect(Collectors.joining(" or "));
+    return counts + (pattern.springs().equals(List.of(1)) ? " spring" : " springs");
+  }
+
+  /** How this knife departs from the pattern without leaving it. */
+  List<String> departures() {
+    List<String> out = new ArrayList<>();
+    if (assignment != null) {
+      out.addAll(assignment.departures());
+    }
+    Integer springs = knife.springs();
+    if (springs != null && !pattern.springs().contains(springs)) {
+      out.add("on " + Words.number(springs) + (springs == 1 ? " spring" : " springs"));
+    }
+    Seen divider = knife.seen().get(DIVIDER);
+    String found = divider == null ? null : divider.value();
+    if ("none".equals(found) && pattern.dividers() == Pattern.Dividers.ALWAYS) {
+      out.add("no divider between the springs");
+    }
+    if (found != null && !"none".equals(found) && pattern.dividers() == Pattern.Dividers.NEVER) {
+      out.add("a divider between the springs");
+    }
+    return out;
+  }
+
+  /** How many things that tell patterns apart were seen. */
+  static int known(Specimen knife) {
+    int known = knife.frame() != null && knife.frame().value() != null ? 1 : 0;
+    known += knife.closedLength() != null ? 1 : 0;
+    for (SeenBlade b : knife.blades()) {
+      known += (b.type() != null ? 1 : 0) + (b.end() != null ? 1 : 0);
+    }
+    return known;
+  }
+}

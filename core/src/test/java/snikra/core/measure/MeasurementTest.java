@@ -1,0 +1,68 @@
+package snikra.core.measure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import snikra.core.measure.MeasureBook.Quantity;
+import snikra.core.measure.Measurement.Kind;
+
+class MeasurementTest {
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "34.5 N | FORCE | 34.5",
+        "3,6 kgf | FORCE | 35.30394",
+        "8 lbf | FORCE | 35.5858",
+        "6/10 | SCALE | 6",
+        "62g | MASS | 62",
+        "2.2 oz | MASS | 62.369",
+        "0.1 mm | LENGTH | 0.1",
+        "0 mm | LENGTH | 0"
+      })
+  void isReadAsPeopleWriteItAndKeptAsWritten(String text, Kind kind, double value) {
+    Measurement read = Measurement.parse(text);
+    assertThat(read.kind()).isEqualTo(kind);
+    assertThat(read.value()).isCloseTo(value, within(1e-3));
+    assertThat(read.written()).isEqualTo(text);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"", "34.5", "N", "-3 N", "3 furlongs", "1e9 N", "NaN N", "3..4 N"})
+  void whatIsNoReadingIsRefusedWithWhatIsAccepted(String text) {
+    assertThatThrownBy(() -> Measurement.parse(text))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageContaining("34.5 N")
+        .hasMessageContaining("found " + text.strip());
+  }
+
+  @Test
+  void aWeightIsNoForce() {
+    assertThatThrownBy(() -> Measurement.parse("62 g", Kind.FORCE))
+        .hasMessageContaining("a force with its unit")
+        .hasMessageContaining("found 62 g");
+  }
+
+  @Test
+  void threeReadingsMakeAMeanAndASpread() {
+    Measurement.Mean mean = Measurement.Mean.of(List.of(34.0, 35.0, 36.0));
+    assertThat(mean.mean()).isEqualTo(35);
+    assertThat(mean.spread()).isEqualTo(1);
+    assertThat(Measurement.Mean.of(List.of(34.0)).spread()).isZero();
+  }
+
+  @Test
+  void whatIsOutsideWhatIsUsualIsQuestionedNotRefused() {
+    Quantity pull = new Quantity("pull", "action", "Pull", "", Kind.FORCE, 5, 70);
+    assertThat(pull.isQuestionable(34)).isFalse();
+    assertThat(pull.isQuestionable(340)).isTrue();
+    assertThat(pull.isQuestionable(Double.NaN)).isTrue();
+  }
+}

@@ -1,0 +1,159 @@
+import { Command } from "cmdk";
+import { Popover } from "radix-ui";
+import { type KeyboardEvent, type ReactNode, useRef, useState } from "react";
+import type { Option } from "./select";
+
+/** A choice that is made by looking. */
+export interface PictureOption extends Option {
+  picture: ReactNode;
+  /** Other names it is found by. */
+  also?: string[];
+  /** How to know it, and what it is mistaken for; shown for the one in hand. */
+  tell?: string;
+}
+
+/**
+ * A choice among pictures, found by any name: typing on the closed control opens it with what was typed.
+ * Nothing chosen is shown as such and never as a value.
+ */
+export function Picker({
+  value,
+  options,
+  nothing,
+  onChange,
+  onFocus,
+  id,
+  ...rest
+}: {
+  value: string | undefined;
+  options: PictureOption[];
+  nothing: string;
+  onChange: (id: string | undefined) => void;
+  onFocus?: () => void;
+  id?: string;
+  "aria-label"?: string;
+  "aria-describedby"?: string;
+}) {
+  const [open, setOpen] = useState(false);
+  const [search, setSearch] = useState("");
+  const [inHand, setInHand] = useState("");
+  const button = useRef<HTMLButtonElement>(null);
+  const chosen = options.find((o) => o.id === value);
+  const show = (now: boolean, typed = "") => {
+    setSearch(typed);
+    setInHand(value ?? "");
+    setOpen(now);
+  };
+  const choose = (next: string | undefined) => {
+    onChange(next);
+    setOpen(false);
+  };
+  const onKeyDown = (e: KeyboardEvent) => {
+    if (e.ctrlKey || e.metaKey || e.altKey) return;
+    if (e.key.length === 1 && e.key !== " ") show(true, e.key);
+    else if (e.key === "Backspace" || e.key === "Delete") onChange(undefined);
+    else if (e.key === "ArrowDown") show(true);
+    else return;
+    e.preventDefault();
+  };
+  return (
+    <Popover.Root open={open} onOpenChange={(now) => show(now)}>
+      <Popover.Trigger asChild>
+        <button
+          {...rest}
+          id={id}
+          ref={button}
+          type="button"
+          role="combobox"
+          aria-expanded={open}
+          data-typing
+          data-empty={!chosen}
+          className="entry flex min-h-7 items-center gap-2 text-left"
+          onKeyDown={onKeyDown}
+          onFocus={onFocus}
+        >
+          {chosen?.picture && <span className="shrink-0">{chosen.picture}</span>}
+          <span className="min-w-0 flex-1 truncate">{chosen?.label ?? nothing}</span>
+          <svg width="9" height="6" viewBox="0 0 9 6" aria-hidden="true" className="shrink-0">
+            <path d="M.8.8 4.5 4.6 8.2.8" fill="none" stroke="currentColor" strokeWidth="1.6" />
+          </svg>
+        </button>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="start"
+          sideOffset={2}
+          collisionPadding={8}
+          className="z-30 w-[min(27rem,94vw)] border border-ink bg-paper"
+          onCloseAutoFocus={(e) => {
+            e.preventDefault();
+            button.current?.focus();
+          }}
+        >
+          <Command
+            label={rest["aria-label"] ?? "Choices"}
+            value={inHand}
+            onValueChange={setInHand}
+            filter={answers}
+            loop
+          >
+            <Command.Input
+              value={search}
+              onValueChange={setSearch}
+              placeholder="type any name"
+              className="entry !border-ink px-2 py-1"
+            />
+            <Command.List className="max-h-72 overflow-y-auto">
+              <Command.Empty className="voice px-2 py-2 text-ink2">No such name in the book.</Command.Empty>
+              {chosen && (
+                <Command.Item
+                  value="-"
+                  keywords={[nothing]}
+                  className={ITEM}
+                  onSelect={() => choose(undefined)}
+                >
+                  <span className="w-[5.25rem]" />
+                  <span className="voice text-ink2">{nothing}</span>
+                </Command.Item>
+              )}
+              {options.map((o) => (
+                <Command.Item
+                  key={o.id}
+                  value={o.id}
+                  keywords={[o.label, ...(o.also ?? [])]}
+                  className={ITEM}
+                  onSelect={() => choose(o.id)}
+                >
+                  <span className="flex w-[5.25rem] shrink-0 justify-center">{o.picture}</span>
+                  <span className="min-w-0">
+                    <span className={o.id === value ? "font-semibold" : ""}>{o.label}</span>
+                    {o.also && o.also.length > 0 && (
+                      <span className="voice block truncate text-xs text-ink2">{o.also.join(", ")}</span>
+                    )}
+                  </span>
+                </Command.Item>
+              ))}
+            </Command.List>
+            <p className="min-h-[3.4rem] border-t border-rule px-2 py-1.5 text-[0.78125rem]/4 text-ink2">
+              {options.find((o) => o.id === inHand)?.tell}
+            </p>
+          </Command>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+/** Each word typed must begin a word of one of the names. */
+function answers(_: string, search: string, keywords: string[] = []): number {
+  const apart = (text: string) =>
+    text
+      .toLowerCase()
+      .split(/[^\p{L}\d]+/u)
+      .filter(Boolean);
+  const words = apart(keywords.join(" "));
+  return apart(search).every((a) => words.some((w) => w.startsWith(a))) ? 1 : 0;
+}
+
+const ITEM =
+  "flex min-h-8 cursor-pointer items-center gap-3 border-b border-rule px-2 py-1 data-[selected=true]:bg-blue-wash";
