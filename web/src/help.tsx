@@ -25,6 +25,13 @@ const KEYS: [string, [string, string][]][] = [
     ],
   ],
   [
+    "Measuring",
+    [
+      ["F2", "read the instrument into the field; from the third on, the mean"],
+      ["Enter", "take what a wedge instrument typed"],
+    ],
+  ],
+  [
     "Reading a mark",
     [
       [".", "a letter that cannot be read"],

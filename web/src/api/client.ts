@@ -55,6 +55,8 @@ export const api = {
     answered(client.PUT("/api/knives/{id}", { params: { path: { id } }, body, keepalive })),
   remove: (id: string) => answered(client.DELETE("/api/knives/{id}", { params: { path: { id } } })),
   restore: (id: string) => answered(client.POST("/api/knives/{id}/restore", { params: { path: { id } } })),
+  reading: (kind: string, field: string, knife: string) =>
+    answered(client.POST("/api/devices/readings", { params: { query: { kind, field, knife } } })),
   examine: (body: Body<"/api/examine", "post">, signal?: AbortSignal) =>
     answered(client.POST("/api/examine", { body, signal })),
 };

@@ -68,6 +68,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lines"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["devices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/book": {
         parameters: {
             query?: never;
@@ -299,6 +347,12 @@ export interface components {
             /** @enum {string} */
             holds: "agrees" | "contradicts" | "unknown";
         };
+        Device: {
+            id: string;
+            label: string;
+            /** @enum {string} */
+            kind: "force" | "scale" | "mass" | "length";
+        };
         ExamineRequest: {
             specimen: components["schemas"]["Specimen"];
             packs?: components["schemas"]["Pack"][];
@@ -440,12 +494,20 @@ export interface components {
             station: string;
             look: string;
         };
+        Problem: {
+            field: string;
+            given: string;
+            accepted: string;
+        };
         Question: {
             id: string;
             station: string;
             label: string;
             eachBlade: boolean;
             answers: components["schemas"]["Answer"][];
+        };
+        Reading: {
+            reading: string;
         };
         SavedKnife: {
             id: string;
@@ -588,6 +650,11 @@ export interface components {
             low?: number;
             high?: number;
             currency?: string;
+        };
+        Taken: {
+            /** Format: int32 */
+            taken: number;
+            problems: components["schemas"]["Problem"][];
         };
         TrayEntry: {
             id: string;
@@ -839,6 +906,74 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Verdict"];
+                };
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query: {
+                kind: string;
+                field: string;
+                knife: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Reading"];
+                };
+            };
+        };
+    };
+    lines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/plain": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Taken"];
+                };
+            };
+        };
+    };
+    devices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Device"][];
                 };
             };
         };

@@ -50,7 +50,8 @@ export function Picker({
   };
   const onKeyDown = (e: KeyboardEvent) => {
     if (e.ctrlKey || e.metaKey || e.altKey) return;
-    if (e.key.length === 1 && e.key !== " ") show(true, e.key);
+    // Figures stay commands: no name begins with one.
+    if (/^\p{L}$/u.test(e.key)) show(true, e.key);
     else if (e.key === "Backspace" || e.key === "Delete") onChange(undefined);
     else if (e.key === "ArrowDown") show(true);
     else return;

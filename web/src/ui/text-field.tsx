@@ -1,6 +1,6 @@
 import type { Problem } from "../api/types";
 import { Field } from "./field";
-import { TextEntry } from "./text-entry";
+import { type Readings, TextEntry } from "./text-entry";
 
 /** A labelled line of text; left empty it is nothing at all. */
 export function TextField({
@@ -13,6 +13,7 @@ export function TextField({
   maxLength = 120,
   className,
   entryClassName,
+  readings,
 }: {
   label: string;
   value: string | undefined;
@@ -23,18 +24,32 @@ export function TextField({
   maxLength?: number;
   className?: string;
   entryClassName?: string;
+  readings?: Readings;
 }) {
   return (
-    <Field label={label} problem={problem} hint={hint} className={className}>
+    <Field label={label} problem={problem} hint={readings?.told ?? hint} className={className}>
       {(ids) => (
-        <TextEntry
-          {...ids}
-          className={entryClassName}
-          placeholder={placeholder}
-          maxLength={maxLength}
-          value={value ?? ""}
-          onCommit={(text) => onCommit(text.trim() || undefined)}
-        />
+        <span className="flex items-end gap-1.5">
+          <TextEntry
+            {...ids}
+            className={entryClassName}
+            placeholder={placeholder}
+            maxLength={maxLength}
+            value={value ?? ""}
+            readings={readings}
+            onCommit={(text) => onCommit(text.trim() || undefined)}
+          />
+          {readings && (
+            <button
+              type="button"
+              className="min-h-6 shrink-0 text-[0.78125rem] text-ink2 hover:underline"
+              aria-label={`Read the instrument into ${label}`}
+              onClick={readings.onRead}
+            >
+              read
+            </button>
+          )}
+        </span>
       )}
     </Field>
   );

@@ -7,6 +7,7 @@ import { titleOf } from "../../format";
 import { useKeys } from "../../keys";
 import { usePreferences } from "../../preferences";
 import { Dialog } from "../../ui/dialog";
+import { InstrumentsProvider } from "./instruments";
 import { Panel } from "./panel";
 import { Plate } from "./plate";
 import { Rail } from "./rail";
@@ -44,7 +45,11 @@ export function Bench({ book }: { book: Book }) {
     );
   }
   if (!knife.data || knife.isFetching) return <p className="voice p-6 text-ink3">Laying it out.</p>;
-  return <OnTheBench key={id} saved={knife.data} book={book} />;
+  return (
+    <InstrumentsProvider key={id} knife={id}>
+      <OnTheBench saved={knife.data} book={book} />
+    </InstrumentsProvider>
+  );
 }
 
 function NothingOnTheBench() {

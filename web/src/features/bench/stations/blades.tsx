@@ -8,6 +8,7 @@ import { Picker, type PictureOption } from "../../../ui/picker";
 import { Select } from "../../../ui/select";
 import { TextEntry } from "../../../ui/text-entry";
 import { TextField } from "../../../ui/text-field";
+import { useReadings } from "../instruments";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { SeenChoice } from "../seen-choice";
@@ -87,6 +88,9 @@ function BladeRow({
   onRemove: () => void;
 }) {
   const { units } = usePreferences();
+  const caliper = useReadings("length", `blades[${place}].length`, (length) =>
+    onChange({ ...blade, length }),
+  );
   const name = place === 0 ? "Main blade" : `Blade ${place + 1}`;
   const problem = problemAt(knife.problems, `blades[${place}].length`);
   return (
@@ -116,6 +120,7 @@ function BladeRow({
         onChange={(presses) => onChange({ ...blade, presses: presses as SeenBlade["presses"] })}
       />
       <TextEntry
+        readings={caliper}
         aria-label={`${name}: length`}
         aria-invalid={problem ? true : undefined}
         placeholder={units === "in" ? "length, 2 3/4" : "length, 70"}

@@ -1,44 +1,47 @@
+import type { Quantity } from "../../../api/types";
 import { TextField } from "../../../ui/text-field";
+import { useReadings } from "../instruments";
 import type { StationProps } from "../panel";
-import { problemAt } from "../problems";
+import { meanWords } from "../readings";
+import type { Knife } from "../use-knife";
 
 /** Readings of one station, several of one thing parted by a semicolon; their mean and spread beside them. */
 export function Measures({ knife, book, station }: StationProps & { station: string }) {
   return book.quantities
     .filter((q) => q.station === station)
-    .map((q) => {
-      const readings = knife.specimen.measured[q.id] ?? [];
-      return (
-        <TextField
-          key={q.id}
-          label={q.label}
-          hint={readings.length > 1 ? meanWords(readings) : q.ask}
-          problem={problemAt(knife.problems, `measured.${q.id}`)}
-          placeholder="not yet measured"
-          value={readings.join("; ") || undefined}
-          onCommit={(text) =>
-            knife.change((s) => {
-              const { [q.id]: _, ...rest } = s.measured;
-              const all = (text ?? "")
-                .split(";")
-                .map((t) => t.trim())
-                .filter(Boolean);
-              return { ...s, measured: all.length > 0 ? { ...rest, [q.id]: all } : rest };
-            })
-          }
-        />
-      );
-    });
+    .map((q) => <Measure key={q.id} knife={knife} quantity={q} />);
 }
 
-/** Mean and spread in the unit of the first reading, where all are of one unit. */
-export function meanWords(readings: string[]): string {
-  const parts = readings.map((r) => /^([\d.,]+)\s*(.*)$/.exec(r));
-  const units = new Set(parts.map((p) => p?.[2]));
-  const values = parts.map((p) => Number((p?.[1] ?? "").replace(",", ".")));
-  if (units.size !== 1 || values.some(Number.isNaN)) return `${readings.length} readings`;
-  const mean = values.reduce((a, b) => a + b, 0) / values.length;
-  const spread = Math.sqrt(values.reduce((sum, v) => sum + (v - mean) ** 2, 0) / (values.length - 1));
-  const digits = Math.max(...readings.map((r) => (/[.,](\d+)/.exec(r)?.[1] ?? "").length));
-  return `${readings.length} readings: mean ${mean.toFixed(digits)} ${[...units][0]}, spread ${spread.toFixed(digits + 1)}`;
+function Measure({ knife, quantity: q }: { knife: Knife; quantity: Quantity }) {
+  const readings = knife.specimen.measured[q.id] ?? [];
+  const set = (with_: (now: string[]) => string[]) =>
+    knife.change((s) => {
+      const { [q.id]: now = [], ...rest } = s.measured;
+      const all = with_(now);
+      return { ...s, measured: all.length > 0 ? { ...rest, [q.id]: all } : rest };
+    });
+  const instrument = useReadings(
+    q.kind === "scale" ? "length" : q.kind,
+    `measured.${q.id}`,
+    (reading) => set((now) => [...now, reading]),
+    true,
+  );
+  return (
+    <TextField
+      label={q.label}
+      hint={readings.length > 1 ? meanWords(readings) : q.ask}
+      problem={knife.problems.find((p) => p.field.startsWith(`measured.${q.id}[`))}
+      placeholder="not yet measured"
+      value={readings.join("; ") || undefined}
+      readings={q.kind === "scale" ? undefined : instrument}
+      onCommit={(text) =>
+        set(() =>
+          (text ?? "")
+            .split(";")
+            .map((t) => t.trim())
+            .filter(Boolean),
+        )
+      }
+    />
+  );
 }

@@ -7,6 +7,7 @@ import { usePreferences } from "../../../preferences";
 import { Field } from "../../../ui/field";
 import { Select } from "../../../ui/select";
 import { TextField } from "../../../ui/text-field";
+import { useReadings } from "../instruments";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { SeenChoice } from "../seen-choice";
@@ -18,6 +19,9 @@ const USUAL_FRAMES = 16;
 export function PatternStation({ knife, book }: StationProps) {
   const { specimen } = knife;
   const { units } = usePreferences();
+  const caliper = useReadings("length", "closedLength", (closedLength) =>
+    knife.change((s) => ({ ...s, closedLength })),
+  );
   const frames = useMemo(() => frameOptions(book), [book]);
   const bolsters = useMemo(() => bolsterOptions(book), [book]);
   return (
@@ -48,6 +52,7 @@ export function PatternStation({ knife, book }: StationProps) {
           problem={problemAt(knife.problems, "closedLength")}
           placeholder={units === "in" ? "3 7/8" : "98.4"}
           value={specimen.closedLength}
+          readings={caliper}
           onCommit={(text) => knife.change((s) => ({ ...s, closedLength: text && withUnit(text, units) }))}
         />
         <SeenChoice

@@ -217,6 +217,7 @@ class FirstPathIT {
 
   // Single keys wait while text is entered: step out of the field first.
   private static void leave(Page page) {
+    assertThat(page.getByPlaceholder("type any name")).hasCount(0);
     page.evaluate("() => document.activeElement?.blur()");
   }
 }

@@ -19,6 +19,7 @@ import org.springframework.transaction.PlatformTransactionManager;
 import snikra.core.examination.Examiner;
 import snikra.formats.Json;
 import snikra.formats.ShippedShelf;
+import snikra.server.devices.InstrumentDesk;
 import snikra.server.http.LocalOnlyFilter;
 import snikra.server.knives.DemoTin;
 import snikra.server.knives.KnifeRepository;
@@ -47,6 +48,11 @@ class Wiring {
   KnifeService knifeService(
       KnifeRepository knives, Examiner examiner, PlatformTransactionManager transactions) {
     return new KnifeService(knives, examiner, transactions, Clock.systemUTC());
+  }
+
+  @Bean
+  InstrumentDesk instrumentDesk() {
+    return new InstrumentDesk(InstrumentDesk.standIns());
   }
 
   @Bean

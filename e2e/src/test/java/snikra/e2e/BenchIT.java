@@ -1,0 +1,207 @@
+package snikra.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Seeing, naming and measuring at the bench. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class BenchIT {
+  @TempDir static Path data;
+  private App app;
+  private Chromium chromium;
+
+  @BeforeAll
+  void start() {
+    app = App.start(data, "--demo");
+    chromium = new Chromium();
+  }
+
+  @AfterAll
+  void stop() {
+    chromium.close();
+    app.close();
+    assertThat(chromium.complaints).isEmpty();
+  }
+
+  private BenchPage laidOut(String knife) {
+    Page page = chromium.page(1280, 800);
+    page.navigate(app.url("/tray"));
+    page.locator("a[data-knife]")
+        .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText(knife))
+        .click();
+    return new BenchPage(page);
+  }
+
+  private BenchPage newKnife() {
+    Page page = chromium.page(1280, 800);
+    page.navigate(app.url("/tray"));
+    page.getByRole(AriaRole.BANNER).getByText("New knife").click();
+    assertThat(page.locator("#station-name")).isVisible();
+    return new BenchPage(page);
+  }
+
+  @Test
+  void aBladeIsFoundByAnyOfItsNamesAndAnotherWordFindsNothing() {
+    BenchPage bench = newKnife().go("Blades").press("Add the main blade");
+    bench.field("Main blade: kind").click();
+    bench.page().keyboard().type("zzz");
+    assertThat(bench.page().getByText("No such name in the book.")).isVisible();
+    bench.page().keyboard().press("Escape");
+    assertThat(bench.field("Main blade: kind")).isFocused();
+    bench.page().keyboard().type("muskrat");
+    bench.page().keyboard().press("Enter");
+    assertThat(bench.field("Main blade: kind")).containsText("Long slender clip");
+  }
+
+  @Test
+  void bothSchoolsStandSideBySideAndTheSettingDecidesTheHeadline() {
+    BenchPage bench = newKnife();
+    bench
+        .choose("Any outline", "Slim serpentine")
+        .choose("Bolsters", "Bolsters at both ends")
+        .write("Closed length", "98 mm");
+    bench.go("Blades").press("Add the main blade").choose("Main blade: kind", "Clip blade");
+    bench.press("Add a blade or tool").choose("Blade 2: kind", "Sheepfoot blade");
+    bench.choose("Blade 2: end", "B, the other end").press("Add a blade or tool");
+    bench.choose("Blade 3: kind", "Spey blade").choose("Blade 3: end", "B, the other end");
+    assertThat(bench.title()).hasText("Stockman");
+    bench.go("Pattern");
+    assertThat(bench.page().getByTestId("names")).containsText("Premium stock knife");
+    assertThat(bench.page().getByTestId("names")).containsText("To settle it:");
+    bench.saved();
+  }
+
+  @Test
+  void theDrawingTurnsOpensAndShutsAndIsSavedWithItsTitleAndScale() throws Exception {
+    BenchPage bench = laidOut("Three blades");
+    Page page = bench.page();
+    assertThat(page.getByLabel(Pattern.compile("Serpentine whittler, mark side, blades open")))
+        .isVisible();
+    page.getByText("half open", new Page.GetByTextOptions().setExact(true)).click();
+    page.getByText("see pile side").click();
+    assertThat(page.getByLabel(Pattern.compile("pile side, blades half open"))).isVisible();
+
+    Download svg = page.waitForDownload(() -> page.getByText("SVG").click());
+    String drawing = Files.readString(svg.path());
+    assertThat(drawing)
+        .contains("<title>Serpentine whittler", "times life size")
+        .doesNotContain("var(--", "<script");
+    Download png = page.waitForDownload(() -> page.getByText("PNG").click());
+    assertThat(Files.readAllBytes(png.path()))
+        .startsWith(0x89, 'P', 'N', 'G')
+        .hasSizeGreaterThan(9000);
+  }
+
+  @Test
+  void theCaliperReadsIntoTheFieldAndThreeReadingsMakeAMean() {
+    BenchPage bench = laidOut("Three blades").go("Pattern");
+    var length = bench.field("Closed length");
+    length.press("F2");
+    assertThat(length).hasValue(Pattern.compile("90\\.\\d\\d mm"));
+    length.press("F2");
+    length.press("F2");
+    assertThat(bench.page().locator("#station")).containsText("3 readings: mean 90.");
+    bench.page().keyboard().press("Control+z");
+    bench.saved();
+  }
+
+  @Test
+  void aWedgeTypesDigitsUnitAndEnterOverWhatStandsThere() {
+    BenchPage bench = laidOut("Sharpened").go("Blades");
+    bench.field("Main blade: length").focus();
+    bench.page().keyboard().type("51.92 mm");
+    bench.page().keyboard().press("Enter");
+    bench.page().keyboard().type("51.94 mm");
+    bench.page().keyboard().press("Enter");
+    assertThat(bench.field("Main blade: length")).hasValue("51.94 mm");
+    bench.saved();
+  }
+
+  @Test
+  void aBridgePostsALineToTheFieldInHandAndNonsenseIsTold() throws Exception {
+    BenchPage bench = laidOut("Old look").go("Action");
+    bench.page().waitForTimeout(500);
+    bench.field("Pull at the nick").focus();
+    String told = post("gauge 34.5 N\nE R R");
+    assertThat(told).contains("\"taken\":1").contains("line 2");
+    assertThat(bench.field("Pull at the nick")).hasValue("34.5 N");
+    post("gauge 35.5 N");
+    assertThat(bench.page().locator("#station")).containsText("2 readings: mean 35.0 N");
+    bench.saved();
+  }
+
+  private String post(String lines) throws Exception {
+    HttpRequest request =
+        HttpRequest.newBuilder(URI.create(app.url("/api/devices/lines")))
+            .header("Content-Type", "text/plain")
+            .POST(HttpRequest.BodyPublishers.ofString(lines))
+            .build();
+    return HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.ofString()).body();
+  }
+
+  @Test
+  void whatIsLeftOfABladeIsWorkedOutFromItsHeights() {
+    BenchPage bench = laidOut("Four letters").go("Blades");
+    bench.page().locator("#station summary").first().click();
+    bench
+        .page()
+        .getByLabel("Heights along it")
+        .first()
+        .fill("4 mm : 12 mm; 35 mm : 9 mm; 60 mm : 6 mm");
+    bench.page().getByLabel("Heights along it").first().press("Enter");
+    assertThat(bench.page().locator("#station summary").first())
+        .containsText(Pattern.compile("\\d\\d% left \\(\\d\\d to \\d\\d\\)"));
+    bench.page().getByLabel("Heights along it").first().fill("4 mm");
+    bench.page().getByLabel("Heights along it").first().press("Enter");
+    assertThat(bench.page().locator("#station")).containsText("must be a length");
+    bench.page().keyboard().press("Control+z");
+    bench.saved();
+  }
+
+  @Test
+  void aSizeNoPatternHasIsQuestionedAndKept() {
+    BenchPage bench = newKnife().write("Closed length", "300 mm").saved();
+    assertThat(bench.page().getByTestId("findings")).containsText("Is the unit right?");
+    assertThat(bench.field("Closed length")).hasValue("300 mm");
+  }
+
+  @Test
+  void aCautionStandsAtItsStepUntilItIsWavedAwayAndStaysOnItsPage() {
+    BenchPage bench = laidOut("Three blades").go("Action");
+    assertThat(bench.page().getByRole(AriaRole.NOTE)).containsText("A stiff spring slips");
+    bench.page().getByText("Understood").click();
+    assertThat(bench.page().getByRole(AriaRole.NOTE)).hasCount(0);
+    bench.page().keyboard().press("?");
+    assertThat(bench.page().getByRole(AriaRole.DIALOG)).containsText("A stiff spring slips");
+  }
+
+  @Test
+  void oneKeyTakesOverTheChoicesOfTheKnifeBefore() {
+    BenchPage first = newKnife();
+    first.choose("Any outline", "Gunstock").saved();
+    Page page = first.page();
+    page.evaluate("() => document.activeElement?.blur()");
+    page.keyboard().press("n");
+    assertThat(first.field("Any outline")).containsText("not yet looked");
+    page.evaluate("() => document.activeElement?.blur()");
+    page.keyboard().press("r");
+    assertThat(first.field("Any outline")).containsText("Gunstock");
+    first.saved();
+  }
+}
