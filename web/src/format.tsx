@@ -1,32 +1,53 @@
 import type { Span, Verdict } from "./api/types";
-import type { School, Units } from "./preferences";
+import { type School, type Units, usePreferences } from "./preferences";
 
 const MM_PER_INCH = 25.4;
 
-/** Whole inches and sixteenths in lowest terms, nearest to a length. */
-export function sixteenths(mm: number): { whole: number; over: number; under: number } {
-  const all = Math.round((mm / MM_PER_INCH) * 16);
-  let over = all % 16;
-  let under = 16;
+/** Whole inches and parts of one in lowest terms, nearest to a length, and what is left over in millimetres. */
+export function inches(
+  mm: number,
+  parts = 16,
+): { whole: number; over: number; under: number; residue: number } {
+  const all = Math.round((mm / MM_PER_INCH) * parts);
+  let over = all % parts;
+  let under = parts;
   while (over > 0 && over % 2 === 0) {
     over /= 2;
     under /= 2;
   }
-  return { whole: Math.floor(all / 16), over, under };
+  return { whole: Math.floor(all / parts), over, under, residue: mm - (all * MM_PER_INCH) / parts };
 }
 
 /** A length in words, for what is read out or drawn. */
-export function lengthText(mm: number, units: Units): string {
+export function lengthText(mm: number, units: Units, parts = 16): string {
   if (units === "mm") return `${mm.toFixed(1)} mm`;
-  const { whole, over, under } = sixteenths(mm);
+  const { whole, over, under } = inches(mm, parts);
   const fraction = over > 0 ? `${over}/${under}` : "";
   return `${[whole > 0 || !fraction ? `${whole}` : "", fraction].filter(Boolean).join(" ")} in`;
 }
 
+/** A length in full: the nearest fraction, what it leaves over, and millimetres. */
+export function lengthInFull(mm: number, parts = 16): string {
+  const { residue } = inches(mm, parts);
+  const left =
+    Math.abs(residue) < 0.05 ? "" : ` ${residue > 0 ? "+" : "\u2212"}${Math.abs(residue).toFixed(1)} mm`;
+  return `${lengthText(mm, "in", parts)}${left}; ${lengthText(mm, "mm")}`;
+}
+
+const isIn = (written: string, units: Units) => (/mm|cm/i.test(written) ? "mm" : "in") === units;
+
+/**
+ * A length as the switch wants it. What was written stays as it is; in the other unit it is shown converted,
+ * and what is kept is still what was written.
+ */
+export const shownLength = (written: string | undefined, mm: number | undefined, units: Units, parts = 16) =>
+  written === undefined || mm === undefined || isIn(written, units) ? written : lengthText(mm, units, parts);
+
 /** A length set with a proper fraction. */
 export function LengthFigure({ mm, units }: { mm: number; units: Units }) {
+  const { parts } = usePreferences();
   if (units === "mm") return <span className="num">{mm.toFixed(1)} mm</span>;
-  const { whole, over, under } = sixteenths(mm);
+  const { whole, over, under } = inches(mm, Number(parts));
   return (
     <span className="num whitespace-nowrap">
       {whole > 0 || over === 0 ? whole : null}

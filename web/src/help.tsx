@@ -1,4 +1,4 @@
-import { type Reading, type School, usePreferences } from "./preferences";
+import { type Parts, type Reading, type School, usePreferences } from "./preferences";
 import { Dialog } from "./ui/dialog";
 import { Key } from "./ui/key";
 
@@ -61,7 +61,8 @@ export function Help({
   onClose: () => void;
   cautions: { id: string; text: string }[];
 }) {
-  const { reading, setReading, school, setSchool, singleKeys, setSingleKeys } = usePreferences();
+  const { parts, setParts, reading, setReading, school, setSchool, singleKeys, setSingleKeys } =
+    usePreferences();
   return (
     <Dialog open={open} onClose={onClose} title="All keys">
       <div className="mt-4 grid gap-x-8 gap-y-5 sm:grid-cols-2">
@@ -101,6 +102,20 @@ export function Help({
           ))}
         </fieldset>
       </div>
+      <fieldset className="mt-3 flex flex-wrap items-center gap-2">
+        <legend className="float-left mr-2">Inches read in</legend>
+        {(["16", "32"] as Parts[]).map((p) => (
+          <button
+            key={p}
+            type="button"
+            className="press"
+            aria-pressed={parts === p}
+            onClick={() => setParts(p)}
+          >
+            {p === "16" ? "sixteenths" : "thirty-seconds"}
+          </button>
+        ))}
+      </fieldset>
       <fieldset className="mt-3 flex flex-wrap items-center gap-2">
         <legend className="float-left mr-2">Names at the head of the page</legend>
         {(

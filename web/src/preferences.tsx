@@ -3,11 +3,15 @@ import { createContext, type ReactNode, useContext, useEffect, useMemo, useState
 export type Units = "in" | "mm";
 /** Which way of naming heads the page: the historical definition, or what sellers say today. */
 export type School = "strict" | "trade";
+/** Into how many parts an inch is read. */
+export type Parts = "16" | "32";
 export type Reading = "normal" | "large" | "larger";
 
 interface Preferences {
   units: Units;
   setUnits: (units: Units) => void;
+  parts: Parts;
+  setParts: (parts: Parts) => void;
   reading: Reading;
   setReading: (reading: Reading) => void;
   school: School;
@@ -33,6 +37,7 @@ function useKept<T extends string>(name: string, initial: T): [T, (value: T) => 
 
 export function PreferencesProvider({ children }: { children: ReactNode }) {
   const [units, setUnits] = useKept<Units>("units", "in");
+  const [parts, setParts] = useKept<Parts>("parts", "16");
   const [reading, setReading] = useKept<Reading>("reading", "normal");
   const [school, setSchool] = useKept<School>("school", "strict");
   const [keys, setKeys] = useKept<"on" | "off">("keys", "on");
@@ -43,6 +48,8 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
     () => ({
       units,
       setUnits,
+      parts,
+      setParts,
       reading,
       setReading,
       school,
@@ -50,7 +57,7 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
       singleKeys: keys === "on",
       setSingleKeys: (on: boolean) => setKeys(on ? "on" : "off"),
     }),
-    [units, setUnits, reading, setReading, school, setSchool, keys, setKeys],
+    [units, setUnits, parts, setParts, reading, setReading, school, setSchool, keys, setKeys],
   );
   return <Context value={value}>{children}</Context>;
 }

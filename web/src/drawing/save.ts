@@ -9,10 +9,9 @@ export function standalone(svg: SVGSVGElement, title: string, scale: string): st
   const copy = svg.cloneNode(true) as SVGSVGElement;
   const style = getComputedStyle(svg);
   copy.setAttribute("xmlns", "http://www.w3.org/2000/svg");
-  copy.setAttribute(
-    "style",
-    `color:${style.color};background:${getComputedStyle(document.documentElement).backgroundColor};font-family:${style.fontFamily.replaceAll('"', "'")};font-size:13px`,
-  );
+  copy.setAttribute("color", style.color);
+  copy.setAttribute("font-family", style.fontFamily.replaceAll('"', "'"));
+  copy.setAttribute("font-size", "13");
   for (const e of copy.querySelectorAll("foreignObject")) {
     const text = document.createElementNS("http://www.w3.org/2000/svg", "text");
     const [x, y, wide] = ["x", "y", "width"].map((a) => Number(e.getAttribute(a)));
@@ -25,6 +24,11 @@ export function standalone(svg: SVGSVGElement, title: string, scale: string): st
   }
   for (const e of copy.querySelectorAll("text"))
     if (!e.getAttribute("fill")) e.setAttribute("fill", "currentColor");
+  const sheet = document.createElementNS("http://www.w3.org/2000/svg", "rect");
+  sheet.setAttribute("width", "100%");
+  sheet.setAttribute("height", "100%");
+  sheet.setAttribute("fill", getComputedStyle(document.documentElement).backgroundColor);
+  copy.prepend(sheet);
   const named = document.createElementNS("http://www.w3.org/2000/svg", "title");
   named.textContent = `${title}, ${scale}`;
   copy.prepend(named);

@@ -38,6 +38,7 @@ export function Picker({
   const [search, setSearch] = useState("");
   const [inHand, setInHand] = useState("");
   const button = useRef<HTMLButtonElement>(null);
+  const entry = useRef<HTMLInputElement>(null);
   const chosen = options.find((o) => o.id === value);
   const show = (now: boolean, typed = "") => {
     setSearch(typed);
@@ -51,7 +52,8 @@ export function Picker({
   const onKeyDown = (e: KeyboardEvent) => {
     if (e.ctrlKey || e.metaKey || e.altKey) return;
     // Figures stay commands: no name begins with one.
-    if (/^\p{L}$/u.test(e.key)) show(true, e.key);
+    // Letters typed before the list has taken the focus belong to the same name.
+    if (/^\p{L}$/u.test(e.key)) open ? setSearch((typed) => typed + e.key) : show(true, e.key);
     else if (e.key === "Backspace" || e.key === "Delete") onChange(undefined);
     else if (e.key === "ArrowDown") show(true);
     else return;
@@ -86,6 +88,11 @@ export function Picker({
           sideOffset={2}
           collisionPadding={8}
           className="z-30 w-[min(27rem,94vw)] border border-ink bg-paper"
+          onOpenAutoFocus={(e) => {
+            // Without the selection that would swallow what was typed so far.
+            e.preventDefault();
+            entry.current?.focus();
+          }}
           onCloseAutoFocus={(e) => {
             e.preventDefault();
             button.current?.focus();
@@ -99,6 +106,7 @@ export function Picker({
             loop
           >
             <Command.Input
+              ref={entry}
               value={search}
               onValueChange={setSearch}
               placeholder="type any name"

@@ -1,7 +1,7 @@
 import { useMemo } from "react";
 import type { SeenBlade } from "../../../api/types";
 import { bladeOptions } from "../../../drawing/pictures";
-import { percent, withUnit } from "../../../format";
+import { percent, shownLength, withUnit } from "../../../format";
 import { usePreferences } from "../../../preferences";
 import { Field } from "../../../ui/field";
 import { Picker, type PictureOption } from "../../../ui/picker";
@@ -87,7 +87,8 @@ function BladeRow({
   onChange: (b: SeenBlade) => void;
   onRemove: () => void;
 }) {
-  const { units } = usePreferences();
+  const { units, parts } = usePreferences();
+  const drawn = knife.verdict?.sketch.blades[place];
   const caliper = useReadings("length", `blades[${place}].length`, (length) =>
     onChange({ ...blade, length }),
   );
@@ -124,7 +125,9 @@ function BladeRow({
         aria-label={`${name}: length`}
         aria-invalid={problem ? true : undefined}
         placeholder={units === "in" ? "length, 2 3/4" : "length, 70"}
-        value={blade.length ?? ""}
+        value={
+          shownLength(blade.length, drawn?.measured ? drawn.lengthMm : undefined, units, Number(parts)) ?? ""
+        }
         onCommit={(text) => onChange({ ...blade, length: withUnit(text, units) || undefined })}
       />
       <button

@@ -2,7 +2,7 @@ import { useMemo } from "react";
 import type { Frame } from "../../../api/types";
 import { type Point, path, smooth } from "../../../drawing/geometry";
 import { bolsterOptions, frameOptions } from "../../../drawing/pictures";
-import { percent, withUnit } from "../../../format";
+import { lengthInFull, percent, shownLength, withUnit } from "../../../format";
 import { usePreferences } from "../../../preferences";
 import { Field } from "../../../ui/field";
 import { Select } from "../../../ui/select";
@@ -18,7 +18,9 @@ const USUAL_FRAMES = 16;
 /** The first look: outline, size, bolsters and springs; and what the knife is called by them. */
 export function PatternStation({ knife, book }: StationProps) {
   const { specimen } = knife;
-  const { units } = usePreferences();
+  const { units, parts } = usePreferences();
+  const sketch = knife.verdict?.sketch;
+  const lengthMm = sketch?.measured ? sketch.closedLengthMm : undefined;
   const caliper = useReadings("length", "closedLength", (closedLength) =>
     knife.change((s) => ({ ...s, closedLength })),
   );
@@ -51,7 +53,8 @@ export function PatternStation({ knife, book }: StationProps) {
           label="Closed length"
           problem={problemAt(knife.problems, "closedLength")}
           placeholder={units === "in" ? "3 7/8" : "98.4"}
-          value={specimen.closedLength}
+          value={shownLength(specimen.closedLength, lengthMm, units, Number(parts))}
+          hint={lengthMm === undefined ? undefined : lengthInFull(lengthMm, Number(parts))}
           readings={caliper}
           onCommit={(text) => knife.change((s) => ({ ...s, closedLength: text && withUnit(text, units) }))}
         />

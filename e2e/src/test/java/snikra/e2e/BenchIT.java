@@ -70,20 +70,33 @@ class BenchIT {
   }
 
   @Test
-  void bothSchoolsStandSideBySideAndTheSettingDecidesTheHeadline() {
-    BenchPage bench = newKnife();
-    bench
-        .choose("Any outline", "Slim serpentine")
-        .choose("Bolsters", "Bolsters at both ends")
-        .write("Closed length", "98 mm");
+  void whatItIsMayBeClearBeforeItsSizeIsAndTheLookThatSettlesItIsNamed() {
+    BenchPage bench = newKnife().choose("Any outline", "Serpentine");
     bench.go("Blades").press("Add the main blade").choose("Main blade: kind", "Clip blade");
     bench.press("Add a blade or tool").choose("Blade 2: kind", "Sheepfoot blade");
     bench.choose("Blade 2: end", "B, the other end").press("Add a blade or tool");
     bench.choose("Blade 3: kind", "Spey blade").choose("Blade 3: end", "B, the other end");
     assertThat(bench.title()).hasText("Stockman");
     bench.go("Pattern");
-    assertThat(bench.page().getByTestId("names")).containsText("Premium stock knife");
-    assertThat(bench.page().getByTestId("names")).containsText("To settle it:");
+    assertThat(bench.page().getByTestId("names")).containsText("To settle it: Measure it closed");
+    bench.saved();
+  }
+
+  @Test
+  void bothSchoolsStandSideBySideAndTheSettingDecidesTheHeadline() {
+    BenchPage bench = newKnife().choose("Any outline", "Swell-end");
+    bench.choose("Bolsters", "Bolsters at both ends").write("Closed length", "114 mm");
+    bench.choose("Springs, counted at the back", "2");
+    bench.go("Blades").press("Add the main blade").choose("Main blade: kind", "Clip blade");
+    bench.press("Add a blade or tool").choose("Blade 2: kind", "Pen blade");
+    bench.choose("Blade 2: end", "A, with the main blade");
+    assertThat(bench.title()).hasText("Swell-end, two blades");
+    bench.go("Pattern");
+    assertThat(bench.page().getByTestId("names")).containsText("Giant jack");
+    bench.page().getByRole(AriaRole.BANNER).getByText("All keys").first().click();
+    bench.page().getByText("as sellers say today").click();
+    bench.page().keyboard().press("Escape");
+    assertThat(bench.title()).hasText("Giant jack");
     bench.saved();
   }
 
