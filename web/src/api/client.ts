@@ -57,6 +57,22 @@ export const api = {
   restore: (id: string) => answered(client.POST("/api/knives/{id}/restore", { params: { path: { id } } })),
   reading: (kind: string, field: string, knife: string) =>
     answered(client.POST("/api/devices/readings", { params: { query: { kind, field, knife } } })),
+  photos: (knife: string) =>
+    answered(client.GET("/api/knives/{knife}/photos", { params: { path: { knife } } })),
+  addPhoto: (knife: string, file: File) =>
+    answered(
+      client.POST("/api/knives/{knife}/photos", {
+        params: { path: { knife }, query: { name: file.name } },
+        body: file as unknown as string,
+        bodySerializer: (body: unknown) => body as BodyInit,
+        headers: { "Content-Type": "application/octet-stream" },
+      }),
+    ),
+  photoRole: (id: string, role: string) =>
+    answered(client.PUT("/api/photos/{id}", { params: { path: { id }, query: { role } } })),
+  removePhoto: (id: string) => answered(client.DELETE("/api/photos/{id}", { params: { path: { id } } })),
+  measurePhoto: (body: Body<"/api/photos/measure", "post">) =>
+    answered(client.POST("/api/photos/measure", { body })),
   examine: (body: Body<"/api/examine", "post">, signal?: AbortSignal) =>
     answered(client.POST("/api/examine", { body, signal })),
 };

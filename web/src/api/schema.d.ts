@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+    "/api/photos/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeRole"];
+        post?: never;
+        delete: operations["delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/knives/{id}": {
         parameters: {
             query?: never;
@@ -14,7 +30,23 @@ export interface paths {
         get: operations["get"];
         put: operations["change"];
         post?: never;
-        delete: operations["delete"];
+        delete: operations["delete_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/measure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["measure"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -30,6 +62,22 @@ export interface paths {
         get: operations["tray"];
         put?: never;
         post: operations["add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/knives/{knife}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["photos"];
+        put?: never;
+        post: operations["add_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -94,6 +142,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["lines"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{id}/{copy}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["copy"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -494,6 +558,68 @@ export interface components {
             station: string;
             look: string;
         };
+        Photo: {
+            id: string;
+            /** @enum {string} */
+            role: "mark-side" | "pile-side" | "tang" | "shield" | "back" | "box" | "other";
+            fileName: string;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            /** Format: int64 */
+            sizeBytes: number;
+            takenAt?: string;
+        };
+        PhotoMeasuring: {
+            known: components["schemas"]["PhotoMeasuringKnownLength"][];
+            distances: components["schemas"]["PhotoMeasuringPair"][];
+            outline: components["schemas"]["PhotoScalePoint"][];
+            tang?: components["schemas"]["PhotoScalePoint"];
+            tip?: components["schemas"]["PhotoScalePoint"];
+        };
+        PhotoMeasuringAnswer: {
+            scale: components["schemas"]["PhotoScale"];
+            aslant: boolean;
+            distances: components["schemas"]["PhotoScaleMeasured"][];
+            area?: components["schemas"]["PhotoScaleMeasured"];
+            heights: components["schemas"]["PhotoMeasuringStation"][];
+        };
+        PhotoMeasuringKnownLength: {
+            from: components["schemas"]["PhotoScalePoint"];
+            to: components["schemas"]["PhotoScalePoint"];
+            length: string;
+        };
+        PhotoMeasuringPair: {
+            from: components["schemas"]["PhotoScalePoint"];
+            to: components["schemas"]["PhotoScalePoint"];
+        };
+        PhotoMeasuringStation: {
+            /** Format: double */
+            atMm: number;
+            height: components["schemas"]["PhotoScaleMeasured"];
+        };
+        PhotoScale: {
+            /** Format: double */
+            mmPerPixel: number;
+            /** Format: double */
+            spread: number;
+            /** Format: double */
+            tilt: number;
+            aslant?: boolean;
+        };
+        PhotoScaleMeasured: {
+            /** Format: double */
+            mm: number;
+            /** Format: double */
+            spread: number;
+        };
+        PhotoScalePoint: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
         Problem: {
             field: string;
             given: string;
@@ -752,6 +878,50 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    changeRole: {
+        parameters: {
+            query: {
+                role: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Photo"];
+                };
+            };
+        };
+    };
+    delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     get: {
         parameters: {
             query?: never;
@@ -800,7 +970,7 @@ export interface operations {
             };
         };
     };
-    delete: {
+    delete_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -817,6 +987,30 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    measure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PhotoMeasuring"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PhotoMeasuringAnswer"];
+                };
             };
         };
     };
@@ -860,6 +1054,58 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SavedKnife"];
+                };
+            };
+        };
+    };
+    photos: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                knife: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Photo"][];
+                };
+            };
+        };
+    };
+    add_1: {
+        parameters: {
+            query?: {
+                role?: string;
+                name?: string;
+            };
+            header?: never;
+            path: {
+                knife: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/octet-stream": string;
+                "image/*": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Photo"];
                 };
             };
         };
@@ -954,6 +1200,29 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Taken"];
+                };
+            };
+        };
+    };
+    copy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                copy: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
                 };
             };
         };

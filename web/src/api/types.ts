@@ -22,6 +22,7 @@ export type Frame = Schemas["Frame"];
 export type BladeType = Schemas["BladeType"];
 export type SavedKnife = Schemas["SavedKnife"];
 export type TrayEntry = Schemas["TrayEntry"];
+export type Photo = Schemas["Photo"];
 export type Grade = Schemas["GradeVerdict"];
 
 /** What the server says is wrong with an entry. */

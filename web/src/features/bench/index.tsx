@@ -9,6 +9,7 @@ import { usePreferences } from "../../preferences";
 import { Dialog } from "../../ui/dialog";
 import { InstrumentsProvider } from "./instruments";
 import { Panel } from "./panel";
+import { Photos } from "./photos";
 import { Plate } from "./plate";
 import { Rail } from "./rail";
 import { rememberLast, repeatLast } from "./repeat";
@@ -108,6 +109,7 @@ function OnTheBench({ saved, book }: { saved: SavedKnife; book: Book }) {
         <div className="min-w-0">
           <Plate knife={knife} book={book} station={station} onGo={go} face={face} onFace={setFace} />
           <Panel knife={knife} book={book} station={station} face={face} onFace={setFace} />
+          <Photos id={saved.id} knife={knife} />
         </div>
         <VerdictPanel knife={knife} next={next} onGo={go} />
       </div>

@@ -34,10 +34,37 @@ class ScreenshotsIT {
       shoot(page, "bench-number");
       bench(app, page, "The keeper's plain jack", "Value");
       shoot(page, "bench-value");
+      bench(app, page, "Sharpened to a sliver", "Blades");
+      page.getByLabel("Blade 2: kind").click();
+      page.keyboard().type("pen");
+      shoot(page, "bench-blades");
+      bench(app, page, "Three blades, not a stockman", "Handle");
+      page.locator("#station [role=combobox]").first().focus();
+      shoot(page, "bench-handle");
+      bench(app, page, "Old look, late part", "Action");
+      for (int i = 0; i < 3; i++) {
+        page.getByLabel("Read the instrument into Pull at the nick").click();
+        page.waitForTimeout(200);
+      }
+      shoot(page, "bench-action");
+      bench(app, page, "The keeper's plain jack", "Pattern");
+      page.getByLabel("Measure on knife-1.png").click();
+      assertThat(page.getByRole(com.microsoft.playwright.options.AriaRole.APPLICATION)).isVisible();
+      onThePhotograph(page, 100, 880);
+      onThePhotograph(page, 800, 880);
+      onThePhotograph(page, 489, 560);
+      onThePhotograph(page, 1111, 560);
+      shoot(page, "bench-photograph");
       Page phone = chromium.page(390, 844);
       bench(app, phone, "Four letters short", "Marks");
       shoot(phone, "bench-phone");
     }
+  }
+
+  private static void onThePhotograph(Page page, double x, double y) {
+    var box = page.getByRole(com.microsoft.playwright.options.AriaRole.APPLICATION).boundingBox();
+    page.mouse().click(box.x + x / 1600 * box.width, box.y + y / 1000 * box.height);
+    page.waitForTimeout(200);
   }
 
   private static void tray(App app, Page page) {

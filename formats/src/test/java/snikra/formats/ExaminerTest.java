@@ -105,6 +105,83 @@ class ExaminerTest {
     assertThat(summary.maker()).isNull();
   }
 
+  @Test
+  void aSizeNoPatternHasIsQuestionedAndNeverRefused() {
+    assertThat(examine("{\"closedLength\":\"300 mm\"}").findings())
+        .anySatisfy(f -> assertThat(f.text()).startsWith("300 mm closed").contains("unit right?"));
+    assertThat(examine("{\"closedLength\":\"89 mm\"}").findings()).isEmpty();
+  }
+
+  @Test
+  void aBladeLongerThanItsHandleAndOneMuchShorterAreBothRemarkedOn() {
+    String knife = "{\"closedLength\":\"90 mm\",\"blades\":[{\"length\":\"%s\"}]}";
+    assertThat(examine(knife.formatted("95 mm")).findings())
+        .anySatisfy(f -> assertThat(f.text()).contains("longer than the handle"));
+    assertThat(examine(knife.formatted("40 mm")).findings())
+        .anySatisfy(f -> assertThat(f.text()).contains("short by design, or broken"));
+    assertThat(examine(knife.formatted("66 mm")).findings()).isEmpty();
+  }
+
+  @Test
+  void aPullOutsideWhatIsUsualIsQuestionedByTheMeanOfItsReadings() {
+    assertThat(examine("{\"measured\":{\"pull\":[\"340 N\",\"350 N\"]}}").findings())
+        .anySatisfy(f -> assertThat(f.station()).isEqualTo("action"));
+    assertThat(examine("{\"measured\":{\"pull\":[\"34 N\"]}}").findings()).isEmpty();
+  }
+
+  @Test
+  void whatIsLeftOfABladeFollowsFromItsHeightsAndIsDrawn() {
+    Verdict worn =
+        examine(
+            "{\"closedLength\":\"90 mm\",\"blades\":[{\"type\":\"spear\",\"length\":\"66 mm\","
+                + "\"heights\":[{\"at\":\"3 mm\",\"height\":\"12 mm\"},"
+                + "{\"at\":\"40 mm\",\"height\":\"6 mm\"}]}]}");
+    var left = worn.sketch().blades().get(0).left();
+
+    assertThat(left.share()).isBetween(0.5, 0.8);
+    assertThat(left.along()).hasSize(2);
+    assertThat(worn.findings())
+        .anySatisfy(f -> assertThat(f.text()).contains("of blade 1 is left"));
+  }
+
+  @Test
+  void theMainBladeDatesTheKnifeAndTheOthersDoNot() {
+    String laser = "\"seen\":{\"blade_etch\":{\"value\":\"laser\",\"sureness\":\"sure\"}}";
+    int plain = examine("{}").dating().median();
+    int main = examine("{\"blades\":[{" + laser + "}]}").dating().median();
+    int second = examine("{\"blades\":[{},{" + laser + "}]}").dating().median();
+
+    assertThat(main).isGreaterThan(plain + 30);
+    assertThat(second).isEqualTo(plain);
+  }
+
+  @Test
+  void aTrickOpeningComesWithHowToOpenItSafely() {
+    var release = examiner.shelf().clues().feature("release").orElseThrow();
+    assertThat(release.clues())
+        .filteredOn(c -> !c.id().equals("plain"))
+        .hasSizeGreaterThanOrEqualTo(4)
+        .allSatisfy(c -> assertThat(c.why()).as(c.id()).containsPattern("(?i)hold|turn|lay"));
+    assertThat(examiner.shelf().clues().cautions())
+        .anySatisfy(
+            c -> {
+              assertThat(c.feature()).isEqualTo("release");
+              assertThat(c.values()).contains("button", "drop");
+            });
+  }
+
+  @Test
+  void everyHandleMaterialHasAHarmlessTest() {
+    assertThat(examiner.shelf().clues().feature("handle_material").orElseThrow().clues())
+        .allSatisfy(
+            c ->
+                assertThat(c.test())
+                    .as(c.id())
+                    .isNotBlank()
+                    .doesNotContainIgnoringCase("acid")
+                    .doesNotContainIgnoringCase("solvent"));
+  }
+
   private Verdict examine(String json) {
     return examiner.examine(SpecimenFormat.read(json, examiner.shelf()));
   }

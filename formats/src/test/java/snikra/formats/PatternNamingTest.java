@@ -157,6 +157,102 @@ class PatternNamingTest {
   }
 
   @Test
+  void smallBladesThatLieTheOtherWayRoundAreNamedAsExchanged() {
+    PatternVerdict verdict =
+        namer.name(
+            knife(
+                "serpentine",
+                "both-ends",
+                "89 mm",
+                "2",
+                "clip@A/one spey@B/mark sheepfoot@B/pile"));
+    assertThat(verdict.title()).isEqualTo("Medium stockman");
+    assertThat(verdict.names().get(0).departures()).containsExactly("spey and sheepfoot exchanged");
+  }
+
+  @Test
+  void aBladeInPlaceOfAnotherIsNamedAsSuchAndTheNameKept() {
+    PatternVerdict verdict =
+        namer.name(knife("serpentine", "both-ends", "102 mm", "2", "clip@A/one sheepfoot@B awl@B"));
+    assertThat(verdict.title()).isEqualTo("Large stockman");
+    assertThat(verdict.names().get(0).departures())
+        .containsExactly("a plain awl in place of the spey");
+  }
+
+  @Test
+  void oneSpringWhereTwoBelongIsADeparture() {
+    PatternVerdict verdict =
+        namer.name(knife("serpentine", "both-ends", "89 mm", "1", "clip@A/one sheepfoot@B spey@B"));
+    assertThat(verdict.names().get(0).departures()).containsExactly("on one spring");
+  }
+
+  @Test
+  void aBolsterAtThePivotOnlyPutsBareheadBeforeTheName() {
+    assertThat(namer.name(knife("swell-end", "front-only", "89 mm", "1", "spear@A")).title())
+        .isEqualTo("Barehead swell-end jack");
+  }
+
+  @Test
+  void aNameThatOnlySellersUseIsNotInTheRunningOfTheStrictSchool() {
+    PatternVerdict verdict =
+        namer.name(knife("swell-end", "both-ends", "114 mm", "2", "clip@A pen@A"));
+    PatternVerdict.Name giant = find(verdict, "giant-jack");
+
+    assertThat(verdict.tradeTitle()).isEqualTo("Giant jack");
+    assertThat(verdict.title()).isNotEqualTo("Giant jack");
+    assertThat(giant.probability()).isZero();
+    assertThat(giant.tradeProbability()).isGreaterThan(0.5);
+  }
+
+  @Test
+  void whileOnlyItsSizeIsOpenTheNameAllSizesShareHeadsThePage() {
+    PatternVerdict verdict =
+        namer.name(knife("serpentine", "both-ends", "", "", "clip@A/one sheepfoot@B spey@B"));
+    assertThat(verdict.title()).isEqualTo("Stockman");
+    assertThat(verdict.names().get(1).settle().look()).startsWith("Measure it closed");
+  }
+
+  @Test
+  void theLookThatWouldSettleStockmanOrWhittlerIsAtTheBack() {
+    PatternVerdict verdict =
+        namer.name(knife("serpentine", "both-ends", "89 mm", "", "clip@A sheepfoot@B ?@B"));
+    assertThat(find(verdict, "whittler-serpentine").settle())
+        .isEqualTo(
+            new PatternVerdict.Settle(
+                "blades", "See from the back whether the main bears on one spring or both."));
+  }
+
+  @Test
+  void aKnifeOfTwelveToolsIsNamedWithoutDelay() {
+    String blades =
+        "spear@A/one pen@B hoof-pick@A corkscrew@B saw@A file@B awl@B scissors@A gimlet@B fleam@A"
+            + " screwdriver@B button-hook@A";
+    PatternVerdict verdict = namer.name(knife("horseman-wide", "both-ends", "102 mm", "2", blades));
+    assertThat(verdict.names().get(0).pattern()).isIn("horsemans-knife", "sportsmans-knife");
+  }
+
+  @Test
+  void probabilitiesOfEverySchoolStayWithinOne() throws IOException {
+    cases()
+        .forEach(
+            c -> {
+              List<PatternVerdict.Name> names = verdict(c).names();
+              double strict = names.stream().mapToDouble(PatternVerdict.Name::probability).sum();
+              double trade =
+                  names.stream().mapToDouble(PatternVerdict.Name::tradeProbability).sum();
+              assertThat(strict + verdict(c).unnamed()).isLessThanOrEqualTo(1 + 1e-9);
+              assertThat(trade).isLessThanOrEqualTo(1 + 1e-9);
+            });
+  }
+
+  private static PatternVerdict.Name find(PatternVerdict verdict, String pattern) {
+    return verdict.names().stream()
+        .filter(n -> n.pattern().equals(pattern))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
   void nothingSeenHasNoName() {
     assertThat(namer.name(Specimen.unseen()).names()).isEmpty();
   }

@@ -3,6 +3,7 @@ package snikra.server;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.datatype.jsr310.JavaTimeModule;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Arrays;
 import org.flywaydb.core.api.MigrationState;
@@ -24,6 +25,9 @@ import snikra.server.http.LocalOnlyFilter;
 import snikra.server.knives.DemoTin;
 import snikra.server.knives.KnifeRepository;
 import snikra.server.knives.KnifeService;
+import snikra.server.photos.DemoPhotographs;
+import snikra.server.photos.PhotoRepository;
+import snikra.server.photos.PhotoService;
 
 /** All beans: services are plain classes and can be built in a test without a context. */
 @Configuration(proxyBeanMethods = false)
@@ -51,16 +55,24 @@ class Wiring {
   }
 
   @Bean
+  PhotoService photoService(PhotoRepository photos, KnifeService knives, Environment environment) {
+    Path folder = Path.of(environment.getRequiredProperty("snikra.data"), "photos");
+    return new PhotoService(photos, knives, folder, Clock.systemUTC());
+  }
+
+  @Bean
   InstrumentDesk instrumentDesk() {
     return new InstrumentDesk(InstrumentDesk.standIns());
   }
 
   @Bean
-  ApplicationRunner demoTin(KnifeService knives, Examiner examiner, Environment environment) {
+  ApplicationRunner demoTin(
+      KnifeService knives, PhotoService photos, Examiner examiner, Environment environment) {
     boolean demo = environment.getProperty("snikra.demo", Boolean.class, false);
     return args -> {
       if (demo) {
         DemoTin.fill(knives, examiner.shelf());
+        DemoPhotographs.fill(photos, knives, examiner);
       }
     };
   }

@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -53,5 +56,25 @@ class LengthTest {
         .isInstanceOf(IllegalArgumentException.class)
         .hasMessageContaining("3 7/8 in")
         .hasMessageEndingWith("found " + written);
+  }
+
+  @Property
+  void everyNotationOfOneLengthIsReadAsTheSameLength(
+      @ForAll @IntRange(min = 0, max = 22) int whole,
+      @ForAll @IntRange(min = 1, max = 31) int over) {
+    double mm = (whole + over / 32.0) * 25.4;
+    String decimal = java.math.BigDecimal.valueOf(whole + over / 32.0).toPlainString();
+    for (String written :
+        new String[] {
+          whole + " " + over + "/32",
+          whole + "-" + over + "/32\"",
+          whole + " " + over + "/32 in",
+          decimal + " in",
+          decimal.replace('.', ',') + " inches"
+        }) {
+      Length read = Length.parse(written);
+      assertThat(read.mm()).as(written).isCloseTo(mm, within(1e-9));
+      assertThat(Length.parse(read.written())).isEqualTo(read);
+    }
   }
 }

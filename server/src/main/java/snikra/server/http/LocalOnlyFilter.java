@@ -22,6 +22,7 @@ public class LocalOnlyFilter extends OncePerRequestFilter {
   private static final Set<String> LOOPBACK = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
   private static final Set<String> SAFE = Set.of("GET", "HEAD", "OPTIONS");
   private static final long LARGEST_BODY = 2L * 1024 * 1024;
+  private static final long LARGEST_PHOTO = 30L * 1024 * 1024;
   private static final int NONCE_BYTES = 16;
 
   private final SecureRandom random = new SecureRandom();
@@ -35,13 +36,18 @@ public class LocalOnlyFilter extends OncePerRequestFilter {
       refuse(response, 421, "Snikra answers to localhost only; asked as this host it does not.");
     } else if (!SAFE.contains(request.getMethod()) && !isOwnPage(request)) {
       refuse(response, 403, "Changes are taken from Snikra's own pages only.");
-    } else if (request.getContentLengthLong() > LARGEST_BODY) {
-      refuse(response, 413, "At most 2 MB can be sent at once.");
+    } else if (request.getContentLengthLong() > largest(request)) {
+      long most = largest(request) / (1024 * 1024);
+      refuse(response, 413, "At most " + most + " MB can be sent at once.");
     } else if (hasBodyOfUnknownLength(request)) {
       refuse(response, 411, "The length of what is sent must be given.");
     } else {
       chain.doFilter(request, response);
     }
+  }
+
+  private static long largest(HttpServletRequest request) {
+    return request.getRequestURI().endsWith("/photos") ? LARGEST_PHOTO : LARGEST_BODY;
   }
 
   private static boolean isOwnPage(HttpServletRequest request) {

@@ -4,7 +4,7 @@ package snikra.server.knives;
 public class NoSuchKnife extends RuntimeException {
   private static final long serialVersionUID = 1L;
 
-  NoSuchKnife(String id) {
+  public NoSuchKnife(String id) {
     super("There is no knife " + id + " in the tray.");
   }
 }

@@ -1,0 +1,74 @@
+package snikra.server.photos;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Photographs of a knife, and measuring on them. */
+@RestController
+class PhotoController {
+  private static final Duration KEPT = Duration.ofDays(365);
+  private final PhotoService photos;
+
+  PhotoController(PhotoService photos) {
+    this.photos = photos;
+  }
+
+  @GetMapping("/api/knives/{knife}/photos")
+  List<Photo> photos(@PathVariable String knife) {
+    return photos.of(knife);
+  }
+
+  /** Keeps a photograph; the body is the file as it is. */
+  @PostMapping(
+      path = "/api/knives/{knife}/photos",
+      consumes = {MediaType.APPLICATION_OCTET_STREAM_VALUE, "image/*"})
+  @ResponseStatus(HttpStatus.CREATED)
+  Photo add(
+      @PathVariable String knife,
+      @RequestParam(defaultValue = "other") String role,
+      @RequestParam(defaultValue = "") String name,
+      @RequestBody(required = false) byte[] file) {
+    return photos.add(knife, PhotoRole.of(role), name, file == null ? new byte[0] : file);
+  }
+
+  @GetMapping("/api/photos/{id}/{copy}")
+  ResponseEntity<byte[]> copy(@PathVariable String id, @PathVariable String copy) {
+    PhotoService.Content content =
+        photos.content(id, PhotoService.Copy.valueOf(copy.toUpperCase(Locale.ROOT)));
+    return ResponseEntity.ok()
+        .contentType(MediaType.parseMediaType(content.mediaType()))
+        .cacheControl(CacheControl.maxAge(KEPT).cachePrivate().immutable())
+        .body(content.bytes());
+  }
+
+  @PutMapping("/api/photos/{id}")
+  Photo changeRole(@PathVariable String id, @RequestParam String role) {
+    return photos.changeRole(id, PhotoRole.of(role));
+  }
+
+  @DeleteMapping("/api/photos/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void delete(@PathVariable String id) {
+    photos.delete(id);
+  }
+
+  /** Works out what was clicked on a photograph; nothing is kept. */
+  @PostMapping("/api/photos/measure")
+  PhotoMeasuring.Answer measure(@RequestBody PhotoMeasuring measuring) {
+    return measuring.answer();
+  }
+}

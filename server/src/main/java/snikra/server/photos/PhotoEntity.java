@@ -1,0 +1,73 @@
+package snikra.server.photos;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+
+/** A photograph in the database; its bytes are in files under its id. */
+@Entity
+@Table(name = "photo")
+class PhotoEntity {
+  @Id private String id;
+
+  @Column(nullable = false, updatable = false)
+  private String knifeId;
+
+  @Column(nullable = false)
+  private String role;
+
+  @Column(nullable = false, updatable = false)
+  private String fileName;
+
+  @Column(nullable = false, updatable = false)
+  private String type;
+
+  @Column(nullable = false, updatable = false)
+  private int width;
+
+  @Column(nullable = false, updatable = false)
+  private int height;
+
+  @Column(nullable = false, updatable = false)
+  private long sizeBytes;
+
+  @Column(updatable = false)
+  private String takenAt;
+
+  @Column(nullable = false, updatable = false)
+  private Instant addedAt;
+
+  protected PhotoEntity() {}
+
+  PhotoEntity(
+      String id, String knifeId, PhotoRole role, String fileName, Picture picture, Instant now) {
+    this.id = id;
+    this.knifeId = knifeId;
+    this.role = role.toString();
+    this.fileName = fileName;
+    this.type = picture.type();
+    this.width = picture.width();
+    this.height = picture.height();
+    this.sizeBytes = picture.original().length;
+    this.takenAt = picture.takenAt();
+    this.addedAt = now;
+  }
+
+  String id() {
+    return id;
+  }
+
+  String type() {
+    return type;
+  }
+
+  void setRole(PhotoRole changed) {
+    role = changed.toString();
+  }
+
+  Photo shown() {
+    return new Photo(id, PhotoRole.of(role), fileName, width, height, sizeBytes, takenAt);
+  }
+}

@@ -1,0 +1,116 @@
+package snikra.server.photos;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.autoconfigure.web.servlet.AutoConfigureMockMvc;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.http.MediaType;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.test.web.servlet.MockMvc;
+
+@SpringBootTest
+@AutoConfigureMockMvc
+class PhotoApiTest {
+  @TempDir static Path data;
+  @Autowired private MockMvc web;
+  private final ObjectMapper json = new ObjectMapper();
+
+  @DynamicPropertySource
+  static void inATemporaryFolder(DynamicPropertyRegistry registry) {
+    registry.add("snikra.data", () -> data.toString());
+  }
+
+  private String knife() throws Exception {
+    return id(
+        web.perform(post("/api/knives").contentType(MediaType.APPLICATION_JSON).content("{}"))
+            .andReturn()
+            .getResponse()
+            .getContentAsString());
+  }
+
+  private String id(String body) throws Exception {
+    return json.readTree(body).get("id").asText();
+  }
+
+  @Test
+  void aPhotographIsKeptShownGivenARoleAndTakenAway() throws Exception {
+    String photos = "/api/knives/" + knife() + "/photos";
+    byte[] original = PictureTest.picture("jpg", 600, 300);
+    String photo =
+        id(
+            web.perform(
+                    post(photos + "?role=mark-side&name=a.jpg")
+                        .contentType(MediaType.IMAGE_JPEG)
+                        .content(original))
+                .andExpect(status().isCreated())
+                .andExpect(jsonPath("$.width").value(600))
+                .andReturn()
+                .getResponse()
+                .getContentAsString());
+
+    web.perform(get("/api/photos/" + photo + "/original")).andExpect(content().bytes(original));
+    web.perform(get("/api/photos/" + photo + "/thumbnail"))
+        .andExpect(content().contentType(MediaType.IMAGE_JPEG));
+    web.perform(put("/api/photos/" + photo + "?role=tang"))
+        .andExpect(jsonPath("$.role").value("tang"));
+    web.perform(get(photos)).andExpect(jsonPath("$.length()").value(1));
+    web.perform(delete("/api/photos/" + photo)).andExpect(status().isNoContent());
+    web.perform(get(photos)).andExpect(jsonPath("$.length()").value(0));
+    web.perform(get("/api/photos/" + photo + "/view")).andExpect(status().isNotFound());
+    assertThat(data.resolve("photos")).isEmptyDirectory();
+  }
+
+  @Test
+  void whatIsNoPhotographLeavesNothingBehind() throws Exception {
+    String photos = "/api/knives/" + knife() + "/photos";
+    web.perform(post(photos).contentType(MediaType.APPLICATION_OCTET_STREAM).content("no picture"))
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("photograph"));
+    web.perform(
+            post(photos + "?role=upside-down")
+                .contentType(MediaType.IMAGE_PNG)
+                .content(PictureTest.picture("png", 60, 60)))
+        .andExpect(status().isBadRequest())
+        .andExpect(
+            jsonPath("$.problems[0].accepted")
+                .value(org.hamcrest.Matchers.containsString("mark-side")));
+    web.perform(get(photos)).andExpect(jsonPath("$.length()").value(0));
+  }
+
+  @Test
+  void whatIsClickedIsMeasuredWithItsUncertainty() throws Exception {
+    String clicks =
+        """
+        {"known": [{"from": {"x": 0, "y": 0}, "to": {"x": 508, "y": 0}, "length": "1 in"}],
+         "distances": [{"from": {"x": 0, "y": 10}, "to": {"x": 1000, "y": 10}}],
+         "outline": [{"x": 0, "y": 0}, {"x": 1000, "y": 0}, {"x": 1000, "y": 200}, {"x": 0, "y": 200}],
+         "tang": {"x": 0, "y": 100}, "tip": {"x": 1000, "y": 100}}
+        """;
+    web.perform(post("/api/photos/measure").contentType(MediaType.APPLICATION_JSON).content(clicks))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.distances[0].mm").value(org.hamcrest.Matchers.closeTo(50, 1e-9)))
+        .andExpect(jsonPath("$.area.mm").value(org.hamcrest.Matchers.closeTo(500, 1e-6)))
+        .andExpect(
+            jsonPath("$.heights[2].height.mm").value(org.hamcrest.Matchers.closeTo(10, 1e-6)))
+        .andExpect(jsonPath("$.aslant").value(false));
+    web.perform(
+            post("/api/photos/measure")
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(clicks.replace("1 in", "long")))
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("known[0].length"));
+  }
+}

@@ -1,0 +1,138 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { type DragEvent, useEffect, useRef, useState } from "react";
+import { api } from "../../../api/client";
+import type { Photo } from "../../../api/types";
+import { Select } from "../../../ui/select";
+import { useToast } from "../../../ui/toasts";
+import type { Knife } from "../use-knife";
+import { MeasureDialog } from "./measure-dialog";
+
+const ROLES = [
+  ["mark-side", "mark side"],
+  ["pile-side", "pile side"],
+  ["tang", "a tang"],
+  ["shield", "the shield"],
+  ["back", "the back"],
+  ["box", "box or papers"],
+  ["other", "something else"],
+].map(([id, label]) => ({ id: id as string, label: label as string }));
+
+/** The photographs of a knife: dropped, pasted or chosen; each is a way to measure on it. */
+export function Photos({ id, knife }: { id: string; knife: Knife }) {
+  const queries = useQueryClient();
+  const toast = useToast();
+  const file = useRef<HTMLInputElement>(null);
+  const [isOver, setOver] = useState(false);
+  const [working, setWorking] = useState<string>();
+  const [inHand, setInHand] = useState<Photo>();
+  const photos = useQuery({ queryKey: ["photos", id], queryFn: () => api.photos(id) });
+  const refresh = () => queries.invalidateQueries({ queryKey: ["photos", id] });
+  const add = async (files: File[]) => {
+    for (const [i, f] of files.entries()) {
+      setWorking(`Keeping ${f.name || "the picture"}, ${i + 1} of ${files.length}`);
+      try {
+        await api.addPhoto(id, f);
+      } catch (e) {
+        toast(`${f.name || "The picture"} was not kept. ${reason(e)}`);
+      }
+      await refresh();
+    }
+    setWorking(undefined);
+  };
+  useEffect(() => {
+    const paste = (e: globalThis.ClipboardEvent) => {
+      const pictures = [...(e.clipboardData?.files ?? [])];
+      if (pictures.length > 0) add(pictures);
+    };
+    window.addEventListener("paste", paste);
+    return () => window.removeEventListener("paste", paste);
+  });
+  const onDrop = (e: DragEvent) => {
+    e.preventDefault();
+    setOver(false);
+    add([...e.dataTransfer.files]);
+  };
+  const remove = async (p: Photo) => {
+    await api.removePhoto(p.id);
+    refresh();
+  };
+  return (
+    <section
+      aria-labelledby="photos-name"
+      className={`no-print border-t border-rule pt-2 pb-3 ${isOver ? "bg-blue-wash" : ""}`}
+      onDragOver={(e) => {
+        e.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={onDrop}
+    >
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h2 id="photos-name" className="text-[1.1875rem]/[1.375rem]">
+          Photographs
+        </h2>
+        <button type="button" className="press" onClick={() => file.current?.click()}>
+          Add photographs
+        </button>
+        <input
+          ref={file}
+          type="file"
+          aria-label="Photographs to add"
+          accept="image/jpeg,image/png"
+          multiple
+          hidden
+          onChange={(e) => {
+            add([...(e.target.files ?? [])]);
+            e.target.value = "";
+          }}
+        />
+        <p className="voice text-ink2" role="status">
+          {working ??
+            (photos.data?.length === 0 ? "None yet. Drop some here, or paste one." : "Drop or paste more.")}
+        </p>
+      </div>
+      {photos.isError && (
+        <p className="text-lead">The photographs could not be shown. {photos.error.message}</p>
+      )}
+      <ul className="mt-2 flex flex-wrap gap-x-4 gap-y-2">
+        {photos.data?.map((p) => (
+          <li key={p.id} className="w-36">
+            <button
+              type="button"
+              className="block w-full border border-edge hover:border-ink"
+              aria-label={`Measure on ${p.fileName}`}
+              onClick={() => setInHand(p)}
+            >
+              <img src={`/api/photos/${p.id}/thumbnail`} alt="" className="h-24 w-full object-cover" />
+            </button>
+            <Select
+              aria-label={`What ${p.fileName} shows`}
+              value={p.role}
+              nothing="shows"
+              options={ROLES}
+              onChange={async (role) => {
+                if (role) await api.photoRole(p.id, role);
+                refresh();
+              }}
+            />
+            <p className="flex justify-between text-[0.78125rem] text-ink2">
+              <span>{p.takenAt ?? ""}</span>
+              <button type="button" className="min-h-6 hover:underline" onClick={() => remove(p)}>
+                Take away
+              </button>
+            </p>
+          </li>
+        ))}
+      </ul>
+      {inHand && <MeasureDialog photo={inHand} knife={knife} onClose={() => setInHand(undefined)} />}
+    </section>
+  );
+}
+
+function reason(e: unknown): string {
+  const { problems = [], message } = e as {
+    problems?: { given: string; accepted: string }[];
+    message: string;
+  };
+  return problems.length > 0 ? problems.map((p) => `${p.given}: ${p.accepted}.`).join(" ") : message;
+}
