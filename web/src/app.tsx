@@ -1,14 +1,16 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import { Navigate, NavLink, Route, Routes, useNavigate } from "react-router";
 import { api } from "./api/client";
-import { Bench } from "./features/bench";
 import { Tray } from "./features/tray";
 import { Help } from "./help";
 import { useKeys } from "./keys";
 import { PreferencesProvider, type Units, usePreferences } from "./preferences";
 import { Key } from "./ui/key";
 import { ToastProvider, useToast } from "./ui/toasts";
+
+// The tray is there at once; the bench comes when one goes to it.
+const Bench = lazy(() => import("./features/bench").then((m) => ({ default: m.Bench })));
 
 export function App() {
   return (
@@ -88,12 +90,14 @@ function Sheet() {
         </p>
       )}
       {book.data && (
-        <Routes>
-          <Route path="/bench" element={<Bench book={book.data} />} />
-          <Route path="/bench/:id" element={<Bench book={book.data} />} />
-          <Route path="/tray" element={<Tray book={book.data} onNew={newKnife} />} />
-          <Route path="*" element={<Navigate to="/tray" replace />} />
-        </Routes>
+        <Suspense fallback={<p className="voice p-6 text-ink3">Laying it out.</p>}>
+          <Routes>
+            <Route path="/bench" element={<Bench book={book.data} />} />
+            <Route path="/bench/:id" element={<Bench book={book.data} />} />
+            <Route path="/tray" element={<Tray book={book.data} onNew={newKnife} />} />
+            <Route path="*" element={<Navigate to="/tray" replace />} />
+          </Routes>
+        </Suspense>
       )}
       <Help open={help} onClose={() => setHelp(false)} cautions={book.data?.cautions ?? []} />
     </>

@@ -132,7 +132,7 @@ function BladeRow({
       />
       <button
         type="button"
-        className="min-h-6 text-ink2 hover:underline"
+        className="min-h-6 text-ink2 hover:underline max-sm:col-start-2 max-sm:justify-self-start"
         aria-label={`Remove ${name.toLowerCase()}`}
         onClick={onRemove}
       >

@@ -1,6 +1,8 @@
 package snikra.benchmarks;
 
+import java.awt.image.BufferedImage;
 import java.io.BufferedReader;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.net.URI;
@@ -13,8 +15,10 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Random;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
 import org.openjdk.jmh.results.RunResult;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
@@ -26,6 +30,7 @@ import org.openjdk.jmh.runner.options.VerboseMode;
  */
 public final class Report {
   private static final int STARTS = 3;
+  private static final int PHOTOGRAPHS = 5;
   private static final Pattern ASSET = Pattern.compile("(?:src|href)=\"(/assets/[^\"]+)\"");
 
   private Report() {}
@@ -67,6 +72,7 @@ public final class Report {
       times.add((System.nanoTime() - begun) / 1_000_000);
       if (i == STARTS - 1) {
         bytes(address);
+        photograph(address);
       }
       process.destroy();
       process.waitFor();
@@ -122,6 +128,53 @@ public final class Report {
       System.out.printf(
           Locale.ROOT, "%s, compressed: %.1f kB%n", path, get(address + path).length / 1000.0);
     }
+  }
+
+  // A picture with something on every pixel, so that nothing about it is easy.
+  private static byte[] noise(int width, int height) throws IOException {
+    BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+    Random random = new Random(12);
+    for (int y = 0; y < height; y++) {
+      for (int x = 0; x < width; x++) {
+        int grey = (x / 16 + y / 16) % 200 + random.nextInt(24);
+        image.setRGB(x, y, grey << 16 | grey << 8 | grey);
+      }
+    }
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ImageIO.write(image, "jpg", out);
+    return out.toByteArray();
+  }
+
+  private static void photograph(String address) throws IOException, InterruptedException {
+    HttpClient http = HttpClient.newHttpClient();
+    HttpResponse<String> tray =
+        http.send(
+            HttpRequest.newBuilder(URI.create(address + "/api/knives")).build(),
+            HttpResponse.BodyHandlers.ofString());
+    Matcher id = Pattern.compile("\"id\":\"([0-9a-f-]{36})").matcher(tray.body());
+    if (!id.find()) {
+      throw new IllegalStateException(
+          "the tray must hold a knife; found " + tray.body().length() + " characters");
+    }
+    byte[] file = noise(4000, 3000);
+    List<Long> times = new ArrayList<>();
+    for (int i = 0; i < PHOTOGRAPHS; i++) {
+      long begun = System.nanoTime();
+      http.send(
+          HttpRequest.newBuilder(URI.create(address + "/api/knives/" + id.group(1) + "/photos"))
+              .header("Content-Type", "image/jpeg")
+              .POST(HttpRequest.BodyPublishers.ofByteArray(file))
+              .build(),
+          HttpResponse.BodyHandlers.ofString());
+      times.add((System.nanoTime() - begun) / 1_000_000);
+    }
+    times.sort(null);
+    System.out.printf(
+        Locale.ROOT,
+        "Photograph of 12 million pixels (%.1f MB) kept, with view and thumbnail: median %d ms of %s%n",
+        file.length / 1e6,
+        times.get(PHOTOGRAPHS / 2),
+        times);
   }
 
   private static byte[] get(String url) throws IOException, InterruptedException {

@@ -48,6 +48,15 @@ class BenchIT {
     return new BenchPage(page);
   }
 
+  private static BenchPage inMillimetres(BenchPage bench) {
+    bench
+        .page()
+        .getByRole(AriaRole.BANNER)
+        .getByText("mm", new com.microsoft.playwright.Locator.GetByTextOptions().setExact(true))
+        .click();
+    return bench;
+  }
+
   private BenchPage newKnife() {
     Page page = chromium.page(1280, 800);
     page.navigate(app.url("/tray"));
@@ -123,7 +132,7 @@ class BenchIT {
 
   @Test
   void theCaliperReadsIntoTheFieldAndThreeReadingsMakeAMean() {
-    BenchPage bench = laidOut("Three blades").go("Pattern");
+    BenchPage bench = inMillimetres(laidOut("Three blades")).go("Pattern");
     var length = bench.field("Closed length");
     length.press("F2");
     assertThat(length).hasValue(Pattern.compile("90\\.\\d\\d mm"));
@@ -136,7 +145,7 @@ class BenchIT {
 
   @Test
   void aWedgeTypesDigitsUnitAndEnterOverWhatStandsThere() {
-    BenchPage bench = laidOut("Sharpened").go("Blades");
+    BenchPage bench = inMillimetres(laidOut("Sharpened")).go("Blades");
     bench.field("Main blade: length").focus();
     bench.page().keyboard().type("51.92 mm");
     bench.page().keyboard().press("Enter");
@@ -188,10 +197,52 @@ class BenchIT {
   }
 
   @Test
+  void aNormalTwoBladeKnifeIsEnteredAtEveryStation() {
+    BenchPage bench = newKnife().choose("Any outline", "Equal-end");
+    bench.choose("Bolsters", "Bolsters at both ends").write("Closed length", "3 3/8");
+    bench.choose("Springs, counted at the back", "1");
+    bench.go("Blades").press("Add the main blade").choose("Main blade: kind", "Spear blade");
+    bench.press("Add a blade or tool").choose("Blade 2: kind", "Pen blade");
+    bench
+        .choose("Blade 2: end", "B, the other end")
+        .choose("Pull on the main blade", "Crescent pull");
+    assertThat(bench.title()).hasText("Equal-end pen");
+    bench.go("Marks");
+    bench.field("Line 1 of the mark").pressSequentially("ORBQUENDEL");
+    bench.field("Line 2 of the mark").pressSequentially("& SOHN");
+    bench.field("Line 3 of the mark").pressSequentially("GERMANY");
+    bench.field("Line 3 of the mark").press("Enter");
+    bench.go("Shield").choose("Shape of the shield", "Oval");
+    bench.go("Handle").choose("Handle material", "Mother-of-pearl");
+    assertThat(bench.page().locator("#station")).containsText("Without harm: Hold it to the cheek");
+    bench
+        .go("Frame")
+        .choose("Liners", "Liners of brass")
+        .choose("Liner between the springs", "None, springs touch");
+    bench.go("Tools").choose("Punch", "No punch");
+    bench.go("Action").choose("Walk and talk", "Strong both ways").choose("Gaps", "No light");
+    bench.go("Box").choose("Box or wrapper", "None with it");
+    bench.go("Condition").choose("Blade wear", "Full");
+    bench.go("Story").press("Add an event");
+    bench.write("When", "1936").write("Holder", "The lock-keeper");
+    assertThat(bench.opinion()).containsText("Orbquendel & Sohn");
+    assertThat(
+            bench
+                .page()
+                .getByRole(
+                    AriaRole.NAVIGATION,
+                    new Page.GetByRoleOptions().setName("Examination, in working order"))
+                .getByText("not yet looked"))
+        .hasCount(2);
+    bench.saved();
+  }
+
+  @Test
   void aSizeNoPatternHasIsQuestionedAndKept() {
     BenchPage bench = newKnife().write("Closed length", "300 mm").saved();
     assertThat(bench.page().getByTestId("findings")).containsText("Is the unit right?");
-    assertThat(bench.field("Closed length")).hasValue("300 mm");
+    assertThat(bench.field("Closed length")).hasValue("11 13/16 in");
+    assertThat(inMillimetres(bench).field("Closed length")).hasValue("300 mm");
   }
 
   @Test

@@ -14,6 +14,7 @@ import snikra.core.specimen.Side;
  * @param variantOf the pattern this is a variant of
  * @param sizeOf the name it shares with patterns that differ from it in size alone
  * @param surely how far its arrangement is agreed on
+ * @param often how often it is met, against an ordinary pattern; 1 where not given
  * @param frames weight by frame, 1 expected to 0.1 tolerated
  * @param springs counts, the usual one first
  * @param bolsters layouts, the usual one first
@@ -29,6 +30,7 @@ public record Pattern(
     @Nullable String variantOf,
     @Nullable String sizeOf,
     Agreement surely,
+    @Nullable Double often,
     List<Alias> alsoCalled,
     Map<String, Double> frames,
     Range closedLengthMm,
@@ -140,6 +142,11 @@ public record Pattern(
   /** Whether the springs part the pattern from its rivals: one blade of three or more. */
   boolean isDecidedByPress() {
     return slots.size() >= 3;
+  }
+
+  /** How often it is met, against an ordinary pattern. */
+  double weight() {
+    return often == null ? 1 : often;
   }
 
   /** The frame one expects. */

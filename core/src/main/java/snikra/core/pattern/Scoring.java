@@ -21,6 +21,7 @@ final class Scoring {
   /** A size at the end of its range is met this often, against the typical one. */
   private static final double AT_THE_END_OF_RANGE = 0.55;
 
+  private static final double LESS_USUAL_BOLSTERS = 0.75;
   private static final String DIVIDER = "divider";
 
   private final PatternBook book;
@@ -40,7 +41,7 @@ final class Scoring {
             ? null
             : new SlotAssignment(book, pattern, knife.blades(), tolerance);
     double blades = assignment == null ? 0 : assignment.log() + count();
-    double role = pattern.role() == Pattern.Role.FALLBACK ? Math.log(FALLBACK) : 0;
+    double role = Math.log(pattern.role() == Pattern.Role.FALLBACK ? FALLBACK : pattern.weight());
     this.log = role + blades + frame() + press() + springs() + length() + bolsters();
   }
 
@@ -111,8 +112,12 @@ final class Scoring {
 
   private double bolsters() {
     Seen seen = knife.bolsters();
-    if (seen == null || seen.value() == null || pattern.bolsters().contains(seen.value())) {
+    if (seen == null || seen.value() == null) {
       return 0;
+    }
+    if (pattern.bolsters().contains(seen.value())) {
+      boolean usual = pattern.bolsters().get(0).equals(seen.value());
+      return usual ? 0 : Math.log(LESS_USUAL_BOLSTERS);
     }
     double q = seen.sureness().reliability();
     return Math.log(q * tolerance.bolsters() + (1 - q));

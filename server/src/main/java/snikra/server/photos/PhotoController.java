@@ -2,7 +2,6 @@ package snikra.server.photos;
 
 import java.time.Duration;
 import java.util.List;
-import java.util.Locale;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -16,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import snikra.server.knives.NoSuchKnife;
 
 /** Photographs of a knife, and measuring on them. */
 @RestController
@@ -47,8 +47,9 @@ class PhotoController {
 
   @GetMapping("/api/photos/{id}/{copy}")
   ResponseEntity<byte[]> copy(@PathVariable String id, @PathVariable String copy) {
-    PhotoService.Content content =
-        photos.content(id, PhotoService.Copy.valueOf(copy.toUpperCase(Locale.ROOT)));
+    PhotoService.Copy asked =
+        PhotoService.Copy.of(copy).orElseThrow(() -> new NoSuchKnife("with a copy called " + copy));
+    PhotoService.Content content = photos.content(id, asked);
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType(content.mediaType()))
         .cacheControl(CacheControl.maxAge(KEPT).cachePrivate().immutable())

@@ -8,7 +8,10 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import snikra.server.knives.KnifeService;
 import snikra.server.knives.NoSuchKnife;
@@ -33,6 +36,13 @@ public class PhotoService {
 
     Copy(String ending) {
       this.ending = ending;
+    }
+
+    /** The copy of this name: original, view or thumbnail. */
+    static Optional<Copy> of(String name) {
+      return Arrays.stream(values())
+          .filter(c -> c.name().toLowerCase(Locale.ROOT).equals(name))
+          .findFirst();
     }
   }
 

@@ -64,6 +64,7 @@ class PhotoApiTest {
     web.perform(get("/api/photos/" + photo + "/original")).andExpect(content().bytes(original));
     web.perform(get("/api/photos/" + photo + "/thumbnail"))
         .andExpect(content().contentType(MediaType.IMAGE_JPEG));
+    web.perform(get("/api/photos/" + photo + "/negative")).andExpect(status().isNotFound());
     web.perform(put("/api/photos/" + photo + "?role=tang"))
         .andExpect(jsonPath("$.role").value("tang"));
     web.perform(get(photos)).andExpect(jsonPath("$.length()").value(1));
