@@ -22,6 +22,17 @@ record BenchPage(Page page) {
     return new Page.GetByRoleOptions().setName(name);
   }
 
+  /** Waits for the photographs of the sample tin, which are made once the page is served. */
+  BenchPage withPhotograph() {
+    for (int i = 0; i < 40 && page.getByLabel("Measure on knife").count() == 0; i++) {
+      page.waitForTimeout(700);
+      page.reload();
+      assertThat(opinion()).isVisible();
+      page.waitForTimeout(300);
+    }
+    return this;
+  }
+
   /** Chooses from a list, or among pictures by typing the name. */
   BenchPage choose(String label, String answer) {
     if ("SELECT".equals(field(label).evaluate("e => e.tagName"))) {

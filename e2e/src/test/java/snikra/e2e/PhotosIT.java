@@ -91,6 +91,7 @@ class PhotosIT {
       page.locator("a[data-knife]")
           .filter(new Locator.FilterOptions().setHasText("The keeper's plain jack"))
           .click();
+      new BenchPage(page).withPhotograph();
       page.getByLabel("Measure on knife-1.png").click();
       Locator sheet = page.getByRole(AriaRole.APPLICATION);
       sheet.focus();

@@ -48,6 +48,7 @@ class ScreenshotsIT {
       }
       shoot(page, "bench-action");
       bench(app, page, "The keeper's plain jack", "Pattern");
+      new BenchPage(page).withPhotograph();
       page.getByLabel("Measure on knife-1.png").click();
       assertThat(page.getByRole(com.microsoft.playwright.options.AriaRole.APPLICATION)).isVisible();
       onThePhotograph(page, 100, 880);

@@ -7,6 +7,9 @@ import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import snikra.core.examination.Examiner;
 import snikra.core.specimen.Specimen;
+import snikra.server.knives.KnifeService;
+import snikra.server.photos.DemoPhotographs;
+import snikra.server.photos.PhotoService;
 
 /** Starts Snikra. See {@link StartOptions} for the options. */
 @SpringBootApplication
@@ -23,7 +26,12 @@ public class SnikraApplication {
       System.out.println("Snikra is ready at http://localhost:" + port);
       System.out.println("The knives are kept in " + options.data());
       // The shelf is opened while the page is on its way to the browser.
-      context.getBean(Examiner.class).examine(Specimen.unseen());
+      Examiner examiner = context.getBean(Examiner.class);
+      examiner.examine(Specimen.unseen());
+      if (options.demo()) {
+        DemoPhotographs.fill(
+            context.getBean(PhotoService.class), context.getBean(KnifeService.class), examiner);
+      }
     } catch (StartRefused e) {
       refuse(e.getMessage());
     } catch (RuntimeException e) {

@@ -25,7 +25,6 @@ import snikra.server.http.LocalOnlyFilter;
 import snikra.server.knives.DemoTin;
 import snikra.server.knives.KnifeRepository;
 import snikra.server.knives.KnifeService;
-import snikra.server.photos.DemoPhotographs;
 import snikra.server.photos.PhotoRepository;
 import snikra.server.photos.PhotoService;
 
@@ -66,13 +65,11 @@ class Wiring {
   }
 
   @Bean
-  ApplicationRunner demoTin(
-      KnifeService knives, PhotoService photos, Examiner examiner, Environment environment) {
+  ApplicationRunner demoTin(KnifeService knives, Examiner examiner, Environment environment) {
     boolean demo = environment.getProperty("snikra.demo", Boolean.class, false);
     return args -> {
       if (demo) {
         DemoTin.fill(knives, examiner.shelf());
-        DemoPhotographs.fill(photos, knives, examiner);
       }
     };
   }

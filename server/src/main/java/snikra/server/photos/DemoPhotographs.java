@@ -9,6 +9,7 @@ import java.awt.geom.Path2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.List;
 import javax.imageio.ImageIO;
 import snikra.core.examination.Examiner;
@@ -39,8 +40,7 @@ public final class DemoPhotographs {
   private DemoPhotographs() {}
 
   /** Gives the first knives of the tray a photograph each; does nothing for those that have one. */
-  public static void fill(PhotoService photos, KnifeService knives, Examiner examiner)
-      throws IOException {
+  public static void fill(PhotoService photos, KnifeService knives, Examiner examiner) {
     List<TrayEntry> tray = knives.tray();
     for (TrayEntry knife : tray.subList(0, Math.min(KNIVES, tray.size()))) {
       if (photos.of(knife.id()).isEmpty()) {
@@ -50,7 +50,7 @@ public final class DemoPhotographs {
     }
   }
 
-  static byte[] rendered(Sketch sketch, PatternBook book) throws IOException {
+  static byte[] rendered(Sketch sketch, PatternBook book) {
     BufferedImage image = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
     Graphics2D g = image.createGraphics();
     g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
@@ -68,7 +68,11 @@ public final class DemoPhotographs {
         .ifPresent(frame -> handle(g, frame, sketch, left));
     g.dispose();
     ByteArrayOutputStream out = new ByteArrayOutputStream();
-    ImageIO.write(image, "png", out);
+    try {
+      ImageIO.write(image, "png", out);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
     return out.toByteArray();
   }
 
