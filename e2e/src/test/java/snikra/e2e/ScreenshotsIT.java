@@ -51,6 +51,9 @@ class ScreenshotsIT {
       new BenchPage(page).withPhotograph();
       page.getByLabel("Measure on knife-1.png").click();
       assertThat(page.getByRole(com.microsoft.playwright.options.AriaRole.APPLICATION)).isVisible();
+      Locator known = page.getByLabel("Known length", new Page.GetByLabelOptions().setExact(true));
+      known.fill("100 mm");
+      known.press("Enter");
       onThePhotograph(page, 100, 880);
       onThePhotograph(page, 800, 880);
       onThePhotograph(page, 489, 560);
