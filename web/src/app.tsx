@@ -6,10 +6,12 @@ import { Tray } from "./features/tray";
 import { Help } from "./help";
 import { useKeys } from "./keys";
 import { PreferencesProvider, type Units, usePreferences } from "./preferences";
+import { Failed } from "./ui/failed";
 import { Key } from "./ui/key";
 import { ToastProvider, useToast } from "./ui/toasts";
 
-// The tray is there at once; the bench comes when one goes to it.
+// The tray is there at once; the other rooms come when one goes to them.
+const Makers = lazy(() => import("./features/makers").then((m) => ({ default: m.Makers })));
 const Bench = lazy(() => import("./features/bench").then((m) => ({ default: m.Bench })));
 
 export function App() {
@@ -36,6 +38,8 @@ function Sheet() {
     try {
       const knife = await api.add({
         blades: [],
+        codes: [],
+        registered: [],
         comparables: [],
         condition: {},
         marks: [],
@@ -51,6 +55,7 @@ function Sheet() {
   useKeys({
     b: () => navigate(lastKnife() ? `/bench/${lastKnife()}` : "/bench"),
     t: () => navigate("/tray"),
+    m: () => navigate("/makers"),
     u: () => setUnits(units === "in" ? "mm" : "in"),
     n: newKnife,
     "?": () => setHelp(true),
@@ -69,6 +74,7 @@ function Sheet() {
         <nav aria-label="Rooms" className="flex gap-4">
           <Room to={lastKnife() ? `/bench/${lastKnife()}` : "/bench"} name="Bench" shortcut="B" />
           <Room to="/tray" name="Tray" shortcut="T" />
+          <Room to="/makers" name="Makers" shortcut="M" />
         </nav>
         <div className="ml-auto flex items-center gap-4 text-ink2">
           <button type="button" className="press" onClick={newKnife}>
@@ -82,12 +88,7 @@ function Sheet() {
         </div>
       </header>
       {book.isError && (
-        <p role="alert" className="px-6 py-4 text-lead">
-          The book could not be opened. {book.error.message}{" "}
-          <button type="button" className="underline" onClick={() => book.refetch()}>
-            Try again
-          </button>
-        </p>
+        <Failed what="The book could not be opened." error={book.error} onAgain={() => book.refetch()} />
       )}
       {book.data && (
         <Suspense fallback={<p className="voice p-6 text-ink3">Laying it out.</p>}>
@@ -95,6 +96,8 @@ function Sheet() {
             <Route path="/bench" element={<Bench book={book.data} />} />
             <Route path="/bench/:id" element={<Bench book={book.data} />} />
             <Route path="/tray" element={<Tray book={book.data} onNew={newKnife} />} />
+            <Route path="/makers" element={<Makers />} />
+            <Route path="/makers/:id" element={<Makers />} />
             <Route path="*" element={<Navigate to="/tray" replace />} />
           </Routes>
         </Suspense>

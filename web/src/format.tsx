@@ -1,4 +1,4 @@
-import type { Span, Verdict } from "./api/types";
+import type { Span } from "./api/types";
 import { type School, type Units, usePreferences } from "./preferences";
 
 const MM_PER_INCH = 25.4;
@@ -63,8 +63,8 @@ export function LengthFigure({ mm, units }: { mm: number; units: Units }) {
 }
 
 /** What a knife is called, by the school one goes by. */
-export const titleOf = (v: Verdict, school: School) =>
-  school === "trade" ? v.pattern.tradeTitle : v.pattern.title;
+export const titleBy = (school: School, of: { title: string; tradeTitle: string }) =>
+  school === "trade" ? of.tradeTitle : of.title;
 
 export const percent = (p: number) => Math.round(100 * p);
 

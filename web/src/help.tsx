@@ -8,6 +8,7 @@ const KEYS: [string, [string, string][]][] = [
     [
       ["B", "to the bench"],
       ["T", "to the tray"],
+      ["M", "to the makers"],
       ["N", "a new knife on the bench"],
       ["U", "inches or millimetres"],
       ["?", "this list"],
@@ -38,6 +39,13 @@ const KEYS: [string, [string, string][]][] = [
       ["?", "the letter before is doubtful, or no longer"],
       ["*", "a stretch of unknown length"],
       ["Enter", "next line"],
+    ],
+  ],
+  [
+    "Among the makers",
+    [
+      ["/", "search in all marks"],
+      ["\u2191 \u2193", "from maker to maker"],
     ],
   ],
   [

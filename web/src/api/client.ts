@@ -48,6 +48,7 @@ type Body<P extends keyof paths, M extends keyof paths[P]> = paths[P][M] extends
 
 export const api = {
   book: () => answered(client.GET("/api/book")),
+  makers: () => answered(client.GET("/api/makers")),
   tray: () => answered(client.GET("/api/knives")),
   knife: (id: string) => answered(client.GET("/api/knives/{id}", { params: { path: { id } } })),
   add: (body: Body<"/api/knives", "post">) => answered(client.POST("/api/knives", { body })),

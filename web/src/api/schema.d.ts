@@ -164,6 +164,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/makers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["makers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices": {
         parameters: {
             query?: never;
@@ -269,6 +285,8 @@ export interface components {
             condition: components["schemas"]["ConditionBook"];
             quantities: components["schemas"]["MeasureBookQuantity"][];
             cautions: components["schemas"]["Caution"][];
+            signs: string[];
+            registered: components["schemas"]["Registered"][];
             accepted: components["schemas"]["Accepted"];
         };
         Caution: {
@@ -282,6 +300,34 @@ export interface components {
             /** Format: int64 */
             version: number;
             specimen: components["schemas"]["Specimen"];
+        };
+        CodeScheme: {
+            id: string;
+            label: string;
+            /** @enum {string} */
+            sign: "dot" | "star" | "bar" | "cross" | "ring" | "letter" | "figure";
+            /** @enum {string} */
+            kind: "count-down" | "count-up" | "cycle" | "year-figures" | "table";
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            /** Format: int32 */
+            start?: number;
+            letters: string[];
+            /** Format: int32 */
+            figures?: number;
+            table: {
+                [key: string]: number[];
+            };
+            note: string;
+            source: string;
+        };
+        CodeSchemeYearShare: {
+            /** Format: int32 */
+            year: number;
+            /** Format: double */
+            share: number;
         };
         ComparableSale: {
             described: string;
@@ -461,8 +507,12 @@ export interface components {
             weight: number;
             changes: number[];
             numbers?: components["schemas"]["NumberGrammar"];
+            codes: components["schemas"]["CodeScheme"][];
             marks: components["schemas"]["MarkVariant"][];
             note: string;
+        };
+        Makers: {
+            packs: components["schemas"]["OnePack"][];
         };
         MarkLetter: {
             letter: string;
@@ -518,6 +568,32 @@ export interface components {
             codes: {
                 [key: string]: components["schemas"]["NumberGrammarCode"];
             };
+        };
+        OneMaker: {
+            id: string;
+            name: string;
+            region: string;
+            place: string;
+            note: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            changes: number[];
+            marks: components["schemas"]["MarkVariant"][];
+            numbers?: components["schemas"]["NumberGrammar"];
+            codes: components["schemas"]["OneScheme"][];
+        };
+        OnePack: {
+            id: string;
+            title: string;
+            note: string;
+            sources: components["schemas"]["Source"][];
+            makers: components["schemas"]["OneMaker"][];
+        };
+        OneScheme: {
+            scheme: components["schemas"]["CodeScheme"];
+            years: components["schemas"]["YearCodes"][];
         };
         Pack: {
             /** Format: int32 */
@@ -583,6 +659,7 @@ export interface components {
             aslant: boolean;
             distances: components["schemas"]["PhotoScaleMeasured"][];
             area?: components["schemas"]["PhotoScaleMeasured"];
+            length?: components["schemas"]["PhotoScaleMeasured"];
             heights: components["schemas"]["PhotoMeasuringStation"][];
         };
         PhotoMeasuringKnownLength: {
@@ -635,6 +712,13 @@ export interface components {
         Reading: {
             reading: string;
         };
+        Registered: {
+            id: string;
+            label: string;
+            wording: string[];
+            numbered: boolean;
+            note: string;
+        };
         SavedKnife: {
             id: string;
             /** Format: int32 */
@@ -661,15 +745,27 @@ export interface components {
             /** @example 3 7/8 in */
             length?: string;
             heights: components["schemas"]["SeenBladeBladeHeight"][];
+            area?: components["schemas"]["SeenBladeBladeArea"];
             seen: {
                 [key: string]: components["schemas"]["Seen"];
             };
+        };
+        SeenBladeBladeArea: {
+            /** Format: double */
+            mm2: number;
+            /** Format: double */
+            spread: number;
         };
         SeenBladeBladeHeight: {
             /** @example 3 7/8 in */
             at: string;
             /** @example 3 7/8 in */
             height: string;
+        };
+        SeenCode: {
+            /** @enum {string} */
+            sign: "dot" | "star" | "bar" | "cross" | "ring" | "letter" | "figure";
+            written: string;
         };
         SeenFace: {
             /** Format: int32 */
@@ -681,6 +777,10 @@ export interface components {
             /** @enum {string} */
             technique?: "struck" | "etched" | "printed" | "engraved";
             lines: string[];
+        };
+        SeenNumber: {
+            table: string;
+            number?: string;
         };
         Sketch: {
             frame?: string;
@@ -736,6 +836,8 @@ export interface components {
             blades: components["schemas"]["SeenBlade"][];
             marks: components["schemas"]["SeenFace"][];
             number?: string;
+            codes: components["schemas"]["SeenCode"][];
+            registered: components["schemas"]["SeenNumber"][];
             seen: {
                 [key: string]: components["schemas"]["Seen"];
             };
@@ -769,6 +871,7 @@ export interface components {
         };
         Summary: {
             title: string;
+            tradeTitle: string;
             maker?: string;
             span?: components["schemas"]["Span"];
             conflict: boolean;
@@ -821,6 +924,8 @@ export interface components {
             pattern: components["schemas"]["PatternVerdict"];
             mark: components["schemas"]["VerdictMarkVerdict"];
             number?: components["schemas"]["VerdictNumberVerdict"];
+            codes: components["schemas"]["VerdictCodeVerdict"][];
+            registered: components["schemas"]["VerdictRegisteredVerdict"][];
             dating: components["schemas"]["DatingVerdict"];
             grade: components["schemas"]["GradeVerdict"];
             value: components["schemas"]["ValueVerdict"];
@@ -843,6 +948,17 @@ export interface components {
             /** Format: int32 */
             agreeing: number;
             lines: components["schemas"]["MarkLetter"][][];
+        };
+        VerdictCodeReading: {
+            maker: string;
+            makerName: string;
+            scheme: string;
+            note: string;
+            years: components["schemas"]["CodeSchemeYearShare"][];
+        };
+        VerdictCodeVerdict: {
+            seen: components["schemas"]["SeenCode"];
+            readings: components["schemas"]["VerdictCodeReading"][];
         };
         VerdictFinding: {
             station: string;
@@ -868,6 +984,19 @@ export interface components {
             of: number;
             summary?: string;
             conflict: boolean;
+        };
+        VerdictRegisteredVerdict: {
+            seen: components["schemas"]["SeenNumber"];
+            label: string;
+            /** Format: int32 */
+            notBefore: number;
+            why: string;
+            note: string;
+        };
+        YearCodes: {
+            /** Format: int32 */
+            year: number;
+            codes: string[];
         };
     };
     responses: never;
@@ -1223,6 +1352,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": string;
+                };
+            };
+        };
+    };
+    makers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Makers"];
                 };
             };
         };

@@ -9,6 +9,8 @@ export type Quantity = Schemas["MeasureBookQuantity"];
 export type Specimen = Schemas["Specimen"];
 export type Seen = Schemas["Seen"];
 export type SeenBlade = Schemas["SeenBlade"];
+export type SeenCode = Schemas["SeenCode"];
+export type SeenNumber = Schemas["SeenNumber"];
 export type SeenFace = Schemas["SeenFace"];
 export type StoryEvent = Schemas["StoryEvent"];
 export type ComparableSale = Schemas["ComparableSale"];
@@ -22,6 +24,8 @@ export type Frame = Schemas["Frame"];
 export type BladeType = Schemas["BladeType"];
 export type SavedKnife = Schemas["SavedKnife"];
 export type TrayEntry = Schemas["TrayEntry"];
+export type OneMaker = Schemas["OneMaker"];
+export type MakersPack = Schemas["OnePack"];
 export type Photo = Schemas["Photo"];
 export type Grade = Schemas["GradeVerdict"];
 

@@ -78,11 +78,11 @@ export function drawBlade(
     ];
   const left = along ? worn(b, along) : b;
   const shapes: Shape[] = [{ d: full, fill: "paper" }];
-  if (b.rings.length === 0)
-    shapes.push({
-      d: [...shading(left, to, px), bevel(left, to, px), teeth(left, to, px)].join(""),
-      fill: "ink",
-    });
+  const lines =
+    b.rings.length === 0
+      ? [...shading(left, to, px), bevel(left, to, px), teeth(left, to, px)]
+      : ringShading(b, to, px);
+  shapes.push({ d: lines.join(""), fill: "ink" });
   if (pull === "long" || pull === "match-striker")
     shapes.push(...longPull(b, to, px, pull === "match-striker"));
   else if (pull !== "none" && b.length > 22 && b.rings.length === 0) shapes.push(...nick(b, to, px));
@@ -145,6 +145,41 @@ function teeth(b: Blade, to: To, px: number): string {
 
 type To = (points: Point[]) => Point[];
 
+/** Steps of a stroke along a blade; its sides are straight enough for these. */
+const STEPS = 28;
+
+// Lines parallel to the back of a tool with hooks, forks or holes, as far as there is steel.
+function ringShading(b: Blade, to: To, px: number): string[] {
+  const ink: string[] = [];
+  const until = Math.max(...(b.rings[0] as Point[]).map((p) => p[0]));
+  for (let i = 0, d = 0.4; i < 5; i++, d += 0.35 + 0.2 * i) {
+    let stroke: Point[] = [];
+    const end = () => {
+      if (stroke.length > 2) ink.push(burin(to(stroke), (t) => px * (0.8 - 0.12 * i) * (1 - 0.4 * t)));
+      stroke = [];
+    };
+    for (let k = 0; k <= 2 * STEPS; k++) {
+      const x = lerp(b.tang, until, k / (2 * STEPS));
+      const [top, low] = steelAt(b.rings, x);
+      if (top === undefined || low === undefined || top + d > low - 0.5) end();
+      else stroke.push([x, top + d]);
+    }
+    end();
+  }
+  return ink;
+}
+
+// Where the topmost steel begins and ends at one place along a tool.
+function steelAt(rings: Point[][], x: number): number[] {
+  const crossings: number[] = [];
+  for (const ring of rings)
+    ring.forEach((p, i) => {
+      const q = ring[(i + 1) % ring.length] as Point;
+      if (p[0] <= x !== q[0] <= x) crossings.push(lerp(p[1], q[1], (x - p[0]) / (q[0] - p[0])));
+    });
+  return crossings.sort((a, c) => a - c).slice(0, 2);
+}
+
 // Lines parallel to the spine, close in its shadow and opening towards the edge.
 function shading(b: Blade, to: To, px: number): string[] {
   const random = seeded(Math.round(b.length * 10));
@@ -155,8 +190,8 @@ function shading(b: Blade, to: To, px: number): string[] {
     const f = d / deep;
     const until = lerp(b.length * 0.97, b.length * 0.5, f ** 1.25) + random(-1.2, 1.2);
     const stroke: Point[] = [];
-    for (let i = 0; i <= 40; i++) {
-      const x = lerp(b.tang + 0.5, until, i / 40);
+    for (let i = 0; i <= STEPS; i++) {
+      const x = lerp(b.tang + 0.5, until, i / STEPS);
       const s = heightAt(b.spine, x);
       const e = heightAt(b.edge, x);
       const y = s + d * (0.35 + 0.65 * Math.min(1, (e - s) / high));

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { heightAt, type Point, path, placed, seeded, smooth } from "./geometry";
+import { heightAt, type Point, path, placed, seeded, short, smooth } from "./geometry";
 
 describe("a smooth line", () => {
   const points: Point[] = [
@@ -44,4 +44,16 @@ it("lines a knife the same way each time", () => {
 
 it("writes an empty path for nothing", () => {
   expect(path([])).toBe("");
+});
+
+describe("a number in a path", () => {
+  it("is written to two places as it would be otherwise", () => {
+    const random = seeded(7);
+    for (let i = 0; i < 500; i++) {
+      const v = random(-900, 900);
+      const rounded = (Math.sign(v) * Math.round(Math.abs(v) * 100)) / 100;
+      expect(short(v)).toBe(rounded.toString());
+    }
+    expect(["0", "0", "-0.5", "12", "0.07"]).toEqual([0, -0.001, -0.5, 12, 0.07].map(short));
+  });
 });

@@ -1,9 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { Link, Navigate, useParams, useSearchParams } from "react-router";
 import { api, Refused } from "../../api/client";
 import type { Book, SavedKnife } from "../../api/types";
-import { titleOf } from "../../format";
+import { titleBy } from "../../format";
 import { useKeys } from "../../keys";
 import { usePreferences } from "../../preferences";
 import { Dialog } from "../../ui/dialog";
@@ -70,20 +70,24 @@ function NothingOnTheBench() {
   );
 }
 
+// The page of the station takes the focus, so that Tab goes to its first field and the keys to the next.
+const toStation = () => document.getElementById("station")?.focus({ preventScroll: true });
+
 function OnTheBench({ saved, book }: { saved: SavedKnife; book: Book }) {
   const knife = useKnife(saved);
   const { school } = usePreferences();
   const [query, setQuery] = useSearchParams();
   const station = STATION_NAMES[query.get("at") ?? ""] ? (query.get("at") as string) : "pattern";
   const [face, setFace] = useState({ blade: 1, side: "mark" as "mark" | "pile" });
+  const goingTo = useRef<string>(undefined);
+  useEffect(() => {
+    if (goingTo.current === station) toStation();
+    goingTo.current = undefined;
+  }, [station]);
   const go = (to: string) => {
+    if (to === station) return toStation();
+    goingTo.current = to;
     setQuery({ at: to }, { replace: true });
-    // After the panel has changed, the first thing to fill in takes the focus.
-    requestAnimationFrame(() =>
-      document
-        .querySelector<HTMLElement>("#station :is(input, select, button, textarea)")
-        ?.focus({ preventScroll: true }),
-    );
   };
   const next = nextStation(knife);
   useKeys({
@@ -97,7 +101,7 @@ function OnTheBench({ saved, book }: { saved: SavedKnife; book: Book }) {
   useEffect(() => sessionStorage.setItem("snikra.last", saved.id), [saved.id]);
   useEffect(() => rememberLast(saved.id, knife.specimen), [saved.id, knife.specimen]);
   useEffect(() => {
-    const name = knife.specimen.title ?? (knife.verdict && titleOf(knife.verdict, school)) ?? "Knife";
+    const name = knife.specimen.title ?? (knife.verdict && titleBy(school, knife.verdict.pattern)) ?? "Knife";
     document.title = `${name} \u2013 Snikra`;
   }, [knife.specimen.title, knife.verdict, school]);
 

@@ -28,7 +28,12 @@ export function Panel({
 }: StationProps & { station: string; face: FaceOf; onFace: (face: FaceOf) => void }) {
   const props = { knife, book };
   return (
-    <section id="station" aria-labelledby="station-name" className="min-h-[12.75rem] pt-2 pb-3">
+    <section
+      id="station"
+      aria-labelledby="station-name"
+      tabIndex={-1}
+      className="min-h-[12.75rem] pt-2 pb-3 outline-none"
+    >
       <h2 id="station-name" className="text-[1.1875rem]/[1.375rem]">
         {STATION_NAMES[station]}
       </h2>

@@ -1,10 +1,11 @@
-import { type KeyboardEvent, useMemo, useRef, useState } from "react";
+import { type KeyboardEvent, useLayoutEffect, useMemo, useRef, useState } from "react";
 import type { Book, Sketch, Verdict } from "../../api/types";
 import type { Point } from "../../drawing/geometry";
 import { drawOpen, type OpenKnife, type Pose } from "../../drawing/open";
 import { saveDrawing } from "../../drawing/save";
 import { Shapes } from "../../drawing/shapes";
-import { LengthFigure, lengthText, titleOf } from "../../format";
+import { eased, type Laid, onItsWay, SWING_MS } from "../../drawing/swing";
+import { LengthFigure, lengthText, titleBy } from "../../format";
 import { usePreferences } from "../../preferences";
 import { TextEntry } from "../../ui/text-entry";
 import { useWidth } from "../../ui/use-width";
@@ -14,7 +15,7 @@ const HEIGHT = 284;
 const LARGEST = 4.6;
 
 /** Room around the knife for labels; on a narrow sheet the discs stand without them. */
-const WIDE = { left: 176, right: 84, top: 14, below: 72, labelled: true };
+const WIDE = { left: 176, right: 84, top: 14, below: 88, labelled: true };
 const NARROW = { left: 30, right: 30, top: 14, below: 54, labelled: false };
 type Room = typeof WIDE;
 
@@ -67,7 +68,7 @@ export function Plate({
       ),
     [sketch, book, width, height, room, pose, isPile],
   );
-  const title = verdict ? titleOf(verdict, school) : "\u00a0";
+  const title = verdict ? titleBy(school, verdict.pattern) : "\u00a0";
   return (
     <section aria-label="Drawing" ref={box} className="relative border-b border-ink">
       {sketch && drawn && verdict ? (
@@ -80,7 +81,7 @@ export function Plate({
           aria-label={`${title}, ${isPile ? "pile" : "mark"} side, blades ${POSES[pose]}, ${lengthText(sketch.closedLengthMm, units)} closed`}
         >
           <g transform={`translate(${room.left} ${room.top})`}>
-            <Drawn drawn={drawn} />
+            <Drawn drawn={drawn} pose={pose} />
             <Dimension drawn={drawn} sketch={sketch} />
             <HotSpots
               drawn={drawn}
@@ -103,7 +104,7 @@ export function Plate({
           {title}
         </p>
         <div className="mt-1 flex items-baseline gap-1.5 text-[0.78125rem]/[1.0625rem] text-ink2">
-          <span className="num">{knife.number}</span>
+          <span className="num shrink-0 whitespace-nowrap">{knife.number}</span>
           <TextEntry
             aria-label="Your name for it"
             placeholder="give it a name"
@@ -158,18 +159,55 @@ export function Plate({
   );
 }
 
-function Drawn({ drawn }: { drawn: OpenKnife }) {
+function Drawn({ drawn, pose }: { drawn: OpenKnife; pose: string }) {
+  const parts = useSwing(drawn, pose);
   return (
-    <g aria-hidden="true">
+    <g aria-hidden="true" ref={parts}>
       {[...drawn.blades].reverse().map((b, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a blade is known by its place
         <g key={i}>
           <Shapes shapes={b.shapes} />
         </g>
       ))}
-      <Shapes shapes={drawn.handle} />
+      <g>
+        <Shapes shapes={drawn.handle} />
+      </g>
     </g>
   );
+}
+
+const laid = (drawn: OpenKnife): Laid[] => [
+  ...[...drawn.blades].reverse().map((b): Laid => [b.tang, b.tip]),
+  [drawn.left, drawn.right],
+];
+
+/** Lets the blades swing when the pose changes, unless less motion is asked for. */
+function useSwing(drawn: OpenKnife, pose: string) {
+  const parts = useRef<SVGGElement>(null);
+  const before = useRef({ drawn, pose });
+  useLayoutEffect(() => {
+    const [from, to] = [laid(before.current.drawn), laid(drawn)];
+    const swings = before.current.pose !== pose && from.length === to.length;
+    before.current = { drawn, pose };
+    if (!swings || matchMedia("(prefers-reduced-motion: reduce)").matches) return;
+    const groups = [...(parts.current?.children ?? [])];
+    let frame = 0;
+    const begun = performance.now();
+    const step = (now: number) => {
+      const t = Math.max(0, Math.min(1, (now - begun) / SWING_MS));
+      groups.forEach((g, i) => {
+        if (t < 1) g.setAttribute("transform", onItsWay(from[i] as Laid, to[i] as Laid, eased(t)));
+        else g.removeAttribute("transform");
+      });
+      if (t < 1) frame = requestAnimationFrame(step);
+    };
+    step(begun);
+    return () => {
+      cancelAnimationFrame(frame);
+      for (const g of groups) g.removeAttribute("transform");
+    };
+  }, [drawn, pose]);
+  return parts;
 }
 
 function Dimension({ drawn, sketch }: { drawn: OpenKnife; sketch: Sketch }) {

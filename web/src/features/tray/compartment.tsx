@@ -4,7 +4,7 @@ import type { Book, TrayEntry } from "../../api/types";
 import { drawClosed } from "../../drawing/closed";
 import { placed } from "../../drawing/geometry";
 import { Shapes } from "../../drawing/shapes";
-import { LengthFigure, money, yearsWhole } from "../../format";
+import { LengthFigure, money, titleBy, yearsWhole } from "../../format";
 import { usePreferences } from "../../preferences";
 
 /** Half life size: CSS pixels to a millimetre. */
@@ -24,7 +24,7 @@ export function Compartment({
   onKey: (event: KeyboardEvent) => void;
   onRemove: () => void;
 }) {
-  const { units } = usePreferences();
+  const { units, school } = usePreferences();
   const { summary, sketch } = entry;
   const wide = sketch.closedLengthMm * SCALE;
   const shapes = useMemo(
@@ -32,7 +32,8 @@ export function Compartment({
       drawClosed(sketch, book, placed(SCALE, [sketch.bail && sketch.bail !== "none" ? 13 : 1, 12.5]), 0.9),
     [sketch, book],
   );
-  const name = entry.title ?? summary.title;
+  const title = titleBy(school, summary);
+  const name = entry.title ?? title;
   return (
     <li
       className="group relative grow border-r border-b border-ink"
@@ -57,13 +58,13 @@ export function Compartment({
           height="52"
           className={outside ? "text-[#7f8278]" : "text-ink"}
           role="img"
-          aria-label={`${summary.title}, closed`}
+          aria-label={`${title}, closed`}
         >
           <Shapes shapes={shapes} />
         </svg>
         <TimeRule entry={entry} outside={outside} />
         <span className="mt-1 flex items-baseline justify-between gap-2 font-serif text-[0.84375rem]/[1.125rem] font-medium">
-          <span className="truncate">{summary.title}</span>
+          <span className="truncate">{title}</span>
           <span className={`shrink-0 ${summary.span && !outside ? "text-blue" : "font-normal"}`}>
             {summary.span ? yearsWhole(summary.span) : "no date yet"}
           </span>
@@ -77,7 +78,7 @@ export function Compartment({
             {[summary.grade.best?.label, worth(entry)].filter(Boolean).join(", ")}
           </span>
         </span>
-        {name !== summary.title && <span className="voice block truncate text-xs text-ink2">{name}</span>}
+        {name !== title && <span className="voice block truncate text-xs text-ink2">{name}</span>}
       </Link>
       <button
         type="button"

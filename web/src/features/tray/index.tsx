@@ -3,7 +3,10 @@ import { type KeyboardEvent, useDeferredValue, useEffect, useMemo, useRef, useSt
 import { Link, useNavigate } from "react-router";
 import { api } from "../../api/client";
 import type { Book, TrayEntry } from "../../api/types";
+import { titleBy } from "../../format";
 import { useKeys } from "../../keys";
+import { usePreferences } from "../../preferences";
+import { Failed } from "../../ui/failed";
 import { Key } from "../../ui/key";
 import { useToast } from "../../ui/toasts";
 import { Compartment } from "./compartment";
@@ -15,6 +18,7 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
   const queries = useQueryClient();
   const navigate = useNavigate();
   const toast = useToast();
+  const { school } = usePreferences();
   const tray = useQuery({ queryKey: ["tray"], queryFn: api.tray });
   const [words, setWords] = useState("");
   const search = useDeferredValue(words);
@@ -40,7 +44,7 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
     try {
       await api.remove(k.id);
       await queries.invalidateQueries({ queryKey: ["tray"] });
-      toast(`${k.title ?? k.summary.title} taken out of the tray.`, async () => {
+      toast(`${k.title ?? titleBy(school, k.summary)} taken out of the tray.`, async () => {
         await api.restore(k.id);
         queries.invalidateQueries({ queryKey: ["tray"] });
       });
@@ -85,12 +89,7 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
         </p>
       </div>
       {tray.isError && (
-        <p role="alert" className="mt-4 text-lead">
-          The tray could not be opened. {tray.error.message}{" "}
-          <button type="button" className="underline" onClick={() => tray.refetch()}>
-            Try again
-          </button>
-        </p>
+        <Failed what="The tray could not be opened." error={tray.error} onAgain={() => tray.refetch()} />
       )}
       {tray.isPending && <p className="voice mt-4 text-ink3">Opening the tray.</p>}
       {tray.isSuccess && knives.length === 0 && <EmptyTray onNew={onNew} />}

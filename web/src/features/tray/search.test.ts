@@ -9,6 +9,7 @@ const knife: TrayEntry = {
   title: "From the market",
   summary: {
     title: "Swell-end jack",
+    tradeTitle: "Swell-end jack",
     maker: "Quillfer & Dax",
     span: { share: 0.9, pieces: [{ from: 1895, to: 1911 }] },
     conflict: false,

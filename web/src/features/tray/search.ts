@@ -19,6 +19,7 @@ export function matches(k: TrayEntry, search: string): boolean {
     k.number,
     k.title,
     k.summary.title,
+    k.summary.tradeTitle,
     k.summary.maker ?? "maker open",
     k.summary.grade.best?.label,
     k.summary.conflict ? "conflict" : "",

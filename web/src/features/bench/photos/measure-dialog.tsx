@@ -164,9 +164,7 @@ export function MeasureDialog({
             <span className="num">
               {answer.area.mm.toFixed(0)} mm{"\u00b2"} {"\u00b1"} {(1.645 * answer.area.spread).toFixed(0)}
             </span>
-            {answer.heights.length > 0 && (
-              <HeightsInto knife={knife} heights={answer.heights} onDone={onClose} />
-            )}
+            <OutlineInto knife={knife} answer={answer} area={answer.area} onDone={onClose} />
           </p>
         )}
       </div>
@@ -226,30 +224,38 @@ function Into({ knife, mm, onDone }: { knife: Knife; mm: number; onDone: () => v
   );
 }
 
-function HeightsInto({
+/** A traced outline goes to its blade as area and heights, and as its length where none was measured. */
+function OutlineInto({
   knife,
-  heights,
+  answer,
+  area,
   onDone,
 }: {
   knife: Knife;
-  heights: Answer["heights"];
+  answer: Answer;
+  area: NonNullable<Answer["area"]>;
   onDone: () => void;
 }) {
+  const written = (mm: number) => `${mm.toFixed(1)} mm`;
   return (
     <span className="ml-3 inline-block w-56">
       <Select
-        aria-label="Put these heights into"
+        aria-label="Put this outline into"
         value={undefined}
-        nothing="put its heights into"
+        nothing="put its outline into"
         options={knife.specimen.blades.map((_, i) => ({ id: `${i}`, label: `blade ${i + 1}` }))}
         onChange={(to) => {
           if (!to) return;
-          const measured = heights
+          const heights = answer.heights
             .filter((h) => h.height.mm > 0.05)
-            .map((h) => ({ at: `${h.atMm.toFixed(1)} mm`, height: `${h.height.mm.toFixed(1)} mm` }));
+            .map((h) => ({ at: written(h.atMm), height: written(h.height.mm) }));
+          const traced = { mm2: Number(area.mm.toFixed(1)), spread: Number(area.spread.toFixed(1)) };
+          const length = answer.length && written(answer.length.mm);
           knife.change((s) => ({
             ...s,
-            blades: s.blades.map((b, i) => (`${i}` === to ? { ...b, heights: measured } : b)),
+            blades: s.blades.map((b, i) =>
+              `${i}` === to ? { ...b, heights, area: traced, length: b.length ?? length } : b,
+            ),
           }));
           onDone();
         }}

@@ -164,7 +164,8 @@ function BladeLooks({
 }: StationProps & { place: number; blade: SeenBlade; onChange: (b: SeenBlade) => void }) {
   const questions = book.questions.filter((q) => q.eachBlade);
   const { units } = usePreferences();
-  const looked = Object.keys(blade.seen).length + (blade.side ? 1 : 0) + (blade.heights.length > 0 ? 1 : 0);
+  const looked =
+    Object.keys(blade.seen).length + (blade.side ? 1 : 0) + (blade.heights.length > 0 || blade.area ? 1 : 0);
   const left = knife.verdict?.sketch.blades[place]?.left;
   return (
     <details className="col-span-full">
@@ -206,6 +207,21 @@ function BladeLooks({
           value={writeHeights(blade.heights)}
           onCommit={(text) => onChange({ ...blade, heights: readHeights(text ?? "", units) })}
         />
+        {blade.area && (
+          <p className="text-[0.78125rem]/4 text-ink2">
+            Traced on a photograph:{" "}
+            <span className="num">
+              {blade.area.mm2.toFixed(0)} mm{"\u00b2"} {"\u00b1"} {(1.645 * blade.area.spread).toFixed(0)}
+            </span>
+            <button
+              type="button"
+              className="ml-2 min-h-6 hover:underline"
+              onClick={() => onChange({ ...blade, area: undefined })}
+            >
+              forget it
+            </button>
+          </p>
+        )}
       </div>
     </details>
   );

@@ -1,11 +1,23 @@
 import { TextField } from "../../../ui/text-field";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
+import { DateCodes } from "./codes";
+import { RegisteredNumbers } from "./registered";
 
 const WORDS = { agrees: "agrees", contradicts: "contradicts", unknown: "not yet known" } as const;
 
-/** The pattern number, taken apart and held against the knife. */
-export function NumberStation({ knife }: StationProps) {
+/** The pattern number, taken apart and held against the knife; date codes; patents and designs. */
+export function NumberStation({ knife, book }: StationProps) {
+  return (
+    <>
+      <PatternNumber knife={knife} />
+      <DateCodes knife={knife} book={book} />
+      <RegisteredNumbers knife={knife} book={book} />
+    </>
+  );
+}
+
+function PatternNumber({ knife }: Pick<StationProps, "knife">) {
   const number = knife.verdict?.number;
   return (
     <div className="mt-2 grid gap-x-8 gap-y-3 md:grid-cols-[14rem_minmax(0,1fr)]">
@@ -34,12 +46,12 @@ export function NumberStation({ knife }: StationProps) {
                   key={f.label}
                   className={`border-t border-rule ${f.holds === "contradicts" ? "bg-lead-wash text-lead" : ""}`}
                 >
-                  <th scope="row" className="py-1 pr-4 font-semibold">
+                  <th scope="row" className="py-1 pr-4 font-semibold whitespace-nowrap">
                     {f.label}
                   </th>
-                  <td className="pr-4 font-steel font-semibold">{f.struck}</td>
+                  <td className="pr-4 font-steel font-semibold whitespace-nowrap">{f.struck}</td>
                   <td className="pr-4">{f.says}</td>
-                  <td className="voice text-[0.8125rem]">{WORDS[f.holds]}</td>
+                  <td className="voice text-[0.8125rem] whitespace-nowrap">{WORDS[f.holds]}</td>
                 </tr>
               ))}
             </tbody>

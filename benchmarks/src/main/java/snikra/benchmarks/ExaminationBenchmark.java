@@ -21,7 +21,7 @@ import snikra.core.specimen.Specimen;
 /**
  * One whole examination: twenty clues, a worn mark on two tangs, a number, against three shelves.
  */
-@BenchmarkMode(Mode.AverageTime)
+@BenchmarkMode(Mode.SampleTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
 @Warmup(iterations = 4, time = 2)
 @Measurement(iterations = 6, time = 2)

@@ -24,6 +24,7 @@ import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 import org.openjdk.jmh.runner.options.VerboseMode;
+import org.openjdk.jmh.util.Statistics;
 
 /**
  * Prints what {@code ./snikra bench} measures: time of an examination, bytes sent, time to start.
@@ -39,10 +40,11 @@ public final class Report {
     Path app = Path.of(args[0]);
     start(app);
     examination();
+    ReadingReport.main(args);
   }
 
   private static void examination() throws RunnerException {
-    System.out.println("One examination: 20 clues, a worn mark on two tangs (JMH, average time)");
+    System.out.println("One examination: 20 clues, a worn mark on two tangs (JMH)");
     var options =
         new OptionsBuilder()
             .include(ExaminationBenchmark.class.getSimpleName())
@@ -50,15 +52,16 @@ public final class Report {
             .build();
     for (RunResult r : new Runner(options).run()) {
       String makers = r.getParams().getParam("makers");
+      Statistics times = r.getPrimaryResult().getStatistics();
       System.out.printf(
           Locale.ROOT,
-          "  %-10s %-28s %7.3f ms  (+- %.3f)%n",
+          "  %-10s %-28s median %6.2f ms, one in ten over %6.2f ms%n",
           r.getPrimaryResult().getLabel(),
           makers.equals("0")
               ? "shelf as shipped"
               : makers + " makers, " + 10 * Integer.parseInt(makers) + " marks",
-          r.getPrimaryResult().getScore(),
-          r.getPrimaryResult().getScoreError());
+          times.getPercentile(50),
+          times.getPercentile(90));
     }
   }
 

@@ -27,6 +27,7 @@ import snikra.formats.ShippedShelf;
  */
 final class SyntheticShelf {
   private static final int MARKS = 10;
+  private static final int CLUES = 20;
   private static final String[] REGIONS = {"US", "UK", "DE", "FR"};
 
   private SyntheticShelf() {}
@@ -63,10 +64,11 @@ final class SyntheticShelf {
               "",
               ""));
     }
-    return new Maker("m" + m, name, REGIONS[m % 4], town, 1, List.of(year + 40), null, marks, "");
+    return new Maker(
+        "m" + m, name, REGIONS[m % 4], town, 1, List.of(year + 40), null, List.of(), marks, "");
   }
 
-  private static String word(Random random, int length) {
+  static String word(Random random, int length) {
     StringBuilder word = new StringBuilder();
     for (int i = 0; i < length; i++) {
       String from = i % 2 == 0 ? "BDFGKLMNPRSTVZ" : "AEIOU";
@@ -77,7 +79,8 @@ final class SyntheticShelf {
 
   static Specimen knife(ReferenceShelf shelf) {
     Map<String, Seen> seen = new LinkedHashMap<>();
-    for (Feature f : shelf.clues().features()) {
+    List<Feature> features = shelf.clues().features();
+    for (Feature f : features.subList(0, Math.min(CLUES, features.size()))) {
       seen.put(f.id(), Seen.sure(f.clues().get(Math.min(1, f.clues().size() - 1)).id()));
     }
     List<String> struck = shelf.makers().get(0).marks().get(1).lines();

@@ -50,6 +50,10 @@ class AccessIT {
     page.navigate(app.url("/tray"));
     assertThat(page.locator("a[data-knife]")).hasCount(8);
     check(page, "tray");
+    page.navigate(app.url("/makers"));
+    assertThat(page.locator("#maker-name")).isVisible();
+    check(page, "makers");
+    page.navigate(app.url("/tray"));
     page.locator("a[data-knife]").filter(byText("Old look")).click();
     BenchPage bench = new BenchPage(page);
     assertThat(page.getByTestId("opinion")).isVisible();

@@ -131,6 +131,35 @@ class BenchIT {
   }
 
   @Test
+  void bladesSwingToTheirNewPlaceUnlessLessMotionIsAskedFor() {
+    Page page = laidOut("Three blades").page();
+    assertThat(page.getByLabel(Pattern.compile("blades open"))).isVisible();
+    assertThat(swinging(page, "closed")).isZero();
+    page.emulateMedia(
+        new Page.EmulateMediaOptions()
+            .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.NO_PREFERENCE));
+    assertThat(swinging(page, "open")).isEqualTo(4);
+    page.waitForTimeout(500);
+    assertThat(page.locator("svg g[transform^=matrix]")).hasCount(0);
+  }
+
+  // How many parts of the drawing are on their way two frames after the pose was chosen.
+  private static int swinging(Page page, String pose) {
+    return (int)
+        page.evaluate(
+            """
+            async pose => {
+              [...document.querySelectorAll('button[aria-pressed]')]
+                .find(b => b.textContent === pose).click();
+              await new Promise(requestAnimationFrame);
+              await new Promise(requestAnimationFrame);
+              return document.querySelectorAll('svg g[transform^=matrix]').length;
+            }
+            """,
+            pose);
+  }
+
+  @Test
   void theCaliperReadsIntoTheFieldAndThreeReadingsMakeAMean() {
     BenchPage bench = inMillimetres(laidOut("Three blades")).go("Pattern");
     var length = bench.field("Closed length");
@@ -235,6 +264,42 @@ class BenchIT {
                 .getByText("not yet looked"))
         .hasCount(2);
     bench.saved();
+  }
+
+  @Test
+  void aStationReachedByItsKeyTakesTheFocusAndTheNextKeyStillWorks() {
+    Page page = newKnife().page();
+    for (String way : new String[] {"2 Blades", "3 Marks", "2 Blades"}) {
+      page.keyboard().press(way.substring(0, 1));
+      assertThat(page.locator("#station-name")).hasText(way.substring(2));
+      assertThat(page.locator("#station")).isFocused();
+    }
+    page.keyboard().press("Tab");
+    assertThat(page.locator("#station").getByText("Understood")).isFocused();
+    page.keyboard().press("Tab");
+    page.keyboard().press("Enter");
+    assertThat(page.getByLabel("Main blade: kind")).isVisible();
+  }
+
+  @Test
+  void aDateCodeAndAPatentNumberNarrowTheYears() {
+    BenchPage bench = newKnife().go("Blades").press("Add the main blade").go("Marks");
+    bench.field("Line 1 of the mark").pressSequentially("VELDRAKE");
+    bench.field("Line 2 of the mark").pressSequentially("U.S.A.");
+    bench.field("Line 2 of the mark").press("Enter");
+    bench.choose("Put on how", "etched").go("Number").press("Add a date code");
+    bench.choose("Sign", "Bar").write("How many", "7+");
+    assertThat(bench.page().getByLabel("7 or more bars")).isVisible();
+    assertThat(bench.page().getByText("bars over the number")).containsText("1948 (33%)");
+    assertThat(bench.span()).hasText(Pattern.compile("194\\d.195\\d"));
+
+    bench.press("Add a patent or design").write("Number", "2,345,678");
+    assertThat(bench.page().getByText("Not before 1944.")).isVisible();
+    bench.write("Number", "pending");
+    assertThat(bench.page().locator("#station")).containsText("must be figures");
+    bench.write("Number", "2345678").saved();
+    bench.page().reload();
+    assertThat(bench.go("Number").field("How many")).hasValue("7+");
   }
 
   @Test

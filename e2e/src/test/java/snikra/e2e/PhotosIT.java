@@ -13,6 +13,8 @@ import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Base64;
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
@@ -58,12 +60,7 @@ class PhotosIT {
 
       files.setInputFiles(new Path[] {picture()});
       page.getByLabel("Measure on bar.png").click();
-      Locator sheet = page.getByRole(AriaRole.APPLICATION);
-      Locator known = page.getByLabel("Known length", new Page.GetByLabelOptions().setExact(true));
-      known.fill("100 mm");
-      known.press("Enter");
-      click(page, sheet, 100, 620);
-      click(page, sheet, 1100, 620);
+      Locator sheet = scaled(page);
       assertThat(page.getByText("Scale set:")).isVisible();
       click(page, sheet, 150, 360);
       click(page, sheet, 990, 360);
@@ -80,6 +77,68 @@ class PhotosIT {
       assertThat(page.getByLabel("Measure on bar.png")).isVisible();
       assertThat(chromium.complaints).isEmpty();
     }
+  }
+
+  @Test
+  void isDroppedOrPastedAndATracedOutlineSaysWhatIsLeftOfTheBlade() throws Exception {
+    try (App app = App.start(data);
+        Chromium chromium = new Chromium()) {
+      Page page = chromium.page(1280, 900);
+      page.navigate(app.url("/tray"));
+      page.getByRole(AriaRole.BANNER).getByText("New knife").click();
+      BenchPage bench = new BenchPage(page).go("Blades");
+      bench.press("Add the main blade").choose("Main blade: kind", "Sheepfoot");
+      String picture = Base64.getEncoder().encodeToString(Files.readAllBytes(picture()));
+      hand(page, "dropped.png", picture, "drop");
+      assertThat(page.getByLabel("Measure on dropped.png")).isVisible();
+      hand(page, "pasted.png", picture, "paste");
+      assertThat(page.getByLabel("Measure on pasted.png")).isVisible();
+
+      page.getByLabel("Measure on dropped.png").click();
+      Locator sheet = scaled(page);
+      page.getByText("Outline", new Page.GetByTextOptions().setExact(true)).click();
+      click(page, sheet, 150, 300);
+      click(page, sheet, 990, 300);
+      click(page, sheet, 990, 420);
+      click(page, sheet, 150, 420);
+      assertThat(page.getByText(Pattern.compile("^Outline 10\\d\\d"))).containsText("\u00b1");
+      page.getByLabel("Put this outline into").selectOption("0");
+      bench.saved();
+      assertThat(bench.field("Main blade: length")).hasValue(Pattern.compile("3 5/16 in"));
+      assertThat(page.getByText(Pattern.compile("wear, .*% left \\(\\d+ to \\d+\\)"))).isVisible();
+      assertThat(chromium.complaints).isEmpty();
+    }
+  }
+
+  // The sheet once the rule on it has set the scale.
+  private static Locator scaled(Page page) {
+    Locator sheet = page.getByRole(AriaRole.APPLICATION);
+    Locator known = page.getByLabel("Known length", new Page.GetByLabelOptions().setExact(true));
+    known.fill("100 mm");
+    known.press("Enter");
+    click(page, sheet, 100, 620);
+    click(page, sheet, 1100, 620);
+    return sheet;
+  }
+
+  // What a browser hands over when files are dropped on a page or pasted into it.
+  private static void hand(Page page, String name, String base64, String how) {
+    page.evaluate(
+        """
+        ([name, base64, how]) => {
+          const bytes = Uint8Array.from(atob(base64), c => c.charCodeAt(0));
+          const data = new DataTransfer();
+          data.items.add(new File([bytes], name, { type: 'image/png' }));
+          const photos = document.querySelector('[aria-labelledby=photos-name]');
+          if (how === 'drop') {
+            photos.dispatchEvent(new DragEvent('dragover', { dataTransfer: data, bubbles: true }));
+            photos.dispatchEvent(new DragEvent('drop', { dataTransfer: data, bubbles: true }));
+          } else {
+            window.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data }));
+          }
+        }
+        """,
+        List.of(name, base64, how));
   }
 
   @Test

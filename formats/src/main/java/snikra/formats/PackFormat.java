@@ -6,6 +6,7 @@ import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.yaml.snakeyaml.Yaml;
@@ -22,6 +23,15 @@ import snikra.core.reference.MarkVariant;
 
 /** Reference packs as YAML or JSON, by the schema {@code pack.schema.json}. */
 public final class PackFormat {
+  /** What each kind of date code is worked out from. */
+  private static final Map<String, String> NEEDS =
+      Map.of(
+          "count-down", "start",
+          "count-up", "start",
+          "cycle", "letters",
+          "year-figures", "figures",
+          "table", "table");
+
   private PackFormat() {}
 
   /** A pack as read. */
@@ -105,21 +115,40 @@ public final class PackFormat {
         mark(at + ".marks[" + k + "]", maker.path("marks").path(k), sources, ids, problems);
       }
       codes(at, maker.path("numbers").path("fields"), problems);
+      for (int c = 0; c < maker.path("codes").size(); c++) {
+        scheme(at + ".codes[" + c + "]", maker.path("codes").path(c), sources, ids, problems);
+      }
     }
   }
 
   private static void mark(
       String at, JsonNode mark, Set<String> sources, Set<String> ids, List<Problem> problems) {
     unique(at + ".id", mark.path("id").asText(), ids, problems);
-    String source = mark.path("source").asText();
+    sourced(at, mark, sources, problems);
+  }
+
+  private static void scheme(
+      String at, JsonNode scheme, Set<String> sources, Set<String> ids, List<Problem> problems) {
+    unique(at + ".id", scheme.path("id").asText(), ids, problems);
+    sourced(at, scheme, sources, problems);
+    String kind = scheme.path("kind").asText();
+    String needed = NEEDS.get(kind);
+    if (needed != null && !scheme.has(needed)) {
+      problems.add(new Problem(at + "." + needed, "nothing", "must be given for a " + kind));
+    }
+  }
+
+  private static void sourced(
+      String at, JsonNode fact, Set<String> sources, List<Problem> problems) {
+    String source = fact.path("source").asText();
     if (!sources.contains(source)) {
       String known = sources.stream().sorted().collect(Collectors.joining(", "));
       problems.add(new Problem(at + ".source", source, "must be a source of the pack: " + known));
     }
-    int from = mark.path("from").asInt();
-    if (mark.path("to").asInt() < from) {
+    int from = fact.path("from").asInt();
+    if (fact.path("to").asInt() < from) {
       problems.add(
-          new Problem(at + ".to", mark.path("to").asText(), "must not be before from, " + from));
+          new Problem(at + ".to", fact.path("to").asText(), "must not be before from, " + from));
     }
   }
 

@@ -14,6 +14,7 @@ import snikra.core.clue.Caution;
 import snikra.core.clue.ClueBook;
 import snikra.core.clue.Feature;
 import snikra.core.clue.Part;
+import snikra.core.code.NumberTable;
 import snikra.core.condition.ConditionBook;
 import snikra.core.examination.Problem;
 import snikra.core.measure.MeasureBook;
@@ -25,6 +26,7 @@ import snikra.core.pattern.Pattern;
 import snikra.core.pattern.PatternBook;
 import snikra.core.pattern.Pull;
 import snikra.core.pattern.SpringLayout;
+import snikra.core.profile.BladeRoom;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
 
@@ -34,7 +36,7 @@ public final class ShippedShelf {
 
   private ShippedShelf() {}
 
-  private record Shapes(List<Frame> frames, List<BladeType> blades) {}
+  private record Shapes(List<Frame> frames, List<BladeType> blades, BladeRoom room) {}
 
   private record Patterns(
       List<BolsterLayout> bolsters,
@@ -42,6 +44,8 @@ public final class ShippedShelf {
       List<SpringLayout> springLayouts,
       List<Modifier> modifiers,
       List<Pattern> patterns) {}
+
+  private record NumberTables(List<NumberTable> tables) {}
 
   private record Clues(
       double unlistedWeight,
@@ -67,6 +71,7 @@ public final class ShippedShelf {
         new PatternBook(
             shapes.frames,
             shapes.blades,
+            shapes.room,
             patterns.bolsters,
             patterns.pulls,
             patterns.springLayouts,
@@ -74,10 +79,16 @@ public final class ShippedShelf {
             patterns.patterns),
         read("condition", ConditionBook.class),
         read("measures", MeasureBook.class),
+        read("number-tables", NumberTables.class).tables,
         clues.regions,
         clues.unlistedWeight,
         confusions,
-        PackFormat.read(SAMPLE_MAKERS + ".yaml", text(SAMPLE_MAKERS)).makers());
+        PackFormat.makers(packs()));
+  }
+
+  /** The packs that ship with it, with the sources of their facts. */
+  public static List<PackFormat.Pack> packs() {
+    return List.of(PackFormat.read(SAMPLE_MAKERS + ".yaml", text(SAMPLE_MAKERS)));
   }
 
   private static <T> T read(String name, Class<T> type) {

@@ -5,12 +5,16 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
+import snikra.core.code.NumberTable;
+import snikra.core.code.SeenCode;
+import snikra.core.code.Sign;
 import snikra.core.condition.ConditionBook;
 import snikra.core.examination.Problem;
 import snikra.core.measure.Length;
@@ -107,6 +111,8 @@ public final class SpecimenFormat {
     void run() {
       text("closedLength", tree.path("closedLength"), Length::parse);
       each("blades", this::blade);
+      each("codes", this::code);
+      each("registered", this::registered);
       each("story", (at, e) -> text(at + ".date", e.path("date"), EdtfDate::parse));
       each("comparables", this::comparable);
       Stream<String> frames = shelf.patterns().frames().stream().map(Frame::id);
@@ -143,6 +149,17 @@ public final class SpecimenFormat {
         text(at + ".heights[" + i + "].height", height.path("height"), Length::parse);
       }
       blade.path("seen").properties().forEach(e -> seen(at + ".seen.", e, true));
+    }
+
+    private void code(String at, JsonNode code) {
+      Sign sign = Sign.valueOf(code.path("sign").asText().toUpperCase(Locale.ROOT));
+      text(at + ".written", code.path("written"), written -> SeenCode.parse(sign, written));
+    }
+
+    private void registered(String at, JsonNode number) {
+      Stream<String> tables = shelf.numberTables().stream().map(NumberTable::id);
+      name(at + ".table", number.path("table"), tables);
+      text(at + ".number", number.path("number"), NumberTable::parse);
     }
 
     private void comparable(String at, JsonNode sale) {

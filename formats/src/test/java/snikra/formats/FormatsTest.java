@@ -92,6 +92,12 @@ class FormatsTest {
         "{\"condition\": {\"snap\": \"loud\"}} | condition.snap | loud",
         "{\"condition\": {\"smell\": \"bad\"}} | condition.smell | smell",
         "{\"story\": [{\"kind\": \"held\", \"source\": \"family\", \"date\": \"soon\"}]} | story[0].date | soon",
+        "{\"codes\": [{\"sign\": \"dot\", \"written\": \"K\"}]} | codes[0].written | K",
+        "{\"codes\": [{\"sign\": \"figure\", \"written\": \"19X4\"}]} | codes[0].written | 19X4",
+        "{\"codes\": [{\"sign\": \"moon\", \"written\": \"3\"}]} | codes[0].sign | \"moon\"",
+        "{\"registered\": [{\"table\": \"no-such\"}]} | registered[0].table | no-such",
+        "{\"registered\": [{\"table\": \"us-patent\", \"number\": \"pending\"}]} |"
+            + " registered[0].number | pending",
         "{\"colour\": \"red\"} | colour | colour"
       })
   void whatCannotBeUsedIsNamedWithWhatWasGiven(String json, String field, String given) {
@@ -153,6 +159,22 @@ class FormatsTest {
     assertThat(pack.lines().toList().get(line - 1)).contains("nowhere");
     assertThat(problems.get(1).given()).isEqualTo("1811");
     assertThat(problems.get(2).given()).isEqualTo("22");
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "'start: 1, ', '', makers[0].codes[0].start",
+    "'to: 1910, start', 'to: 1901, start', makers[0].codes[0].to",
+    "'sign: star', 'sign: moon', makers[0].codes[0].sign",
+    "'each year., source: my-notes', 'each year., source: hearsay', makers[0].codes[0].source",
+    "'id: skellibor-stars', 'id: skellibor-two-lines', makers[0].codes[0].id"
+  })
+  void aBrokenDateCodeIsToldByFileLineAndField(String good, String bad, String field)
+      throws Exception {
+    String pack = Files.readString(DOCS.resolve("pack.example.yaml")).replace(good, bad);
+
+    assertThat(problems(() -> PackFormat.read("mine.yaml", pack)))
+        .anySatisfy(p -> assertThat(p.field()).matches("mine.yaml:\\d+: \\Q" + field + "\\E"));
   }
 
   @ParameterizedTest

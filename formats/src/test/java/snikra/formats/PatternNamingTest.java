@@ -302,6 +302,7 @@ class PatternNamingTest {
               presses || last.isEmpty() ? null : Side.valueOf(last),
               null,
               List.of(),
+              null,
               Map.of()));
     }
     return blades;

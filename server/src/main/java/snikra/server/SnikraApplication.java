@@ -1,12 +1,15 @@
 package snikra.server;
 
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
 import java.time.Year;
 import java.util.List;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import snikra.core.examination.Examiner;
-import snikra.core.specimen.Specimen;
+import snikra.server.examination.Rehearsal;
+import snikra.server.knives.DemoTin;
 import snikra.server.knives.KnifeService;
 import snikra.server.photos.DemoPhotographs;
 import snikra.server.photos.PhotoService;
@@ -27,14 +30,15 @@ public class SnikraApplication {
       System.out.println("The knives are kept in " + options.data());
       // The shelf is opened while the page is on its way to the browser.
       Examiner examiner = context.getBean(Examiner.class);
-      examiner.examine(Specimen.unseen());
+      Rehearsal.run(
+          examiner, context.getBean(ObjectMapper.class), DemoTin.specimens(examiner.shelf()));
       if (options.demo()) {
         DemoPhotographs.fill(
             context.getBean(PhotoService.class), context.getBean(KnifeService.class), examiner);
       }
     } catch (StartRefused e) {
       refuse(e.getMessage());
-    } catch (RuntimeException e) {
+    } catch (IOException | RuntimeException e) {
       refuse(StartRefused.explain(e));
     }
   }

@@ -123,6 +123,30 @@ class KnifeApiTest {
   }
 
   @Test
+  void theMakersAreToldWithTheirMarksCodesAndSources() throws Exception {
+    web.perform(get("/api/makers"))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.packs[0].sources[0].reliability").isNumber())
+        .andExpect(jsonPath("$.packs[0].makers[?(@.id=='orbquendel')].from").value(1868))
+        .andExpect(jsonPath("$.packs[0].makers[?(@.id=='orbquendel')].region").value("Germany"))
+        .andExpect(
+            jsonPath("$.packs[0].makers[?(@.id=='orbquendel')].codes[0].years[0].codes[0]")
+                .value("B"));
+  }
+
+  @Test
+  void aDateCodeAndAPatentNumberAreReadByTheShelf() throws Exception {
+    String knife =
+        "{\"codes\":[{\"sign\":\"bar\",\"written\":\"9\"}],"
+            + "\"registered\":[{\"table\":\"us-patent\",\"number\":\"1,521,590\"}]}";
+    send(post("/api/examine"), "{\"specimen\":" + knife + "}")
+        .andExpect(jsonPath("$.codes[0].readings[0].maker").value("veldrake"))
+        .andExpect(jsonPath("$.codes[0].readings[0].years[0].year").value(1948))
+        .andExpect(jsonPath("$.registered[0].notBefore").value(1925))
+        .andExpect(jsonPath("$.progress[3].summary").value("bar 9, 1 patent or design"));
+  }
+
+  @Test
   void onlyThisMachinesOwnPagesAreAnswered() throws Exception {
     web.perform(get("/api/knives").with(r -> named(r, "elsewhere.example")))
         .andExpect(status().is(421));

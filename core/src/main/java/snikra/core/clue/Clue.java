@@ -75,7 +75,7 @@ public record Clue(
    */
   public double compatibility(int year, boolean laterCopy) {
     double s = notBefore == null ? 1 : notBefore.asNotBefore(year);
-    if (notAfter != null && !(laterCopy && imitable)) {
+    if (notAfter != null && !(laterCopy && isCopied())) {
       s *= notAfter.asNotAfter(year);
     }
     double window = windows.isEmpty() ? 1 : 0;
@@ -83,6 +83,11 @@ public record Clue(
       window = Math.max(window, w.at(year));
     }
     return s * window;
+  }
+
+  /** Whether a later knife in the old style may have it although its day is over. */
+  public boolean isCopied() {
+    return notAfter != null && imitable;
   }
 
   /** Leaning to a region; 1 is neutral. */

@@ -25,7 +25,8 @@ final class ClueTables {
   private final Map<String, Row> rows = new HashMap<>();
 
   /**
-   * One clue.
+   * One clue. Where neither region nor style makes a difference the rows are one and the same
+   * array, so that what follows from them is worked out once.
    *
    * @param p probability by region, style and year
    * @param mean of {@code p} over the prior, for what was misread
@@ -56,10 +57,18 @@ final class ClueTables {
 
   private void addRows(Feature feature) {
     int n = feature.clues().size();
-    double[][][][] p = new double[n][regions.size()][2][axis.size()];
+    boolean copied = feature.clues().stream().anyMatch(Clue::isCopied);
+    double[][][][] p = new double[n][regions.size()][2][];
     for (int r = 0; r < regions.size(); r++) {
       for (int style = 0; style < 2; style++) {
-        fill(feature, p, r, style);
+        int sameRegion = firstLike(r, feature);
+        int sameStyle = copied ? style : AS_MADE;
+        if (sameRegion == r && sameStyle == style) {
+          fill(feature, p, r, style);
+        }
+        for (double[][][] clue : p) {
+          clue[r][style] = clue[sameRegion][sameStyle];
+        }
       }
     }
     for (int c = 0; c < n; c++) {
@@ -67,7 +76,23 @@ final class ClueTables {
     }
   }
 
+  // The first region that leans to the same answers.
+  private int firstLike(int r, Feature feature) {
+    int first = 0;
+    while (!leanings(first, feature).equals(leanings(r, feature))) {
+      first++;
+    }
+    return first;
+  }
+
+  private List<Double> leanings(int r, Feature feature) {
+    return feature.clues().stream().map(c -> c.leaning(regions.get(r).id())).toList();
+  }
+
   private void fill(Feature feature, double[][][][] p, int r, int style) {
+    for (double[][][] clue : p) {
+      clue[r][style] = new double[axis.size()];
+    }
     for (int y = 0; y < axis.size(); y++) {
       double sum = 0;
       for (int c = 0; c < p.length; c++) {

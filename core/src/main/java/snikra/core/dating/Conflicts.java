@@ -1,6 +1,7 @@
 package snikra.core.dating;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import snikra.core.dating.DatingVerdict.Conflict;
@@ -25,25 +26,29 @@ final class Conflicts {
   private final YearAxis axis;
   private final List<Curve> curves;
   private final String resolvedBy;
+  private final double[][] overlaps;
 
   Conflicts(YearAxis axis, List<Curve> curves, String resolvedBy) {
     this.axis = axis;
     this.curves = curves;
     this.resolvedBy = resolvedBy;
+    this.overlaps = new double[curves.size()][curves.size()];
   }
 
   List<Conflict> find() {
     List<Pair> found = new ArrayList<>();
     for (int i = 0; i < curves.size(); i++) {
       for (int j = i + 1; j < curves.size(); j++) {
-        double overlap = overlap(i, j);
+        double overlap = Distribution.overlap(curves.get(i).years, curves.get(j).years);
+        overlaps[i][j] = overlap;
+        overlaps[j][i] = overlap;
         if (overlap < APART) {
           found.add(new Pair(i, j, overlap));
         }
       }
     }
-    for (int i = 0; i < curves.size(); i++) {
-      oddOneOut(i, found);
+    if (curves.size() > 2) {
+      oddOnesOut(found);
     }
     return found.stream()
         .sorted(Comparator.comparingDouble(Pair::overlap))
@@ -58,27 +63,32 @@ final class Conflicts {
     }
   }
 
-  private void oddOneOut(int i, List<Pair> found) {
-    if (curves.size() < 3) {
-      return;
+  private void oddOnesOut(List<Pair> found) {
+    int n = curves.size();
+    double[][] after = new double[n + 1][];
+    after[n] = new double[axis.size()];
+    Arrays.fill(after[n], 1);
+    for (int i = n - 1; i > 0; i--) {
+      after[i] = Distribution.normalised(times(after[i + 1], curves.get(i).years));
     }
-    double[] rest = new double[axis.size()];
-    java.util.Arrays.fill(rest, 1);
-    for (int j = 0; j < curves.size(); j++) {
-      rest = j == i ? rest : Distribution.normalised(times(rest, curves.get(j).years));
-    }
-    double overlap = Distribution.overlap(curves.get(i).years, rest);
-    for (int j = 0; overlap < APART && j < curves.size(); j++) {
-      int other = j;
-      boolean isNamed = found.stream().anyMatch(p -> p.joins(i, other));
-      if (j != i && overlap(i, j) < PULLING && !isNamed) {
-        found.add(new Pair(i, j, overlap(i, j)));
+    double[] before = after[n];
+    for (int i = 0; i < n; i++) {
+      double[] rest = Distribution.normalised(times(before, after[i + 1]));
+      if (Distribution.overlap(curves.get(i).years, rest) < APART) {
+        setAgainstOthers(i, found);
       }
+      before = Distribution.normalised(times(before, curves.get(i).years));
     }
   }
 
-  private double overlap(int i, int j) {
-    return Distribution.overlap(curves.get(i).years, curves.get(j).years);
+  private void setAgainstOthers(int i, List<Pair> found) {
+    for (int j = 0; j < curves.size(); j++) {
+      int other = j;
+      boolean isNamed = found.stream().anyMatch(p -> p.joins(i, other));
+      if (j != i && overlaps[i][j] < PULLING && !isNamed) {
+        found.add(new Pair(i, j, overlaps[i][j]));
+      }
+    }
   }
 
   private static double[] times(double[] a, double[] b) {

@@ -1,6 +1,7 @@
 package snikra.core.dating;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
@@ -32,6 +33,9 @@ public final class DatingModel {
   private final List<Part> parts;
   private final double[] replacedPrior;
 
+  /** Output of all who are not on file, by region and year. */
+  private final double[][] anyone;
+
   /** A model that knows this shelf and looks no further than {@code thisYear}. */
   public DatingModel(ReferenceShelf shelf, int thisYear) {
     this.shelf = shelf;
@@ -43,6 +47,11 @@ public final class DatingModel {
     this.replacedPrior = new double[parts.size() + 1];
     for (int k = 0; k < parts.size(); k++) {
       replacedPrior[k] = parts.get(k).replaceable().prior();
+    }
+    this.anyone = new double[shelf.regions().size()][];
+    for (int r = 0; r < anyone.length; r++) {
+      double share = shelf.regions().get(r).share();
+      anyone[r] = Arrays.stream(tables.output(r)).map(amount -> share * amount).toArray();
     }
   }
 
@@ -69,7 +78,11 @@ public final class DatingModel {
     Span half = Distribution.span(post, HALF, axis);
     Span nineTenths = Distribution.span(post, NINE_TENTHS, axis);
     var makers = explainer.makers();
-    boolean seen = !looks.isEmpty() || evidence.marks().anySeen() || evidence.number() != null;
+    boolean seen =
+        !looks.isEmpty()
+            || evidence.marks().anySeen()
+            || evidence.number() != null
+            || !evidence.codes().isEmpty();
     List<DatingVerdict.Explanation> explanations = seen ? explainer.explanations() : List.of();
     return new DatingVerdict(
         axis.first(),
@@ -102,10 +115,17 @@ public final class DatingModel {
               f.id(), part, f.markBorne(), o.sureness().reliability(), tables.row(f, o.clue())));
     }
     for (Statement s : evidence.statements()) {
-      int byYear = s.byYear() - axis.first();
+      int first = s.notBefore() == null ? 0 : s.notBefore() - axis.first();
+      int last = s.byYear() == null ? axis.size() : s.byYear() - axis.first();
       looks.add(
           Look.told(
-              s.id(), parts.size(), s.reliability(), byYear, shelf.regions().size(), axis.size()));
+              s.id(),
+              parts.size(),
+              s.reliability(),
+              first,
+              last,
+              shelf.regions().size(),
+              axis.size()));
     }
     return looks;
   }
@@ -177,16 +197,16 @@ public final class DatingModel {
   private static ClueInfluence influence(Statement s, int shift, double bits, boolean conflict) {
     return new ClueInfluence(
         s.id(),
-        "story",
-        "Story",
-        "Story",
+        s.station(),
+        s.heading(),
+        s.heading(),
         s.label(),
-        null,
+        s.notBefore(),
         s.byYear(),
-        "soft",
+        s.notBefore() == null ? "soft" : "hard",
         shift,
         bits,
-        "A story is as good as its source.",
+        s.why(),
         conflict);
   }
 
@@ -200,7 +220,7 @@ public final class DatingModel {
             observed
                 ? named(evidence.observed().get(i))
                 : evidence.statements().get(i - evidence.observed().size()).label();
-        curves.add(new Conflicts.Curve(looks.get(i).id(), label, alone(looks.get(i), hypotheses)));
+        curves.add(new Conflicts.Curve(looks.get(i).id(), label, alone(looks.get(i))));
       }
     }
     if (evidence.marks().anyRead()) {
@@ -223,15 +243,12 @@ public final class DatingModel {
   }
 
   // Years by one look alone, in a knife as made by anyone anywhere.
-  private double[] alone(Look look, Hypotheses hypotheses) {
+  private double[] alone(Look look) {
     double[] row = new double[axis.size()];
-    for (Group group : hypotheses.groups) {
-      if (group.kind == Group.Kind.UNLISTED) {
-        int region = group.voice.region;
-        for (int y = 0; y < row.length; y++) {
-          double prior = shelf.regions().get(region).share() * tables.output(region)[y];
-          row[y] += prior * look.compatibility()[region][y];
-        }
+    for (int r = 0; r < anyone.length; r++) {
+      double[] p = look.compatibility()[r];
+      for (int y = 0; y < row.length; y++) {
+        row[y] += anyone[r][y] * p[y];
       }
     }
     return Distribution.normalised(row);
@@ -241,7 +258,7 @@ public final class DatingModel {
     double[] row = new double[axis.size()];
     for (Hypothesis h : hypotheses.all) {
       if (h.group().kind != Group.Kind.UNTRUSTED) {
-        for (int y = 0; y < row.length; y++) {
+        for (int y = h.from(); y < h.to(); y++) {
           row[y] += h.mass()[0][y] + h.mass()[1][y];
         }
       }

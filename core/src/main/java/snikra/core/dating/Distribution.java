@@ -28,7 +28,7 @@ final class Distribution {
   static double overlap(double[] a, double[] b) {
     double sum = 0;
     for (int y = 0; y < a.length; y++) {
-      sum += Math.min(a[y], b[y]);
+      sum += a[y] < b[y] ? a[y] : b[y];
     }
     return sum;
   }

@@ -5,6 +5,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
+import snikra.core.code.SeenCode;
 import snikra.core.mark.MarkEvidence;
 import snikra.core.specimen.Sureness;
 
@@ -12,6 +13,7 @@ import snikra.core.specimen.Sureness;
  * All that speaks of one knife's origin.
  *
  * @param number the pattern number as struck
+ * @param codes date codes as seen
  * @param found answers by feature or trait, for holding the number against
  */
 public record Evidence(
@@ -19,11 +21,13 @@ public record Evidence(
     List<Observed> observed,
     List<Statement> statements,
     @Nullable String number,
+    List<SeenCode> codes,
     Map<String, String> found) {
 
   public Evidence {
     observed = List.copyOf(observed);
     statements = List.copyOf(statements);
+    codes = List.copyOf(codes);
     found = Map.copyOf(found);
   }
 
@@ -31,11 +35,24 @@ public record Evidence(
   public record Observed(Feature feature, Clue clue, Sureness sureness) {}
 
   /**
-   * Somebody's word that the knife existed by a year.
+   * Something that says the knife existed by a year, or did not before one; one of the two years is
+   * given.
    *
    * @param id stable within the knife
-   * @param byYear last year it can have been made if the word is true
+   * @param station where it was told
+   * @param heading what it is called among the clues
+   * @param notBefore first year it can be of
+   * @param byYear last year it can have been made in
    * @param reliability probability that it is true of this knife
+   * @param why the reason for the year
    */
-  public record Statement(String id, String label, int byYear, double reliability) {}
+  public record Statement(
+      String id,
+      String station,
+      String heading,
+      String label,
+      @Nullable Integer notBefore,
+      @Nullable Integer byYear,
+      double reliability,
+      String why) {}
 }

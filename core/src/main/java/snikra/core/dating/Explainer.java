@@ -20,6 +20,10 @@ final class Explainer {
   static final String NOT_ON_FILE = "A maker not on file";
 
   private static final double SHOWN_FROM = 0.005;
+
+  /** Share of the whole under which a hypothesis is not taken apart by state. */
+  private static final double NEGLIGIBLE = 1e-12;
+
   private static final double NINE_TENTHS = 0.9;
   private static final int EXPLANATIONS = 6;
 
@@ -70,7 +74,13 @@ final class Explainer {
     this.axis = axis;
     this.parts = parts;
     this.states = states(parts);
-    for (Hypothesis h : hypotheses.all) {
+    double[] weight = hypotheses.all.stream().mapToDouble(this::weight).toArray();
+    double negligible = NEGLIGIBLE * sum(weight);
+    for (int i = 0; i < weight.length; i++) {
+      if (weight[i] < negligible) {
+        continue;
+      }
+      Hypothesis h = hypotheses.all.get(i);
       String key = h.maker() == null ? "region " + h.region().id() : "maker " + h.maker().id();
       add(owners.computeIfAbsent(key, k -> new Owner(h, states.size(), axis.size())), h);
     }
@@ -91,6 +101,18 @@ final class Explainer {
     return states;
   }
 
+  private double weight(Hypothesis h) {
+    double sum = 0;
+    for (int near = 0; near < 2; near++) {
+      double[] weight = inference.weight[h.group().index][near];
+      double[] mass = h.mass()[near];
+      for (int y = h.from(); h.group().isMet(near) && y < h.to(); y++) {
+        sum += mass[y] > 0 ? mass[y] * weight[y] : 0;
+      }
+    }
+    return sum;
+  }
+
   private void add(Owner owner, Hypothesis h) {
     for (int near = 0; near < 2; near++) {
       if (h.group().isMet(near)) {
@@ -102,8 +124,8 @@ final class Explainer {
   // What the single states do not account for is two of them at once.
   private void share(Owner owner, Group group, int near, double[] mass) {
     double[] left = new double[axis.size()];
-    double[] asMade = inference.asMade(group, ClueTables.AS_MADE);
-    double[] later = inference.asMade(group, ClueTables.OLD_STYLE);
+    double[] asMade = inference.asMade(group, ClueTables.AS_MADE).clone();
+    double[] later = inference.asMade(group, ClueTables.OLD_STYLE).clone();
     for (int y = 0; y < left.length; y++) {
       if (mass[y] > 0) {
         left[y] = mass[y] * inference.weight[group.index][near][y];

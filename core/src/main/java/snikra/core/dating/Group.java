@@ -34,10 +34,11 @@ final class Group {
     mass = new double[2][years];
   }
 
-  /** Takes up more mass in one year. */
+  /** Takes up mass in one year. */
   void add(int near, int y, double more) {
     mass[near][y] += more;
-    met[near] |= more > 0;
+    met[near] = true;
+    voice.meet(near);
   }
 
   /** Whether any of it is far from (0) or near (1) a change. */
@@ -46,13 +47,40 @@ final class Group {
   }
 
   /**
-   * Weight of all states of one style together, relative to all parts of the knife's year, from the
-   * symmetric sums of the weights of single parts.
+   * Adds the weight of all states of one style together, by year, of some parts and one more.
+   *
+   * @param asMade likelihood of all but the one part being of the knife's year
+   * @param own likelihood of the one
+   * @param one symmetric sum over all but the one part of the weights of not being so
+   * @param two the same of pairs, in the style of the day
+   * @param departs weight of the one part not being so
    */
-  double states(int style, double one, double two) {
-    boolean alreadyTwo = style == ClueTables.OLD_STYLE && kind == Kind.UNTRUSTED;
-    boolean alreadyOne = style == ClueTables.OLD_STYLE || kind == Kind.UNTRUSTED;
-    return alreadyTwo ? 1 : alreadyOne ? 1 + one : 1 + one + two;
+  void addStates(
+      int style,
+      double[] asMade,
+      double[] own,
+      double[] one,
+      double[] two,
+      double[] departs,
+      double[] weights) {
+    boolean oldStyle = style == ClueTables.OLD_STYLE;
+    boolean untrusted = kind == Kind.UNTRUSTED;
+    double prior = prior(style);
+    // The style and the mark count among the two things that may have happened at once.
+    if (oldStyle && untrusted) {
+      for (int y = 0; y < weights.length; y++) {
+        weights[y] += prior * asMade[y] * own[y];
+      }
+    } else if (oldStyle || untrusted) {
+      for (int y = 0; y < weights.length; y++) {
+        weights[y] += prior * asMade[y] * own[y] * (1 + one[y] + departs[y]);
+      }
+    } else {
+      for (int y = 0; y < weights.length; y++) {
+        double pairs = two[y] + one[y] * departs[y];
+        weights[y] += prior * asMade[y] * own[y] * (1 + one[y] + departs[y] + pairs);
+      }
+    }
   }
 
   /** Prior of the style and of the trust in the mark. */

@@ -5,8 +5,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Feature;
 import snikra.core.clue.Part;
+import snikra.core.code.SeenCode;
 import snikra.core.number.DecodedNumber;
 import snikra.core.number.NumberGrammar;
 import snikra.core.reference.Maker;
@@ -20,8 +22,14 @@ final class Hypotheses {
   private static final double AGREES_REPLACED = 0.3;
   private static final double CONTRADICTS_REPLACED = 0.7;
 
-  /** One maker with all its marks, or the unlisted makers of a region, with its years. */
-  record Hypothesis(Maker maker, Region region, Group group, double[][] mass) {}
+  /**
+   * One maker with all its marks, or the unlisted makers of a region, with its years.
+   *
+   * @param mass by nearness to a change and year; nothing outside the years from {@code from} up to
+   *     {@code to}
+   */
+  record Hypothesis(
+      @Nullable Maker maker, Region region, Group group, double[][] mass, int from, int to) {}
 
   final List<Group> groups = new ArrayList<>();
   final List<Voice> voices = new ArrayList<>();
@@ -61,9 +69,14 @@ final class Hypotheses {
 
   private void addUnlisted(Evidence evidence, double shift) {
     double shares = shelf.regions().stream().mapToDouble(Region::share).sum();
-    double known = shelf.unlistedWeight() * Math.exp(evidence.marks().logUnlisted() - shift);
+    double coded = 1;
+    for (SeenCode code : evidence.codes()) {
+      coded *= Maker.NOT_ON_FILE * code.byChance();
+    }
+    double known =
+        coded * shelf.unlistedWeight() * Math.exp(evidence.marks().logUnlisted() - shift);
     // A mark is copied as often as it is met: its prior is a share of its own maker's.
-    double copied = Math.exp(evidence.marks().logCopied() - shift);
+    double copied = coded * Math.exp(evidence.marks().logCopied() - shift);
     for (int r = 0; r < shelf.regions().size(); r++) {
       Region region = shelf.regions().get(r);
       double share = region.share() / shares;
@@ -80,7 +93,7 @@ final class Hypotheses {
     for (int y = 0; y < axis.size(); y++) {
       mass[0][y] = weight * tables.output(r)[y];
     }
-    add(new Hypothesis(null, region, group, mass));
+    add(new Hypothesis(null, region, group, mass, 0, axis.size()));
   }
 
   private void addListed(Evidence evidence, double shift, double chance) {
@@ -90,16 +103,29 @@ final class Hypotheses {
       Group group = groupFor(maker, evidence);
       double prior = numberWeight(maker, evidence, chance) * maker.weight() / uses.get(m).size();
       double[][] mass = new double[2][axis.size()];
+      int from = axis.size();
+      int to = 0;
       for (MarkUse use : uses.get(m)) {
+        from = Math.min(from, use.first());
+        to = Math.max(to, use.first() + use.share().length);
         double weight = prior * Math.exp(evidence.marks().logLikelihood()[v++] - shift);
         for (int i = 0; i < use.share().length; i++) {
           // What is less than a double can hold in full is no hypothesis any more.
-          double more = weight * use.share()[i];
+          double more = weight * use.share()[i] * given(evidence, maker, use.first() + i);
           mass[use.near()[i]][use.first() + i] += more > Double.MIN_NORMAL ? more : 0;
         }
       }
-      add(new Hypothesis(maker, shelf.regions().get(group.voice.region), group, mass));
+      add(new Hypothesis(maker, shelf.regions().get(group.voice.region), group, mass, from, to));
     }
+  }
+
+  // A code is read by the maker's own scheme, so it speaks through the maker.
+  private double given(Evidence evidence, Maker maker, int y) {
+    double p = 1;
+    for (SeenCode code : evidence.codes()) {
+      p *= maker.given(code, axis.year(y));
+    }
+    return p;
   }
 
   // How much better the number fits this maker's grammar than figures by chance.
@@ -111,12 +137,14 @@ final class Hypotheses {
   }
 
   private void add(Hypothesis h) {
-    all.add(h);
     for (int near = 0; near < 2; near++) {
-      for (int y = 0; y < axis.size(); y++) {
-        h.group.add(near, y, h.mass[near][y]);
+      for (int y = h.from; y < h.to; y++) {
+        if (h.mass[near][y] > 0) {
+          h.group.add(near, y, h.mass[near][y]);
+        }
       }
     }
+    all.add(h);
   }
 
   private Group group(Group.Kind kind, Voice voice) {
@@ -140,18 +168,24 @@ final class Hypotheses {
   private Group groupFor(Maker maker, Evidence evidence) {
     int region = regionIndex(maker.region());
     List<DecodedNumber.Field> telling =
-        decoded(maker, evidence).map(DecodedNumber::fields).orElse(List.of()).stream()
-            .filter(f -> f.holds() != DecodedNumber.Holds.UNKNOWN)
-            .filter(f -> shelf.clues().feature(f.meaning()).isPresent())
-            .toList();
-    String key =
-        maker.region() + telling.stream().map(f -> f.meaning() + f.holds()).sorted().toList();
+        decoded(maker, evidence).map(this::telling).orElse(List.of());
+    String key = maker.region();
+    if (!telling.isEmpty()) {
+      key += telling.stream().map(f -> f.meaning() + f.holds()).sorted().toList();
+    }
     return listed.computeIfAbsent(
         key,
         k ->
             group(
                 Group.Kind.LISTED,
                 telling.isEmpty() ? voice(region, false) : numbered(region, telling)));
+  }
+
+  private List<DecodedNumber.Field> telling(DecodedNumber decoded) {
+    return decoded.fields().stream()
+        .filter(f -> f.holds() != DecodedNumber.Holds.UNKNOWN)
+        .filter(f -> shelf.clues().feature(f.meaning()).isPresent())
+        .toList();
   }
 
   private static Optional<DecodedNumber> decoded(Maker maker, Evidence evidence) {

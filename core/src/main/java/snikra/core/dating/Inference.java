@@ -1,17 +1,22 @@
 package snikra.core.dating;
 
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** The posterior over years for a set of hypotheses, all states summed out. */
 final class Inference {
+  /** Share of the whole that is left out of account at most, for each group. */
+  private static final double NEGLIGIBLE = 1e-11;
+
   private final Hypotheses hypotheses;
   private final int years;
   private final List<List<Look>> looksByPart;
   private final Sums[] sums;
+  private final Voice.PartCurves silent;
 
   /** The scale on which likelihoods are told: the chunks of the likeliest. */
   private final int scale;
@@ -23,9 +28,10 @@ final class Inference {
     this.hypotheses = hypotheses;
     this.years = years;
     this.looksByPart = looksByPart;
+    this.silent = Voice.PartCurves.silent(years);
     sums = new Sums[hypotheses.voices.size()];
     for (int part = 0; part < looksByPart.size(); part++) {
-      Voice.@Nullable PartCurves[] curves = curves(part, looksByPart.get(part), null);
+      Voice.@Nullable PartCurves[] curves = curves(part, looksByPart.get(part), hypotheses.voices);
       for (Voice voice : hypotheses.voices) {
         voice.hear(part, curves[voice.index]);
       }
@@ -34,13 +40,16 @@ final class Inference {
     scale = hypotheses.groups.stream().mapToInt(this::fewestChunks).min().orElse(0);
     weight = new double[hypotheses.groups.size()][2][years];
     for (Group group : hypotheses.groups) {
-      weigh(group, sums[group.voice.index], null, weight[group.index]);
+      weigh(group, sums[group.voice.index], silent, weight[group.index]);
     }
   }
 
   private int fewestChunks(Group group) {
     int fewest = Integer.MAX_VALUE;
     for (int[] chunks : sums[group.voice.index].chunks) {
+      if (chunks == null) {
+        return 0;
+      }
       for (int y = 0; y < years; y++) {
         boolean possible = group.mass[0][y] > 0 || group.mass[1][y] > 0;
         fewest = possible ? Math.min(fewest, chunks[y]) : fewest;
@@ -49,37 +58,22 @@ final class Inference {
     return fewest;
   }
 
-  // With the curves of one part more than the sums hold, or with none.
-  private void weigh(Group group, Sums rest, Voice.@Nullable PartCurves more, double[][] weights) {
+  // With the curves of one part more than the sums hold.
+  private void weigh(Group group, Sums rest, Voice.PartCurves more, double[][] weights) {
     for (int style = 0; style < 2; style++) {
-      double[] alike = rest.asMade(style, scale);
-      for (int y = 0; more != null && y < years; y++) {
-        alike[y] *= more.original()[style][y];
-      }
-      double prior = group.prior(style);
-      for (int y = 0; y < years; y++) {
-        alike[y] *= prior;
-      }
+      double[] asMade = rest.asMade(style, scale);
       for (int near = 0; near < 2; near++) {
         if (group.isMet(near)) {
-          double[] a = more == null ? null : more.departs()[near][style];
-          add(group, style, alike, rest.one[near][style], rest.two[near][style], a, weights[near]);
+          group.addStates(
+              style,
+              asMade,
+              more.original()[style],
+              rest.one[near][style],
+              rest.two[near],
+              more.departs()[near][style],
+              weights[near]);
         }
       }
-    }
-  }
-
-  private static void add(
-      Group group,
-      int style,
-      double[] alike,
-      double[] one,
-      double[] two,
-      double @Nullable [] a,
-      double[] weights) {
-    for (int y = 0; y < weights.length; y++) {
-      double more = a == null ? 0 : a[y];
-      weights[y] += alike[y] * group.states(style, one[y] + more, two[y] + one[y] * more);
     }
   }
 
@@ -94,52 +88,86 @@ final class Inference {
 
   private static void addTo(double[] post, Group group, double[][] weights) {
     for (int near = 0; near < 2; near++) {
-      double[] mass = group.mass[near];
-      double[] row = weights[near];
-      for (int y = 0; group.isMet(near) && y < post.length; y++) {
-        post[y] += mass[y] > 0 ? mass[y] * row[y] : 0;
+      if (group.isMet(near)) {
+        double[] mass = group.mass[near];
+        double[] row = weights[near];
+        for (int y = 0; y < post.length; y++) {
+          post[y] += mass[y] > 0 ? mass[y] * row[y] : 0;
+        }
       }
     }
   }
 
   /** For each of these looks, P(year) if it had not been taken. */
   double[][] yearsWithoutEach(List<Look> looks) {
-    Sums[][] without = new Sums[hypotheses.voices.size()][];
-    hypotheses.voices.forEach(voice -> without[voice.index] = voice.sumsWithoutEach());
-    Voice.PartCurves[] room = new Voice.PartCurves[without.length];
-    Arrays.setAll(room, v -> Voice.PartCurves.empty(years));
-    double[][] weights = new double[2][years];
     double[][] post = new double[looks.size()][years];
-    for (int i = 0; i < post.length; i++) {
-      int part = looks.get(i).part();
-      Voice.@Nullable PartCurves[] curves = curves(part, othersThan(looks.get(i)), room);
-      for (Group group : hypotheses.groups) {
-        int v = group.voice.index;
-        Arrays.fill(weights[0], 0);
-        Arrays.fill(weights[1], 0);
-        weigh(group, without[v][part] == null ? sums[v] : without[v][part], curves[v], weights);
-        addTo(post[i], group, weights);
+    SortedMap<Integer, List<Group>> likely =
+        likely(looks).stream()
+            .collect(Collectors.groupingBy(g -> g.voice.index, TreeMap::new, Collectors.toList()));
+    List<Voice> voices = likely.keySet().stream().map(hypotheses.voices::get).toList();
+    List<Voice.@Nullable PartCurves[]> curves =
+        looks.stream().map(look -> curves(look.part(), othersThan(look), voices)).toList();
+    Sums[] room = Voice.room(looksByPart.size(), years);
+    double[][] weights = new double[2][years];
+    for (Voice voice : voices) {
+      int v = voice.index;
+      List<Group> groups = likely.get(v);
+      for (int i = 0; i < post.length; i++) {
+        if (!voice.speaks(looks.get(i).part())) {
+          addTo(post[i], groups, sums[v], silent, weights);
+        }
       }
-      post[i] = Distribution.normalised(post[i]);
+      voice.withoutEach(
+          room,
+          (rest, part) -> {
+            for (int i = 0; i < post.length; i++) {
+              if (looks.get(i).part() == part) {
+                Voice.PartCurves said = curves.get(i)[v];
+                addTo(post[i], groups, rest, said == null ? silent : said, weights);
+              }
+            }
+          });
     }
+    Arrays.setAll(post, i -> Distribution.normalised(post[i]));
     return post;
   }
 
-  // By voice; those that hear the same are worked out once for a region. Written into the room
-  // given.
-  private Voice.@Nullable PartCurves[] curves(
-      int part, List<Look> looks, Voice.PartCurves @Nullable [] room) {
-    Map<Integer, Voice> first = new HashMap<>();
+  // With the curves of one part more than the sums hold.
+  private void addTo(
+      double[] post, List<Group> groups, Sums rest, Voice.PartCurves more, double[][] weights) {
+    for (Group group : groups) {
+      Arrays.fill(weights[0], 0);
+      Arrays.fill(weights[1], 0);
+      weigh(group, rest, more, weights);
+      addTo(post, group, weights);
+    }
+  }
+
+  // Leaving out a look makes nothing likelier than by its least likelihood, and nothing unlikelier.
+  private List<Group> likely(List<Look> looks) {
+    double least = looks.stream().mapToDouble(Look::least).min().orElse(1);
+    double[] share = new double[weight.length];
+    double total = 0;
+    for (Group group : hypotheses.groups) {
+      double[] post = new double[years];
+      addTo(post, group, weight[group.index]);
+      share[group.index] = Arrays.stream(post).sum();
+      total += share[group.index];
+    }
+    double negligible = NEGLIGIBLE * least * total;
+    return hypotheses.groups.stream().filter(g -> share[g.index] >= negligible).toList();
+  }
+
+  // By voice; what several hear alike is worked out once.
+  private Voice.@Nullable PartCurves[] curves(int part, List<Look> looks, List<Voice> voices) {
     Voice.@Nullable PartCurves[] curves = new Voice.PartCurves[hypotheses.voices.size()];
-    for (Voice voice : hypotheses.voices) {
-      int v = voice.index;
-      boolean alike = voice.hearsLikeOthers(part, looks);
-      Voice same = alike ? first.putIfAbsent(voice.region, voice) : null;
-      if (same != null) {
-        curves[v] = curves[same.index];
-      } else {
-        curves[v] = room == null ? voice.curves(part, looks) : voice.curves(part, looks, room[v]);
+    for (int i = 0; i < voices.size(); i++) {
+      Voice voice = voices.get(i);
+      int same = 0;
+      while (!voices.get(same).hearsLike(voice, part, looks)) {
+        same++;
       }
+      curves[voice.index] = same < i ? curves[voices.get(same).index] : voice.curves(part, looks);
     }
     return curves;
   }
@@ -149,7 +177,8 @@ final class Inference {
   }
 
   /**
-   * Likelihood of all parts being of the knife's year, by year, on the scale of {@link #weight}.
+   * Likelihood of all parts being of the knife's year, by year, on the scale of {@link #weight}; to
+   * be read only.
    */
   double[] asMade(Group group, int style) {
     return sums[group.voice.index].asMade(style, scale);

@@ -1,6 +1,7 @@
 package snikra.core.dating;
 
 import java.util.Arrays;
+import java.util.IdentityHashMap;
 
 /**
  * One thing that speaks, ready to be multiplied.
@@ -10,9 +11,15 @@ import java.util.Arrays;
  * @param likelihood P(seen) by region, style and year, misreading included: what may have been
  *     misread cannot settle the matter
  * @param compatibility P(seen) when nothing was misread, in a knife as made, by region and year
+ * @param least no likelihood is below this
  */
 record Look(
-    String id, int part, boolean markBorne, double[][][] likelihood, double[][] compatibility) {
+    String id,
+    int part,
+    boolean markBorne,
+    double[][][] likelihood,
+    double[][] compatibility,
+    double least) {
 
   /** What is left of a year that a statement rules out: as much as of one a law rules out. */
   private static final double RULED_OUT = 1e-4;
@@ -27,37 +34,63 @@ record Look(
     for (int r = 0; r < p.length; r++) {
       compatibility[r] = p[r][ClueTables.AS_MADE];
     }
-    return new Look(id, part, markBorne, misread(p, reliability, row.mean()), compatibility);
+    return new Look(
+        id,
+        part,
+        markBorne,
+        misread(p, reliability, row.mean()),
+        compatibility,
+        (1 - reliability) * row.mean());
   }
 
   /**
-   * A statement that the knife existed by a year.
+   * A statement that the knife is of certain years.
    *
-   * @param byYear index of the last year it allows
+   * @param first index of the first year it allows
+   * @param last index of the last
    */
-  static Look told(String id, int part, double reliability, int byYear, int regions, int years) {
-    double[] by = new double[years];
-    Arrays.fill(by, RULED_OUT);
-    Arrays.fill(by, 0, Math.max(0, Math.min(years, byYear + 1)), 1);
+  static Look told(
+      String id, int part, double reliability, int first, int last, int regions, int years) {
+    double[] allowed = new double[years];
+    Arrays.fill(allowed, RULED_OUT);
+    int from = Math.max(0, Math.min(years, first));
+    Arrays.fill(allowed, from, Math.max(from, Math.min(years, last + 1)), 1);
     double[][][] p = new double[regions][2][];
     double[][] compatibility = new double[regions][];
     for (int r = 0; r < regions; r++) {
-      Arrays.fill(p[r], by);
-      compatibility[r] = by;
+      Arrays.fill(p[r], allowed);
+      compatibility[r] = allowed;
     }
-    return new Look(id, part, false, misread(p, reliability, STATEMENT_MEAN), compatibility);
+    return new Look(
+        id,
+        part,
+        false,
+        misread(p, reliability, STATEMENT_MEAN),
+        compatibility,
+        (1 - reliability) * STATEMENT_MEAN);
+  }
+
+  /** Whether it is as likely in an older style as in the style of the day. */
+  boolean isOneStyle(int region) {
+    double[][] styles = likelihood[region];
+    return styles[ClueTables.AS_MADE] == styles[ClueTables.OLD_STYLE];
   }
 
   private static double[][][] misread(double[][][] p, double reliability, double mean) {
     double[][][] out = new double[p.length][2][];
+    IdentityHashMap<double[], double[]> done = new IdentityHashMap<>();
     for (int r = 0; r < p.length; r++) {
       for (int style = 0; style < 2; style++) {
-        double[] row = p[r][style].clone();
-        for (int y = 0; y < row.length; y++) {
-          row[y] = reliability * row[y] + (1 - reliability) * mean;
-        }
-        out[r][style] = row;
+        out[r][style] = done.computeIfAbsent(p[r][style], row -> misread(row, reliability, mean));
       }
+    }
+    return out;
+  }
+
+  private static double[] misread(double[] row, double reliability, double mean) {
+    double[] out = new double[row.length];
+    for (int y = 0; y < out.length; y++) {
+      out[y] = reliability * row[y] + (1 - reliability) * mean;
     }
     return out;
   }

@@ -1,6 +1,7 @@
 package snikra.core.dating;
 
 import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What several parts say together, by style and year: the likelihood of all being of the knife's
@@ -17,12 +18,18 @@ final class Sums {
   static final double LEAST = 1e-120;
 
   final double[][] product;
-  final int[][] chunks;
+
+  /** By style and year; null where there is none in any year. */
+  final int @Nullable [][] chunks;
 
   /** By nearness to a change, style and year. */
   final double[][][] one;
 
-  final double[][][] two;
+  /** By nearness and year, in the style of the day: the old style is one thing already. */
+  final double[][] two;
+
+  /** No likelihood of a style is below this; while that is above a chunk there is none to take. */
+  private final double[] least = new double[2];
 
   private final int years;
 
@@ -30,51 +37,70 @@ final class Sums {
   Sums(int years) {
     this.years = years;
     product = new double[2][years];
-    chunks = new int[2][years];
+    chunks = new int[2][];
     one = new double[2][2][years];
-    two = new double[2][2][years];
-    for (double[] row : product) {
-      Arrays.fill(row, 1);
-    }
+    two = new double[2][years];
+    setNone();
   }
 
-  /** The sums over these parts and one more. */
-  Sums and(Voice.PartCurves part) {
-    Sums out = new Sums(years);
+  /** Makes these the sums over no parts. */
+  Sums setNone() {
     for (int style = 0; style < 2; style++) {
-      multiply(product[style], part.original()[style], out.product[style]);
-      System.arraycopy(chunks[style], 0, out.chunks[style], 0, years);
-      out.settle(style);
-      for (int near = 0; near < 2; near++) {
-        double[] a = part.departs()[near][style];
-        double[] sum = out.one[near][style];
-        double[] pairs = out.two[near][style];
-        add(one[near][style], a, sum);
-        addProduct(two[near][style], one[near][style], a, pairs);
+      Arrays.fill(product[style], 1);
+      chunks[style] = null;
+      least[style] = 1;
+      for (double[][] ofOne : one) {
+        Arrays.fill(ofOne[style], 0);
       }
     }
-    return out;
+    for (double[] pairs : two) {
+      Arrays.fill(pairs, 0);
+    }
+    return this;
   }
 
-  /** The sums over these parts and others. */
-  Sums and(Sums others) {
-    Sums out = new Sums(years);
+  /**
+   * Makes these the sums over others, or over these themselves, and one part more.
+   *
+   * @param met whether anyone is far from (0) or near (1) a change; the others are left as they are
+   */
+  Sums set(Sums others, Voice.PartCurves part, boolean... met) {
     for (int style = 0; style < 2; style++) {
-      multiply(product[style], others.product[style], out.product[style]);
-      for (int y = 0; y < years; y++) {
-        out.chunks[style][y] = chunks[style][y] + others.chunks[style][y];
-      }
-      out.settle(style);
+      multiply(others.product[style], part.original()[style], product[style]);
+      chunks[style] = others.chunks[style];
+      settle(style, others.least[style] * part.least()[style]);
       for (int near = 0; near < 2; near++) {
-        double[] a = one[near][style];
-        double[] b = others.one[near][style];
-        double[] pairs = out.two[near][style];
-        add(a, b, out.one[near][style]);
-        add(two[near][style], others.two[near][style], pairs);
-        addProduct(pairs, a, b, pairs);
+        if (met[near]) {
+          double[] a = part.departs()[near][style];
+          if (style == ClueTables.AS_MADE) {
+            addProduct(others.two[near], others.one[near][style], a, two[near]);
+          }
+          add(others.one[near][style], a, one[near][style]);
+        }
       }
     }
-    return out;
+    return this;
+  }
+
+  /** Makes these the sums over some parts and some others. */
+  Sums set(Sums some, Sums others, boolean... met) {
+    for (int style = 0; style < 2; style++) {
+      multiply(some.product[style], others.product[style], product[style]);
+      chunks[style] = added(some.chunks[style], others.chunks[style]);
+      settle(style, some.least[style] * others.least[style]);
+      for (int near = 0; near < 2; near++) {
+        if (met[near]) {
+          double[] a = some.one[near][style];
+          double[] b = others.one[near][style];
+          if (style == ClueTables.AS_MADE) {
+            add(some.two[near], others.two[near], two[near]);
+            addProduct(two[near], a, b, two[near]);
+          }
+          add(a, b, one[near][style]);
+        }
+      }
+    }
+    return this;
   }
 
   private static void multiply(double[] a, double[] b, double[] into) {
@@ -95,26 +121,51 @@ final class Sums {
     }
   }
 
+  private static int @Nullable [] added(int @Nullable [] a, int @Nullable [] b) {
+    if (a == null || b == null) {
+      return a == null ? b : a;
+    }
+    int[] out = a.clone();
+    for (int y = 0; y < out.length; y++) {
+      out[y] += b[y];
+    }
+    return out;
+  }
+
   // Factors are at least a chunk each, so one chunk at a time is enough.
-  private void settle(int style) {
+  private void settle(int style, double bound) {
+    least[style] = bound;
+    if (bound >= CHUNK) {
+      return;
+    }
     double[] row = product[style];
+    int[] chunk = chunks[style] == null ? new int[years] : chunks[style].clone();
     for (int y = 0; y < row.length; y++) {
       if (row[y] < CHUNK) {
         row[y] *= PER_CHUNK;
-        chunks[style][y]++;
+        chunk[y]++;
       }
     }
+    chunks[style] = chunk;
+    least[style] = CHUNK;
   }
 
   /**
-   * The likelihood of all parts being of the knife's year, by year, on a scale of so many chunks.
+   * The likelihood of all parts being of the knife's year, by year, on a scale of so many chunks;
+   * to be read only.
    */
   double[] asMade(int style, int scale) {
-    double[] row = product[style].clone();
     int[] chunk = chunks[style];
+    if (chunk == null && scale == 0) {
+      return product[style];
+    }
+    double[] row = product[style].clone();
     for (int y = 0; y < row.length; y++) {
-      if (chunk[y] != scale) {
-        row[y] *= Math.scalb(1.0, -600 * (chunk[y] - scale));
+      int more = (chunk == null ? 0 : chunk[y]) - scale;
+      if (more > 1) {
+        row[y] = 0;
+      } else if (more != 0) {
+        row[y] *= more == 1 ? CHUNK : Math.scalb(1.0, -600 * more);
       }
     }
     return row;

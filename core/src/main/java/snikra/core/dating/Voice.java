@@ -2,6 +2,7 @@ package snikra.core.dating;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.ObjIntConsumer;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -29,6 +30,7 @@ final class Voice {
 
   final double[] numberReplaced;
 
+  private final boolean[] met = new boolean[2];
   private final int years;
   private final double[] replacedPrior;
   private final @Nullable PartCurves[] parts;
@@ -41,6 +43,8 @@ final class Voice {
 
   private final double[] greatest;
 
+  private final double[] spare;
+
   /**
    * The curves of one part, by style and year.
    *
@@ -48,16 +52,35 @@ final class Voice {
    * @param replaced weight of replaced against original, its prior included
    * @param older weight of older stock against original, its prior left out
    * @param departs weight of replaced or older against original, by nearness to a change
+   * @param least of {@code original}, by style
    */
   record PartCurves(
-      double[][] original, double[][] replaced, double[][] older, double[][][] departs) {
+      double[][] original,
+      double[][] replaced,
+      double[][] older,
+      double[][][] departs,
+      double[] least) {
 
-    static PartCurves empty(int years) {
+    /** With room for both styles, or with the same rows for both. */
+    static PartCurves empty(int years, boolean oneStyle) {
       return new PartCurves(
-          new double[2][years],
-          new double[2][years],
-          new double[2][years],
-          new double[2][2][years]);
+          rows(years, oneStyle),
+          rows(years, oneStyle),
+          rows(years, oneStyle),
+          new double[][][] {rows(years, oneStyle), rows(years, oneStyle)},
+          new double[2]);
+    }
+
+    private static double[][] rows(int years, boolean oneStyle) {
+      double[] row = new double[years];
+      return new double[][] {row, oneStyle ? row : new double[years]};
+    }
+
+    /** Of a part that says nothing. */
+    static PartCurves silent(int years) {
+      PartCurves silent = empty(years, true);
+      Arrays.fill(silent.original[ClueTables.AS_MADE], 1);
+      return silent;
     }
   }
 
@@ -70,6 +93,7 @@ final class Voice {
     this.parts = new PartCurves[replacedPrior.length];
     inverse = new double[years];
     greatest = new double[years];
+    spare = new double[years];
     shareOfLater = new double[years];
     for (int y = 0; y < years; y++) {
       shareOfLater[y] = 1.0 / (years - y);
@@ -93,31 +117,49 @@ final class Voice {
     parts[part] = curves;
   }
 
-  /** Whether all of a region hear the same of a part in these looks. */
-  boolean hearsLikeOthers(int part, List<Look> looks) {
-    return numberOriginal[part] == 1 && looks.stream().noneMatch(Look::markBorne);
+  /** Notes that one who hears it is far from (0) or near (1) a change. */
+  void meet(int near) {
+    met[near] = true;
+  }
+
+  /** Whether another hears the very same of a part in these looks. */
+  boolean hearsLike(Voice other, int part, List<Look> looks) {
+    if (numberOriginal[part] != other.numberOriginal[part]
+        || numberReplaced[part] != other.numberReplaced[part]) {
+      return false;
+    }
+    for (Look look : looks) {
+      double[][] mine = look.likelihood()[region];
+      double[][] theirs = look.likelihood()[other.region];
+      boolean same = mine[0] == theirs[0] && mine[1] == theirs[1];
+      if (hears(look) != other.hears(look) || (hears(look) && !same)) {
+        return false;
+      }
+    }
+    return true;
   }
 
   /** Works out the curves of one part from what was seen on it; null when nothing was. */
   @Nullable PartCurves curves(int part, List<Look> looks) {
-    return curves(part, looks, PartCurves.empty(years));
-  }
-
-  /** The same, written over curves that are no longer needed. */
-  @Nullable PartCurves curves(int part, List<Look> looks, PartCurves over) {
-    boolean silent = true;
-    for (Look look : looks) {
-      if (hears(look)) {
-        for (int style = 0; style < 2; style++) {
-          multiply(over.original[style], look.likelihood()[region][style], silent);
+    if (looks.stream().noneMatch(this::hears)) {
+      return null;
+    }
+    boolean oneStyle = looks.stream().allMatch(look -> !hears(look) || look.isOneStyle(region));
+    PartCurves curves = PartCurves.empty(years, oneStyle);
+    for (int style = 0; style < (oneStyle ? 1 : 2); style++) {
+      boolean first = true;
+      for (Look look : looks) {
+        if (hears(look)) {
+          multiply(curves.original[style], look.likelihood()[region][style], first);
+          first = false;
         }
-        silent = false;
       }
+      fill(curves, part, style);
     }
-    for (int style = 0; style < 2 && !silent; style++) {
-      fill(over, part, style);
+    if (oneStyle) {
+      curves.least[ClueTables.OLD_STYLE] = curves.least[ClueTables.AS_MADE];
     }
-    return silent ? null : over;
+    return curves;
   }
 
   private void multiply(double[] row, double[] by, boolean first) {
@@ -132,9 +174,11 @@ final class Voice {
 
   private void fill(PartCurves curves, int part, int style) {
     double[] own = curves.original[style];
+    double least = 1;
     for (int y = 0; y < years; y++) {
       own[y] = own[y] > Sums.LEAST ? own[y] : Sums.LEAST;
       inverse[y] = 1 / own[y];
+      least = own[y] < least ? own[y] : least;
     }
     double sum = 0;
     double prior = replacedPrior[part] * numberReplaced[part] / numberOriginal[part];
@@ -144,7 +188,7 @@ final class Voice {
       replaced[y] = prior * sum * inverse[y] * shareOfLater[y];
     }
     double[] older = curves.older[style];
-    setGreatestBefore(own);
+    double[] greatest = greatestBefore(own);
     double ever = replacedPrior[part] > 0 ? 1 : 0;
     for (int y = 0; y < years; y++) {
       older[y] = ever * greatest[y] * inverse[y];
@@ -157,50 +201,70 @@ final class Voice {
       }
     }
     double told = numberOriginal[part];
+    curves.least[style] = told * least;
     for (int y = 0; y < years; y++) {
       own[y] *= told;
     }
   }
 
   // The greatest of the years of older stock, by pairs, fours and eights.
-  private void setGreatestBefore(double[] own) {
-    greatest[0] = 0;
-    System.arraycopy(own, 0, greatest, 1, years - 1);
+  private double[] greatestBefore(double[] own) {
+    double[] from = greatest;
+    double[] to = spare;
+    from[0] = 0;
+    System.arraycopy(own, 0, from, 1, years - 1);
     for (int reach = 1; reach < OLDER_BY; reach *= 2) {
-      for (int y = years - 1; y >= reach; y--) {
-        double earlier = greatest[y - reach];
-        greatest[y] = earlier > greatest[y] ? earlier : greatest[y];
+      System.arraycopy(from, 0, to, 0, reach);
+      for (int y = reach; y < years; y++) {
+        to[y] = from[y] > from[y - reach] ? from[y] : from[y - reach];
       }
+      double[] done = to;
+      to = from;
+      from = done;
     }
+    return from;
   }
 
   /** Sums over all parts. */
   Sums sums() {
     Sums sums = new Sums(years);
     for (PartCurves part : parts) {
-      sums = part == null ? sums : sums.and(part);
+      if (part != null) {
+        sums.set(sums, part, met);
+      }
     }
     return sums;
   }
 
-  /** For each part that says something the sums over all others; null for the silent. */
-  @Nullable Sums[] sumsWithoutEach() {
-    Sums[] without = new Sums[parts.length];
-    Sums before = new Sums(years);
-    for (int k = 0; k < parts.length; k++) {
-      if (parts[k] != null) {
-        without[k] = before;
-        before = before.and(parts[k]);
+  /** Room for {@link #withoutEach}: the sums before each part, those after it, and their union. */
+  static Sums[] room(int parts, int years) {
+    Sums[] room = new Sums[parts + 3];
+    Arrays.setAll(room, i -> new Sums(years));
+    return room;
+  }
+
+  /**
+   * Shows for each part that says something the sums over all others.
+   *
+   * @param room to work in; what is shown lies there and holds until the next is shown
+   */
+  void withoutEach(Sums[] room, ObjIntConsumer<Sums> show) {
+    Sums after = room[parts.length + 1].setNone();
+    Sums rest = room[parts.length + 2];
+    int spoke = 0;
+    room[0].setNone();
+    for (PartCurves part : parts) {
+      if (part != null) {
+        room[spoke + 1].set(room[spoke], part, met);
+        spoke++;
       }
     }
-    Sums after = new Sums(years);
     for (int k = parts.length - 1; k >= 0; k--) {
       if (parts[k] != null) {
-        without[k] = without[k].and(after);
-        after = after.and(parts[k]);
+        show.accept(rest.set(room[--spoke], after, met), k);
+        after.set(after, parts[k], met);
       }
     }
-    return without;
   }
 
   boolean speaks(int part) {

@@ -3,6 +3,7 @@ package snikra.core.examination;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -88,6 +89,8 @@ public final class Examiner {
         pattern,
         markVerdict(marks),
         number,
+        Codes.read(knife, dated, shelf),
+        Codes.registered(knife, shelf),
         dated,
         grade,
         appraiser.appraise(subject(knife, pattern, dated, grade), knife.comparables()),
@@ -105,7 +108,12 @@ public final class Examiner {
     GradeVerdict grade = shelf.condition().grade(knife.condition());
     NumberVerdict number = number(knife, dated).orElse(null);
     boolean conflict = findings(pattern, number, dated).stream().anyMatch(Finding::conflict);
-    boolean dateable = !evidence.observed().isEmpty() || marks.anySeen() || knife.number() != null;
+    boolean dateable =
+        !evidence.observed().isEmpty()
+            || marks.anySeen()
+            || knife.number() != null
+            || !knife.codes().isEmpty()
+            || !knife.registered().isEmpty();
     ValueVerdict value =
         appraiser.appraise(subject(knife, pattern, dated, grade), knife.comparables());
     String maker =
@@ -116,6 +124,7 @@ public final class Examiner {
             .orElse(null);
     return new Summary(
         pattern.title(),
+        pattern.tradeTitle(),
         maker,
         dateable ? dated.nineTenths() : null,
         conflict,
@@ -128,11 +137,14 @@ public final class Examiner {
   /**
    * A knife in a few words.
    *
+   * @param title by the strict school
+   * @param tradeTitle by today's trade
    * @param maker the leading maker where it leads clearly
    * @param span null where nothing that dates it was looked at
    */
   public record Summary(
       String title,
+      String tradeTitle,
       @Nullable String maker,
       @Nullable Span span,
       boolean conflict,
@@ -162,7 +174,9 @@ public final class Examiner {
       Optional<Clue> clue = s == null ? Optional.empty() : feature.clue("" + s.value());
       clue.ifPresent(c -> observed.add(new Evidence.Observed(feature, c, s.sureness())));
     }
-    return new Evidence(marks, observed, statements(knife), knife.number(), found(knife));
+    List<Evidence.Statement> statements = new ArrayList<>(statements(knife));
+    statements.addAll(Codes.statements(knife, shelf));
+    return new Evidence(marks, observed, statements, knife.number(), knife.codes(), found(knife));
   }
 
   private static List<Evidence.Statement> statements(Specimen knife) {
@@ -173,7 +187,14 @@ public final class Examiner {
         String label = sentence(e.kind().toString()) + " " + e.date().written();
         out.add(
             new Evidence.Statement(
-                "story-" + (i + 1), label, e.date().latestYear(), e.source().reliability()));
+                "story-" + (i + 1),
+                "story",
+                "Story",
+                label,
+                null,
+                e.date().latestYear(),
+                e.source().reliability(),
+                "A story is as good as its source."));
       }
     }
     return out;
@@ -214,12 +235,14 @@ public final class Examiner {
       return Optional.empty();
     }
     Map<String, String> found = found(knife);
-    List<Maker> order = new ArrayList<>();
-    dated.makers().stream()
-        .filter(m -> m.maker() != null)
-        .forEach(m -> shelf.maker(m.maker()).ifPresent(order::add));
-    shelf.makers().stream().filter(m -> !order.contains(m)).forEach(order::add);
-    for (Maker maker : order) {
+    Map<String, Maker> order = new LinkedHashMap<>();
+    for (DatingVerdict.Attribution likely : dated.makers()) {
+      if (likely.maker() != null) {
+        shelf.maker(likely.maker()).ifPresent(m -> order.put(m.id(), m));
+      }
+    }
+    shelf.makers().forEach(m -> order.putIfAbsent(m.id(), m));
+    for (Maker maker : order.values()) {
       Optional<DecodedNumber> decoded =
           maker.numbers() == null
               ? Optional.empty()

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import snikra.core.examination.Verdict.Finding;
 import snikra.core.measure.Measurement;
+import snikra.core.profile.BladeRoom;
 import snikra.core.profile.BladeWear;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.SeenBlade;
@@ -21,16 +22,13 @@ final class Questions {
   /** A blade cannot be longer than its handle by more than the tang outside it. */
   private static final double LONGEST_BLADE = 1.0;
 
-  /** A main blade is seldom shorter than this share of the closed length by design. */
-  private static final double SHORT_BLADE = 0.58;
-
   private Questions() {}
 
   static List<Finding> of(Specimen knife, Sketch sketch, ReferenceShelf shelf) {
     List<Finding> out = new ArrayList<>();
     closedLength(knife, shelf, out);
     for (int b = 0; b < knife.blades().size(); b++) {
-      blade(b, knife, sketch, out);
+      blade(b, knife, sketch, shelf.patterns().room(), out);
     }
     shelf
         .measures()
@@ -77,7 +75,8 @@ final class Questions {
     }
   }
 
-  private static void blade(int b, Specimen knife, Sketch sketch, List<Finding> out) {
+  private static void blade(
+      int b, Specimen knife, Sketch sketch, BladeRoom room, List<Finding> out) {
     SeenBlade blade = knife.blades().get(b);
     if (blade.length() != null && knife.closedLength() != null) {
       double share = blade.length().mm() / knife.closedLength().mm();
@@ -85,12 +84,9 @@ final class Questions {
         out.add(
             new Finding(
                 "blades", "Blade " + (b + 1) + " is longer than the handle it folds into.", false));
-      } else if (b == 0 && share < SHORT_BLADE) {
-        out.add(
-            new Finding(
-                "blades",
-                "The main blade fills little of its handle: short by design, or broken and reground.",
-                false));
+      }
+      if (b == 0) {
+        shortBlade(blade, knife, room, out);
       }
     }
     BladeWear.Left left = sketch.blades().get(b).left();
@@ -105,6 +101,28 @@ final class Questions {
                   b + 1,
                   100 * left.low(),
                   100 * left.high()),
+              false));
+    }
+  }
+
+  private static void shortBlade(
+      SeenBlade main, Specimen knife, BladeRoom room, List<Finding> out) {
+    double closed = knife.closedLength().mm();
+    BladeRoom.Missing missing = room.missing(main.length().mm(), closed);
+    if (missing.low() > 0) {
+      out.add(
+          new Finding(
+              "blades",
+              String.format(
+                  Locale.ROOT,
+                  "The main blade takes %.0f%% of its handle, a full one about %.0f%%: short by"
+                      + " design, or broken and reground with %.0f%% of its length gone (%.0f to"
+                      + " %.0f).",
+                  100 * main.length().mm() / closed,
+                  100 * room.usual(0),
+                  100 * missing.share(),
+                  100 * missing.low(),
+                  100 * missing.high()),
               false));
     }
   }

@@ -33,13 +33,10 @@ public record Sketch(
 
   private static final double USUAL_CLOSED_MM = 89;
 
-  /** Usual length of the main blade, and of those after it, in closed lengths. */
-  private static final double[] USUAL_BLADE = {0.74, 0.55, 0.5, 0.48};
-
   /**
    * One blade of the drawing.
    *
-   * @param left what is left of it, where heights were measured
+   * @param left what is left of it, where heights or its area were measured
    */
   public record Blade(
       @Nullable String type,
@@ -54,9 +51,8 @@ public record Sketch(
     double closed = measured ? knife.closedLength().mm() : USUAL_CLOSED_MM;
     List<Blade> blades = new ArrayList<>();
     for (SeenBlade b : knife.blades()) {
-      double usual = USUAL_BLADE[Math.min(blades.size(), USUAL_BLADE.length - 1)];
       boolean known = b.length() != null;
-      double length = known ? b.length().mm() : usual * closed;
+      double length = known ? b.length().mm() : book.room().usual(blades.size()) * closed;
       blades.add(
           new Blade(
               b.type(),
@@ -83,7 +79,7 @@ public record Sketch(
 
   private static BladeWear.@Nullable Left left(SeenBlade b, PatternBook book, double length) {
     BladeType type = b.type() == null ? null : book.blade(b.type()).orElse(null);
-    if (type == null || b.heights().isEmpty()) {
+    if (type == null) {
       return null;
     }
     List<BladeWear.Height> heights =
@@ -91,6 +87,9 @@ public record Sketch(
             .map(h -> new BladeWear.Height(h.at().mm(), h.height().mm()))
             .filter(h -> h.atMm() < length)
             .toList();
+    if (b.area() != null) {
+      return BladeWear.ofArea(type.outline(), length, heights, b.area().mm2(), b.area().spread());
+    }
     return heights.isEmpty() ? null : BladeWear.of(type.outline(), length, heights);
   }
 

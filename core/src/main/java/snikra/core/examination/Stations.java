@@ -65,7 +65,7 @@ public final class Stations {
             case "pattern" -> pattern(knife, pattern, conflict);
             case "blades" -> blades(knife, conflict);
             case "marks" -> marks(knife, conflict);
-            case "number" -> one(station, knife.number() != null, knife.number(), conflict);
+            case "number" -> numbers(knife, conflict);
             case "action" -> action(knife, conflict);
             case "condition" -> condition(knife, grade, conflict);
             case "story" ->
@@ -85,6 +85,18 @@ public final class Stations {
   private static Progress one(
       String station, boolean looked, @Nullable String summary, boolean conflict) {
     return new Progress(station, looked ? 1 : 0, 1, looked ? summary : null, conflict);
+  }
+
+  private static Progress numbers(Specimen knife, boolean conflict) {
+    List<String> told = new ArrayList<>();
+    if (knife.number() != null) {
+      told.add(knife.number());
+    }
+    knife.codes().forEach(c -> told.add(c.sign() + " " + c.written()));
+    if (!knife.registered().isEmpty()) {
+      told.add(count(knife.registered(), "patent or design"));
+    }
+    return one("number", !told.isEmpty(), String.join(", ", told), conflict);
   }
 
   private static String count(List<?> things, String word) {

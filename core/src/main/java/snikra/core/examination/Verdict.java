@@ -2,6 +2,9 @@ package snikra.core.examination;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import snikra.core.code.CodeScheme;
+import snikra.core.code.SeenCode;
+import snikra.core.code.SeenNumber;
 import snikra.core.condition.GradeVerdict;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.number.DecodedNumber;
@@ -19,6 +22,8 @@ public record Verdict(
     PatternVerdict pattern,
     MarkVerdict mark,
     @Nullable NumberVerdict number,
+    List<CodeVerdict> codes,
+    List<RegisteredVerdict> registered,
     DatingVerdict dating,
     GradeVerdict grade,
     ValueVerdict value,
@@ -43,6 +48,21 @@ public record Verdict(
 
   /** The number by the grammar of the maker it fits best. */
   public record NumberVerdict(String maker, String makerName, DecodedNumber decoded) {}
+
+  /** What a date code says by the schemes it fits, of the likeliest maker first. */
+  public record CodeVerdict(SeenCode seen, List<CodeReading> readings) {}
+
+  /** A code by one scheme of one maker. */
+  public record CodeReading(
+      String maker,
+      String makerName,
+      String scheme,
+      String note,
+      List<CodeScheme.YearShare> years) {}
+
+  /** What a patent, design or model number says. */
+  public record RegisteredVerdict(
+      SeenNumber seen, String label, int notBefore, String why, String note) {}
 
   /** Something worth saying, and the station it belongs to. */
   public record Finding(String station, String text, boolean conflict) {}

@@ -97,18 +97,32 @@ final class Channel {
     return new Read(glyphs, emission, imagined, chance);
   }
 
+  /** Room to work in, so that nothing is laid out anew for each line. */
+  static final class Room {
+    private double[] row = new double[0];
+    private double[] next = new double[0];
+
+    private void makeFor(int letters) {
+      if (row.length <= letters) {
+        row = new double[letters + 1];
+        next = new double[letters + 1];
+      }
+    }
+  }
+
   /** P(read | letters), above 0 for any pair of lines. */
-  static double probability(Read read, int[] struck) {
+  static double probability(Read read, int[] struck, Room room) {
     int m = struck.length;
-    double[] row = new double[m + 1];
-    double[] next = new double[m + 1];
+    room.makeFor(m);
+    double[] row = room.row;
+    double[] next = room.next;
     row[0] = 1;
     for (int j = 0; j < m; j++) {
       row[j + 1] = row[j] * OVERLOOKED;
     }
     for (int i = 0; i < read.imagined.length; i++) {
       if (read.emission[i] == null) {
-        stretch(row);
+        stretch(row, m);
         continue;
       }
       double[] emission = read.emission[i];
@@ -125,9 +139,9 @@ final class Channel {
   }
 
   // A stretch may swallow any number of letters at no cost.
-  private static void stretch(double[] row) {
+  private static void stretch(double[] row, int letters) {
     double best = 0;
-    for (int j = 0; j < row.length; j++) {
+    for (int j = 0; j <= letters; j++) {
       best = Math.max(best, row[j]);
       row[j] = best;
     }

@@ -4,9 +4,12 @@ import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 
 /** One place in a line as read: a letter with its legibility, a lost letter or a lost stretch. */
 record Glyph(char letter, Legibility legibility) {
+
+  private static final Pattern ACCENT = Pattern.compile("\\p{M}");
 
   enum Legibility {
     SURE,
@@ -48,10 +51,21 @@ record Glyph(char letter, Legibility legibility) {
     return Character.isLetterOrDigit(c) || c == '&';
   }
 
+  private static boolean isAscii(String line) {
+    for (int i = 0; i < line.length(); i++) {
+      if (line.charAt(i) > 127) {
+        return false;
+      }
+    }
+    return true;
+  }
+
   // Accents wear off first, so they are no evidence either way.
   static String fold(String line) {
-    return Normalizer.normalize(line.replace("ß", "SS"), Normalizer.Form.NFD)
-        .replaceAll("\\p{M}", "")
-        .toUpperCase(Locale.ROOT);
+    if (isAscii(line)) {
+      return line.toUpperCase(Locale.ROOT);
+    }
+    String apart = Normalizer.normalize(line.replace("ß", "SS"), Normalizer.Form.NFD);
+    return ACCENT.matcher(apart).replaceAll("").toUpperCase(Locale.ROOT);
   }
 }

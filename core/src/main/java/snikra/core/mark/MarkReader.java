@@ -1,8 +1,10 @@
 package snikra.core.mark;
 
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
 import snikra.core.reference.Maker;
@@ -28,22 +30,33 @@ public final class MarkReader {
 
   private final List<Struck> marks = new ArrayList<>();
   private final List<Word> words = new ArrayList<>();
+
+  /** Every line of every mark once: makers strike the same name and place over and over. */
+  private final List<StruckLine> lines = new ArrayList<>();
+
   private final Channel channel;
   private final double unlistedWeight;
 
   private record Struck(
-      Maker maker, MarkVariant variant, List<int[]> lines, List<int[]> pile, double weight) {}
+      Maker maker,
+      MarkVariant variant,
+      List<StruckLine> lines,
+      List<StruckLine> pile,
+      double weight) {}
 
-  private record Word(String feature, Clue clue, String word, int[] letters) {}
+  private record StruckLine(int index, int[] letters) {}
+
+  private record Word(String feature, Clue clue, String word, StruckLine line) {}
 
   /**
    * A line as read.
    *
+   * @param given its probability by line struck
    * @param byChance its probability when no mark on file accounts for it
    */
-  private record Line(Channel.Read read, double byChance) {
-    double given(int[] struck) {
-      return Channel.probability(read, struck);
+  private record Line(Channel.Read read, double[] given, double byChance) {
+    double given(StruckLine struck) {
+      return given[struck.index];
     }
   }
 
@@ -52,32 +65,47 @@ public final class MarkReader {
   /** A reader for the marks and the common words of this shelf. */
   public MarkReader(ReferenceShelf shelf) {
     channel = new Channel(shelf.confusions());
+    Map<List<Integer>, StruckLine> known = new HashMap<>();
     for (Maker maker : shelf.makers()) {
       double share = maker.weight() / maker.marks().size();
       for (MarkVariant v : maker.marks()) {
-        marks.add(new Struck(maker, v, letters(v.lines()), letters(v.pile()), share));
+        marks.add(new Struck(maker, v, struck(v.lines(), known), struck(v.pile(), known), share));
       }
     }
     for (Feature feature : shelf.clues().features()) {
       if (feature.markBorne()) {
         for (Clue clue : feature.clues()) {
-          clue.words().forEach(w -> words.add(new Word(feature.id(), clue, w, Channel.indices(w))));
+          for (String w : clue.words()) {
+            words.add(new Word(feature.id(), clue, w, struck(w, known)));
+          }
         }
       }
     }
     unlistedWeight = shelf.unlistedWeight();
   }
 
-  private static List<int[]> letters(List<String> lines) {
-    return lines.stream().map(Channel::indices).toList();
+  private List<StruckLine> struck(List<String> texts, Map<List<Integer>, StruckLine> known) {
+    return texts.stream().map(text -> struck(text, known)).toList();
+  }
+
+  private StruckLine struck(String text, Map<List<Integer>, StruckLine> known) {
+    int[] letters = Channel.indices(text);
+    return known.computeIfAbsent(
+        Arrays.stream(letters).boxed().toList(),
+        key -> {
+          StruckLine line = new StruckLine(lines.size(), letters);
+          lines.add(line);
+          return line;
+        });
   }
 
   /** What these faces say. Worn faces say nothing; a bare face is evidence. */
   public MarkEvidence read(List<SeenFace> faces) {
+    Map<String, Line> read = new HashMap<>();
     List<ReadFace> telling =
         faces.stream()
             .filter(f -> f.state() != FaceState.WORN)
-            .map(f -> new ReadFace(f, f.lines().stream().map(this::line).toList()))
+            .map(f -> new ReadFace(f, lines(f.lines(), read)))
             .toList();
     double[] log = new double[marks.size()];
     double copied = 0;
@@ -115,7 +143,7 @@ public final class MarkReader {
   private double given(ReadFace read, Struck mark) {
     SeenFace face = read.face;
     boolean onFile = face.blade() == 1 || mark.variant.everyBlade();
-    List<int[]> struck = face.face() == Face.MARK ? mark.lines : mark.pile;
+    List<StruckLine> struck = face.face() == Face.MARK ? mark.lines : mark.pile;
     boolean marked = onFile && !struck.isEmpty();
     if (face.state() == FaceState.BARE) {
       return marked ? BARE_THOUGH_MARKED : 1 - MARKED_THOUGH_BARE;
@@ -134,7 +162,7 @@ public final class MarkReader {
   }
 
   // Lines keep their order; a line on file may be ground away, a line read may not be on file.
-  private static double linesGiven(List<Line> read, List<int[]> struck) {
+  private static double linesGiven(List<Line> read, List<StruckLine> struck) {
     double[] row = new double[struck.size() + 1];
     row[0] = 1;
     for (int j = 0; j < struck.size(); j++) {
@@ -167,14 +195,24 @@ public final class MarkReader {
     return p;
   }
 
+  // Blades often carry the same lines.
+  private List<Line> lines(List<String> texts, Map<String, Line> read) {
+    return texts.stream().map(text -> read.computeIfAbsent(text, this::line)).toList();
+  }
+
   // Country and steel words are no maker's own: an unlisted maker strikes them too.
   private Line line(String text) {
     Channel.Read read = channel.read(text);
+    double[] given = new double[lines.size()];
+    Channel.Room room = new Channel.Room();
+    for (StruckLine struck : lines) {
+      given[struck.index] = Channel.probability(read, struck.letters, room);
+    }
     double p = (1 - COMMON_WORD) * read.chance();
     for (Word word : words) {
-      p += COMMON_WORD * Channel.probability(read, word.letters);
+      p += COMMON_WORD * given[word.line.index];
     }
-    return new Line(read, p);
+    return new Line(read, given, p);
   }
 
   private List<MarkEvidence.WordFound> wordsIn(List<ReadFace> faces) {
@@ -182,7 +220,7 @@ public final class MarkReader {
     for (ReadFace face : faces) {
       for (Line line : face.lines) {
         for (Word word : words) {
-          double p = COMMON_WORD * line.given(word.letters) / line.byChance;
+          double p = COMMON_WORD * line.given(word.line) / line.byChance;
           if (p > WORD_IS_FOUND) {
             found.add(new MarkEvidence.WordFound(word.feature, word.clue.id(), word.word, p));
           }
@@ -194,18 +232,29 @@ public final class MarkReader {
 
   private List<MarkCandidate> candidates(
       List<ReadFace> faces, double[] log, double top, double sum) {
-    List<Integer> order = new ArrayList<>();
+    double[] weight = new double[log.length];
     for (int v = 0; v < log.length; v++) {
-      order.add(v);
+      weight[v] = marks.get(v).weight * Math.exp(log[v] - top) / sum;
     }
-    order.sort(
-        Comparator.comparingDouble((Integer v) -> -(log[v] + Math.log(marks.get(v).weight)))
-            .thenComparing(v -> v));
-    return order.stream()
-        .limit(CANDIDATES)
-        .map(
-            v -> candidate(marks.get(v), marks.get(v).weight * Math.exp(log[v] - top) / sum, faces))
-        .toList();
+    return likeliest(weight).stream().map(v -> candidate(marks.get(v), weight[v], faces)).toList();
+  }
+
+  // Of equals the first.
+  private static List<Integer> likeliest(double[] weight) {
+    List<Integer> order = new ArrayList<>();
+    for (int v = 0; v < weight.length; v++) {
+      int place = order.size();
+      while (place > 0 && weight[order.get(place - 1)] < weight[v]) {
+        place--;
+      }
+      if (place < CANDIDATES) {
+        order.add(place, v);
+        if (order.size() > CANDIDATES) {
+          order.remove(CANDIDATES);
+        }
+      }
+    }
+    return order;
   }
 
   private MarkCandidate candidate(Struck mark, double probability, List<ReadFace> faces) {
@@ -235,7 +284,7 @@ public final class MarkReader {
   }
 
   // Which line read goes with which line on file: best in order, for showing only.
-  private static int[] matchLines(List<Line> read, List<int[]> struck) {
+  private static int[] matchLines(List<Line> read, List<StruckLine> struck) {
     int n = read.size();
     int m = struck.size();
     double[][] best = new double[n + 1][m + 1];
@@ -261,7 +310,7 @@ public final class MarkReader {
     return match;
   }
 
-  private static double gain(Line line, int[] struck) {
+  private static double gain(Line line, StruckLine struck) {
     return Math.log(line.given(struck) / (LINE_NOT_ON_FILE * line.byChance));
   }
 }

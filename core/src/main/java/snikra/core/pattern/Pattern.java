@@ -136,7 +136,11 @@ public record Pattern(
   }
 
   int fewestBlades() {
-    return (int) slots.stream().filter(s -> !s.optional()).count();
+    int fewest = 0;
+    for (Slot slot : slots) {
+      fewest += slot.optional() ? 0 : 1;
+    }
+    return fewest;
   }
 
   /** Whether the springs part the pattern from its rivals: one blade of three or more. */

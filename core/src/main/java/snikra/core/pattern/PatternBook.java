@@ -6,11 +6,17 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import snikra.core.profile.BladeRoom;
 
-/** The shapes and the patterns known. */
+/**
+ * The shapes and the patterns known.
+ *
+ * @param room how much of a handle its blades take
+ */
 public record PatternBook(
     List<Frame> frames,
     List<BladeType> blades,
+    BladeRoom room,
     List<BolsterLayout> bolsters,
     List<Pull> pulls,
     List<SpringLayout> springLayouts,
@@ -41,7 +47,14 @@ public record PatternBook(
   /** A book without patterns. */
   public static PatternBook empty() {
     return new PatternBook(
-        List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
+        List.of(),
+        List.of(),
+        new BladeRoom(List.of(1.0), 1),
+        List.of(),
+        List.of(),
+        List.of(),
+        List.of(),
+        List.of());
   }
 
   private static <T> Map<String, T> byId(List<T> things, Function<T, String> id) {

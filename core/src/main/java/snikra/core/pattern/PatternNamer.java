@@ -89,23 +89,23 @@ public final class PatternNamer {
   private List<Name> names(Specimen knife, Ranked strict, Ranked trade) {
     Scoring leader = strict.scored.get(0);
     Settler settler = new Settler(book, knife);
-    Set<Pattern> listed = new HashSet<>();
+    Set<String> listed = new HashSet<>();
     List<Name> names = new ArrayList<>();
     for (int i = 0; i < NAMES && strict.probability.get(i) >= SHOWN_FROM; i++) {
-      if (listed.add(strict.scored.get(i).pattern())) {
+      if (listed.add(strict.scored.get(i).pattern().id())) {
         names.add(name(strict.scored.get(i), leader, strict, trade, settler));
       }
     }
     // What sellers would call it belongs in the list, and what is commonly taken for the leader.
     for (int i = 0; i < SOLD_AS && trade.probability.get(i) >= SHOWN_FROM; i++) {
-      if (listed.add(trade.scored.get(i).pattern())) {
+      if (listed.add(trade.scored.get(i).pattern().id())) {
         names.add(name(trade.scored.get(i), leader, strict, trade, settler));
       }
     }
     strict.scored.stream()
         .filter(s -> leader.pattern().tellApart().containsKey(s.pattern().id()))
         .limit(LOOKALIKES)
-        .filter(s -> listed.add(s.pattern()))
+        .filter(s -> listed.add(s.pattern().id()))
         .forEach(s -> names.add(name(s, leader, strict, trade, settler)));
     return names;
   }

@@ -1,7 +1,6 @@
 package snikra.core.pattern;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -37,36 +36,41 @@ final class SlotAssignment {
     int sets = 1 << pattern.slots().size();
     double[][] best = new double[this.blades.size() + 1][sets];
     int[][] took = new int[this.blades.size()][sets];
-    for (double[] row : best) {
-      Arrays.fill(row, Double.NEGATIVE_INFINITY);
-    }
-    best[0][0] = 0;
+    best[0][0] = 1;
     for (int b = 0; b < this.blades.size(); b++) {
       place(b, best[b], best[b + 1], took[b]);
     }
     slotOf = new int[this.blades.size()];
-    log = trace(best[this.blades.size()], took);
+    log = Math.log(trace(best[this.blades.size()], took));
   }
 
   // Only as many blades stay over as there are more of them than slots.
   private void place(int b, double[] before, double[] after, int[] took) {
     int slots = pattern.slots().size();
     int mayStayOver = blades.size() - slots;
+    double[] fit = new double[slots];
     for (int s = 0; s < slots; s++) {
-      double fit = fit(blades.get(b), pattern.slots().get(s));
-      for (int set = 0; set < before.length; set++) {
-        int with = set | 1 << s;
-        if ((set & 1 << s) == 0 && before[set] + fit > after[with]) {
-          after[with] = before[set] + fit;
-          took[with] = s;
+      fit[s] = fit(blades.get(b), pattern.slots().get(s));
+    }
+    for (int set = 0; set < before.length; set++) {
+      if (before[set] > 0) {
+        placeBeside(set, before[set], fit, after, took);
+        int over = b + 1 - Integer.bitCount(set);
+        if (over <= mayStayOver && before[set] > after[set]) {
+          after[set] = before[set];
+          took[set] = -1;
         }
       }
     }
-    for (int set = 0; set < before.length; set++) {
-      int over = b + 1 - Integer.bitCount(set);
-      if (over <= mayStayOver && before[set] > after[set]) {
-        after[set] = before[set];
-        took[set] = -1;
+  }
+
+  private static void placeBeside(
+      int set, double before, double[] fit, double[] after, int[] took) {
+    for (int s = 0; s < fit.length; s++) {
+      int with = set | 1 << s;
+      if (with != set && before * fit[s] > after[with]) {
+        after[with] = before * fit[s];
+        took[with] = s;
       }
     }
   }
@@ -92,7 +96,7 @@ final class SlotAssignment {
             ? 1
             : blade.end() == slot.endAlso() ? OTHER_END : tolerance.end();
     double side = blade.side() == null || blade.side() == slot.side() ? 1 : OTHER_SIDE;
-    return Math.log(type * end * side * (slot.optional() ? OPTIONAL : 1));
+    return type * end * side * (slot.optional() ? OPTIONAL : 1);
   }
 
   /** The log weight of the best way. */

@@ -5,7 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 
 /**
- * How much of a blade is left, from heights measured along it and its full outline.
+ * How much of a blade is left, from heights measured along it or its traced area, and its full
+ * outline.
  *
  * <p>Each height over the full height there is the share left at that place; between places the
  * share runs straight, beyond the last it stays. The shares weighed by full height give the share
@@ -71,6 +72,36 @@ public final class BladeWear {
     double share = weighed(full, along);
     double read = error / sorted.size() / Math.sqrt(sorted.size());
     double spread = Math.hypot(share * (scaled ? SCALED_SPREAD : FORM_SPREAD), read);
+    return within(share, spread, along);
+  }
+
+  /**
+   * The same from the area of its outline, which is more exact than heights between which it is
+   * guessed; a height near the tang sets the scale here too.
+   *
+   * @param heights for the scale and for the shares along the blade; there may be none
+   * @param areaMm2 from the tang shoulder to the point
+   * @param spreadMm2 standard deviation of the area
+   */
+  public static Left ofArea(
+      Outline full, double lengthMm, List<Height> heights, double areaMm2, double spreadMm2) {
+    Height first =
+        heights.stream()
+            .min(Comparator.comparingDouble(Height::atMm))
+            .filter(h -> h.atMm() <= NEAR_TANG * lengthMm)
+            .orElse(null);
+    double scale = first == null ? 1 : ratio(full, lengthMm, first);
+    double whole = full.area() * lengthMm * lengthMm * scale;
+    double share = Math.min(1, areaMm2 / whole);
+    double form = share * (first == null ? FORM_SPREAD : SCALED_SPREAD);
+    List<List<Double>> along =
+        heights.isEmpty()
+            ? List.of(List.of(0.0, share), List.of(1.0, share))
+            : of(full, lengthMm, heights).along;
+    return within(share, Math.hypot(form, spreadMm2 / whole), along);
+  }
+
+  private static Left within(double share, double spread, List<List<Double>> along) {
     return new Left(
         share,
         Math.max(0, share - NINE_TENTHS * spread),

@@ -2,6 +2,9 @@ package snikra.core.reference;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import snikra.core.code.CodeScheme;
+import snikra.core.code.SeenCode;
+import snikra.core.code.Sign;
 import snikra.core.number.NumberGrammar;
 
 /**
@@ -10,6 +13,7 @@ import snikra.core.number.NumberGrammar;
  * @param weight how much of it is met today, relative to an ordinary maker
  * @param changes years in which owner, models or works changed, when older parts were used up
  * @param numbers how its pattern numbers are built, if it struck any
+ * @param codes how it struck the year of make, if it did
  */
 public record Maker(
     String id,
@@ -19,14 +23,19 @@ public record Maker(
     double weight,
     List<Integer> changes,
     @Nullable NumberGrammar numbers,
+    List<CodeScheme> codes,
     List<MarkVariant> marks,
     String note) {
 
   /** Years either side of a change in which older parts are likely. */
   private static final int YEARS_AROUND_CHANGE = 3;
 
+  /** How often a maker struck a code nothing is known of. */
+  public static final double NOT_ON_FILE = 0.03;
+
   public Maker {
     changes = List.copyOf(changes);
+    codes = codes == null ? List.of() : List.copyOf(codes);
     marks = List.copyOf(marks);
     if (marks.isEmpty()) {
       throw new IllegalArgumentException("maker " + id + " must have at least one mark; found 0");
@@ -36,5 +45,25 @@ public record Maker(
   /** Whether a change of owner, model or works is close to this year. */
   public boolean isNearChange(int year) {
     return changes.stream().anyMatch(c -> Math.abs(c - year) <= YEARS_AROUND_CHANGE);
+  }
+
+  /** Whether it dated its knives by this sign in this year. */
+  public boolean codes(Sign sign, int year) {
+    return codes.stream().anyMatch(c -> c.sign() == sign && !c.codes(year).isEmpty());
+  }
+
+  /**
+   * P(code as seen | made by it in this year): by its schemes in force, and by chance where it has
+   * none of that sign.
+   */
+  public double given(SeenCode seen, int year) {
+    if (!codes(seen.sign(), year)) {
+      return NOT_ON_FILE * seen.byChance();
+    }
+    double p = 0;
+    for (CodeScheme scheme : codes) {
+      p = Math.max(p, scheme.given(seen, year));
+    }
+    return p;
   }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import snikra.core.clue.ClueBook;
+import snikra.core.code.NumberTable;
 import snikra.core.condition.ConditionBook;
 import snikra.core.measure.MeasureBook;
 import snikra.core.pattern.PatternBook;
@@ -20,6 +21,7 @@ public record ReferenceShelf(
     PatternBook patterns,
     ConditionBook condition,
     MeasureBook measures,
+    List<NumberTable> numberTables,
     List<Region> regions,
     double unlistedWeight,
     Map<Character, String> confusions,
@@ -28,6 +30,7 @@ public record ReferenceShelf(
   public ReferenceShelf {
     regions = List.copyOf(regions);
     confusions = Map.copyOf(confusions);
+    numberTables = List.copyOf(numberTables);
     makers = List.copyOf(makers);
     for (Maker m : makers) {
       if (regions.stream().noneMatch(r -> r.id().equals(m.region()))) {
@@ -42,9 +45,22 @@ public record ReferenceShelf(
     return makers.stream().filter(m -> m.id().equals(id)).findFirst();
   }
 
+  /** The table of numbers with this id. */
+  public Optional<NumberTable> numberTable(String id) {
+    return numberTables.stream().filter(t -> t.id().equals(id)).findFirst();
+  }
+
   /** The same shelf with other makers in place of these. */
   public ReferenceShelf withMakers(List<Maker> others) {
     return new ReferenceShelf(
-        clues, patterns, condition, measures, regions, unlistedWeight, confusions, others);
+        clues,
+        patterns,
+        condition,
+        measures,
+        numberTables,
+        regions,
+        unlistedWeight,
+        confusions,
+        others);
   }
 }

@@ -11,6 +11,7 @@ import snikra.core.measure.Length;
  * @param side where it lies among its neighbours
  * @param length from the tang shoulder to the point
  * @param heights measured along it, for how much is left
+ * @param area of its outline, traced on a photograph
  * @param seen by look of the look book, such as its half stop or its etch
  */
 public record SeenBlade(
@@ -20,10 +21,18 @@ public record SeenBlade(
     @Nullable Side side,
     @Nullable Length length,
     List<BladeHeight> heights,
+    @Nullable BladeArea area,
     Map<String, Seen> seen) {
 
   /** How high a blade is, spine to edge, so far from its tang shoulder. */
   public record BladeHeight(Length at, Length height) {}
+
+  /**
+   * The area of a blade from its tang shoulder to its point, in square millimetres.
+   *
+   * @param spread standard deviation of it
+   */
+  public record BladeArea(double mm2, double spread) {}
 
   public SeenBlade {
     heights = heights == null ? List.of() : List.copyOf(heights);
@@ -36,6 +45,6 @@ public record SeenBlade(
       @Nullable End end,
       @Nullable Presses presses,
       @Nullable Length length) {
-    this(type, end, presses, null, length, List.of(), Map.of());
+    this(type, end, presses, null, length, List.of(), null, Map.of());
   }
 }

@@ -3,6 +3,8 @@ package snikra.core.specimen;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import snikra.core.code.SeenCode;
+import snikra.core.code.SeenNumber;
 import snikra.core.measure.Length;
 import snikra.core.measure.Measurement;
 import snikra.core.provenance.StoryEvent;
@@ -12,6 +14,8 @@ import snikra.core.provenance.StoryEvent;
  *
  * @param title the collector's own name for it
  * @param number the pattern number as struck, {@code _} for a figure that cannot be read
+ * @param codes date codes as seen
+ * @param registered patent, design and model numbers
  * @param seen by feature of the clue book
  * @param condition by point of the condition book
  * @param measured readings by quantity of the measure book
@@ -26,6 +30,8 @@ public record Specimen(
     List<SeenBlade> blades,
     List<SeenFace> marks,
     @Nullable String number,
+    List<SeenCode> codes,
+    List<SeenNumber> registered,
     Map<String, Seen> seen,
     Map<String, String> condition,
     List<StoryEvent> story,
@@ -36,6 +42,8 @@ public record Specimen(
     measured = measured == null ? Map.of() : Map.copyOf(measured);
     blades = copy(blades);
     marks = copy(marks);
+    codes = copy(codes);
+    registered = copy(registered);
     seen = seen == null ? Map.of() : Map.copyOf(seen);
     condition = condition == null ? Map.of() : Map.copyOf(condition);
     story = copy(story);
@@ -67,6 +75,8 @@ public record Specimen(
         blades,
         marks,
         number,
+        List.of(),
+        List.of(),
         seen,
         condition,
         story,

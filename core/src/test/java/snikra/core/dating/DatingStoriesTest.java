@@ -122,8 +122,9 @@ class DatingStoriesTest {
         new Evidence(
             new snikra.core.mark.MarkReader(Shelf.invented()).read(List.of()),
             List.of(),
-            List.of(new Evidence.Statement("story-1", "Held 1930", 1930, 0.9)),
+            List.of(snikra.core.fixture.KnifeBuilder.held(1930, 0.9)),
             null,
+            List.of(),
             java.util.Map.of());
     assertThat(model.dateBriefly(evidence).curve()).isEqualTo(model.date(evidence).curve());
     assertThat(model.dateBriefly(evidence).clues()).isEmpty();

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Arrays;
-import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import snikra.core.dating.Voice.PartCurves;
@@ -13,9 +12,10 @@ class SumsTest {
   private static final int YEARS = 7;
 
   private static PartCurves part(double original, double departs) {
-    PartCurves part = PartCurves.empty(YEARS);
+    PartCurves part = PartCurves.empty(YEARS, false);
     for (int style = 0; style < 2; style++) {
       Arrays.fill(part.original()[style], original);
+      part.least()[style] = original;
       for (int near = 0; near < 2; near++) {
         Arrays.fill(part.departs()[near][style], departs);
       }
@@ -23,40 +23,45 @@ class SumsTest {
     return part;
   }
 
+  private static Sums of(PartCurves... parts) {
+    Sums sums = new Sums(YEARS);
+    for (PartCurves part : parts) {
+      sums.set(sums, part, true, true);
+    }
+    return sums;
+  }
+
+  private static Sums both(Sums some, Sums others) {
+    return new Sums(YEARS).set(some, others, true, true);
+  }
+
   @Test
   void ofThreePartsAreTheSymmetricSumsOfTheirWeights() {
-    Sums sums = new Sums(YEARS).and(part(0.5, 2)).and(part(0.5, 3)).and(part(0.5, 5));
+    Sums sums = of(part(0.5, 2), part(0.5, 3), part(0.5, 5));
 
     assertThat(sums.one[0][0][3]).isEqualTo(2 + 3 + 5);
-    assertThat(sums.two[1][1][3]).isEqualTo(2 * 3 + 2 * 5 + 3 * 5);
+    assertThat(sums.two[1][3]).isEqualTo(2 * 3 + 2 * 5 + 3 * 5);
     assertThat(sums.asMade(0, 0)[3]).isEqualTo(0.125);
   }
 
   @Test
   void joinedFromTwoHalvesAreThoseOfTheWhole() {
     Random random = new Random(3);
-    List<PartCurves> parts = random.doubles(8).mapToObj(d -> part(0.01 + d, 10 * d)).toList();
-    Sums left = new Sums(YEARS);
-    Sums right = new Sums(YEARS);
-    Sums whole = new Sums(YEARS);
-    for (int i = 0; i < parts.size(); i++) {
-      left = i < 4 ? left.and(parts.get(i)) : left;
-      right = i < 4 ? right : right.and(parts.get(i));
-      whole = whole.and(parts.get(i));
-    }
-    Sums joined = left.and(right);
+    PartCurves[] parts =
+        random.doubles(8).mapToObj(d -> part(0.01 + d, 10 * d)).toArray(PartCurves[]::new);
+    Sums whole = of(parts);
+    Sums joined = both(of(Arrays.copyOf(parts, 4)), of(Arrays.copyOfRange(parts, 4, 8)));
 
     assertThat(joined.one[0][0][0]).isCloseTo(whole.one[0][0][0], within(1e-9));
-    assertThat(joined.two[0][0][0]).isCloseTo(whole.two[0][0][0], within(1e-7));
+    assertThat(joined.two[0][0]).isCloseTo(whole.two[0][0], within(1e-7));
     assertThat(joined.asMade(0, 0)[0] / whole.asMade(0, 0)[0]).isCloseTo(1, within(1e-12));
   }
 
   @Test
   void loseNothingHoweverUnlikelyTheParts() {
-    Sums sums = new Sums(YEARS);
-    for (int i = 0; i < 12; i++) {
-      sums = sums.and(part(Sums.LEAST, 0));
-    }
+    PartCurves[] parts = new PartCurves[12];
+    Arrays.fill(parts, part(Sums.LEAST, 0));
+    Sums sums = of(parts);
     int scale = sums.chunks[0][0];
 
     assertThat(scale).isEqualTo(7);
@@ -67,8 +72,9 @@ class SumsTest {
 
   @Test
   void wideApartInLikelihoodTheLesserIsNothingOnTheScaleOfTheGreater() {
-    Sums unlikely = new Sums(YEARS).and(part(Sums.LEAST, 0)).and(part(Sums.LEAST, 0));
+    Sums unlikely = of(part(Sums.LEAST, 0), part(Sums.LEAST, 0));
     assertThat(unlikely.asMade(1, 0)[2]).isLessThan(1e-200);
     assertThat(unlikely.asMade(1, unlikely.chunks[1][2])[2]).isGreaterThan(1e-100);
+    assertThat(both(both(unlikely, of()), unlikely).chunks[1][2]).isEqualTo(2);
   }
 }

@@ -85,4 +85,30 @@ class OutlineTest {
     assertThatThrownBy(() -> BladeWear.of(RECTANGLE, 60, List.of()))
         .hasMessageContaining("one or more; found 0");
   }
+
+  @Test
+  void anAreaSaysWhatIsLeftMoreExactlyThanHeights() {
+    List<Height> near = List.of(new Height(3, 12), new Height(30, 9));
+    BladeWear.Left traced = BladeWear.ofArea(RECTANGLE, 60, near, 0.75 * 60 * 12, 4);
+    BladeWear.Left guessed = BladeWear.ofArea(RECTANGLE, 60, List.of(), 0.75 * 60 * 12, 4);
+
+    assertThat(traced.share()).isCloseTo(0.75, within(1e-6));
+    assertThat(traced.along()).isEqualTo(BladeWear.of(RECTANGLE, 60, near).along());
+    assertThat(traced.high() - traced.low()).isLessThan(guessed.high() - guessed.low());
+    assertThat(guessed.along()).hasSize(2);
+    assertThat(BladeWear.ofArea(RECTANGLE, 60, near, 2000, 4).share()).isEqualTo(1);
+  }
+
+  @Test
+  void aShortBladeLacksWhatOthersTakeOfTheirHandle() {
+    BladeRoom room = new BladeRoom(List.of(0.75, 0.5), 0.05);
+    BladeRoom.Missing missing = room.missing(45, 100);
+
+    assertThat(missing.share()).isCloseTo(0.4, within(1e-9));
+    assertThat(missing.low()).isBetween(0.3, 0.4);
+    assertThat(missing.high()).isBetween(0.4, 0.5);
+    assertThat(room.missing(73, 100).low()).isZero();
+    assertThat(room.usual(5)).isEqualTo(0.5);
+    assertThatThrownBy(() -> new BladeRoom(List.of(), 0.05)).hasMessageContaining("found 0");
+  }
 }

@@ -41,7 +41,16 @@ class ReferenceTest {
     ReferenceShelf shelf = Shelf.invented();
     Maker elsewhere =
         new Maker(
-            "x", "x", "nowhere", "", 1, List.of(), null, List.of(Shelf.mark("x1", 1, 2, "X")), "");
+            "x",
+            "x",
+            "nowhere",
+            "",
+            1,
+            List.of(),
+            null,
+            List.of(),
+            List.of(Shelf.mark("x1", 1, 2, "X")),
+            "");
     assertThatThrownBy(() -> shelf.withMakers(List.of(elsewhere)))
         .hasMessageContaining("found nowhere");
   }

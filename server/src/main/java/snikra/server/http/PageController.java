@@ -21,7 +21,8 @@ class PageController {
     page = new ClassPathResource("static/index.html").getContentAsString(StandardCharsets.UTF_8);
   }
 
-  @GetMapping(value = {"/", "/index.html", "/bench", "/bench/{id}", "/tray"})
+  @GetMapping(
+      value = {"/", "/index.html", "/bench", "/bench/{id}", "/tray", "/makers", "/makers/{id}"})
   ResponseEntity<String> page(HttpServletRequest request) {
     String nonce = (String) request.getAttribute(LocalOnlyFilter.NONCE);
     return ResponseEntity.ok()

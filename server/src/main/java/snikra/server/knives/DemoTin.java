@@ -2,8 +2,11 @@ package snikra.server.knives;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
 import org.springframework.core.io.ClassPathResource;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.Specimen;
 import snikra.formats.Json;
 import snikra.formats.SpecimenFormat;
 
@@ -16,10 +19,17 @@ public final class DemoTin {
     if (!knives.tray().isEmpty()) {
       return;
     }
+    specimens(shelf).forEach(knives::add);
+  }
+
+  /** The sample knives. */
+  public static List<Specimen> specimens(ReferenceShelf shelf) throws IOException {
+    List<Specimen> specimens = new ArrayList<>();
     try (var in = new ClassPathResource("snikra/overwater-tin.json").getInputStream()) {
       for (JsonNode knife : Json.mapper().readTree(in)) {
-        knives.add(SpecimenFormat.read(knife, shelf));
+        specimens.add(SpecimenFormat.read(knife, shelf));
       }
     }
+    return specimens;
   }
 }

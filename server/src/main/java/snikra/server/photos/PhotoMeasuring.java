@@ -42,12 +42,14 @@ record PhotoMeasuring(
    *
    * @param aslant whether the known lengths disagree: the camera was not square to the knife
    * @param area of the traced outline in square millimetres
+   * @param length of the traced blade, from its tang shoulder to its point
    */
   record Answer(
       PhotoScale scale,
       boolean aslant,
       List<Measured> distances,
       @Nullable Measured area,
+      @Nullable Measured length,
       List<Station> heights) {}
 
   PhotoMeasuring {
@@ -76,6 +78,7 @@ record PhotoMeasuring(
         scale.isAslant(),
         distances.stream().map(d -> scale.distance(d.from, d.to)).toList(),
         outline.size() < 3 ? null : scale.area(outline),
+        tang == null || tip == null ? null : scale.distance(tang, tip),
         heights(scale));
   }
 

@@ -1,6 +1,7 @@
 package snikra.server.reference;
 
 import java.time.Duration;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -11,6 +12,8 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 import snikra.core.clue.Caution;
+import snikra.core.code.NumberTable;
+import snikra.core.code.Sign;
 import snikra.core.condition.ConditionBook;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Stations;
@@ -41,6 +44,8 @@ class BookController {
             shelf.condition(),
             shelf.measures().quantities(),
             shelf.clues().cautions(),
+            Arrays.stream(Sign.values()).map(Sign::toString).toList(),
+            shelf.numberTables().stream().map(BookController::registered).toList(),
             new Accepted(Length.ACCEPTED, EdtfDate.ACCEPTED));
   }
 
@@ -56,10 +61,23 @@ class BookController {
       ConditionBook condition,
       List<Quantity> quantities,
       List<Caution> cautions,
+      List<String> signs,
+      List<Registered> registered,
       Accepted accepted) {}
 
   /** Something with a name. */
   record Named(String id, String name) {}
+
+  /**
+   * A series of patents, designs or models.
+   *
+   * @param numbered whether its numbers say more than its wording
+   */
+  record Registered(String id, String label, List<String> wording, boolean numbered, String note) {}
+
+  private static Registered registered(NumberTable t) {
+    return new Registered(t.id(), t.label(), t.wording(), t.isNumbered(), t.note());
+  }
 
   /** A feature to look at, with its answers. */
   record Question(

@@ -1,0 +1,137 @@
+package snikra.core.code;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How a maker struck the year of make, as data.
+ *
+ * @param from first year in force, closed
+ * @param to last year in force, closed
+ * @param start count in the first year, for counts
+ * @param letters in the order used, one a year and begun again, for a cycle
+ * @param figures how many of the last figures of the year, for year figures
+ * @param table by code the years it stands for, for a table
+ */
+public record CodeScheme(
+    String id,
+    String label,
+    Sign sign,
+    Kind kind,
+    int from,
+    int to,
+    @Nullable Integer start,
+    List<String> letters,
+    @Nullable Integer figures,
+    Map<String, List<Integer>> table,
+    String note,
+    String source) {
+
+  /** How codes go with years. */
+  public enum Kind {
+    COUNT_DOWN,
+    COUNT_UP,
+    CYCLE,
+    YEAR_FIGURES,
+    TABLE;
+
+    @Override
+    public String toString() {
+      return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+  }
+
+  /** A year a code allows, with its share of all it allows. */
+  public record YearShare(int year, double share) {}
+
+  private static final double SHOWN_FROM = 0.01;
+
+  public CodeScheme {
+    letters = letters == null ? List.of() : List.copyOf(letters);
+    table = table == null ? Map.of() : Map.copyOf(table);
+    if (!(from <= to)) {
+      throw new IllegalArgumentException(
+          "years of code " + id + " must run forward; found " + from + " to " + to);
+    }
+    String lacks = lacking(kind, start, letters, figures, table);
+    if (lacks != null) {
+      throw new IllegalArgumentException("code " + id + " must have " + lacks + "; found none");
+    }
+  }
+
+  private static @Nullable String lacking(
+      Kind kind,
+      @Nullable Integer start,
+      List<String> letters,
+      @Nullable Integer figures,
+      Map<String, List<Integer>> table) {
+    return switch (kind) {
+      case COUNT_DOWN, COUNT_UP -> start == null ? "start" : null;
+      case CYCLE -> letters.isEmpty() ? "letters" : null;
+      case YEAR_FIGURES -> figures == null ? "figures" : null;
+      case TABLE -> table.isEmpty() ? "table" : null;
+    };
+  }
+
+  /** The codes struck in a year; none outside the years of the scheme. */
+  public List<String> codes(int year) {
+    if (year < from || year > to) {
+      return List.of();
+    }
+    return switch (kind) {
+      case COUNT_DOWN -> counted(start - (year - from));
+      case COUNT_UP -> counted(start + (year - from));
+      case CYCLE -> List.of(letters.get((year - from) % letters.size()));
+      case YEAR_FIGURES -> {
+        String all = Integer.toString(year);
+        yield List.of(all.substring(Math.max(0, all.length() - figures)));
+      }
+      case TABLE -> {
+        List<String> codes = new ArrayList<>();
+        table.forEach(
+            (code, years) -> {
+              if (years.contains(year)) {
+                codes.add(code);
+              }
+            });
+        yield codes.stream().sorted().toList();
+      }
+    };
+  }
+
+  private static List<String> counted(int count) {
+    return count < 1 ? List.of() : List.of(Integer.toString(count));
+  }
+
+  /** P(seen | made in this year), 0 where the scheme strikes nothing in that year. */
+  public double given(SeenCode seen, int year) {
+    List<String> codes = seen.sign() == sign ? codes(year) : List.of();
+    double sum = 0;
+    for (String code : codes) {
+      sum += seen.given(code) / codes.size();
+    }
+    return sum;
+  }
+
+  /** The years a code allows, likeliest first; those that hardly count are left out. */
+  public List<YearShare> years(SeenCode seen) {
+    double total = 0;
+    for (int y = from; y <= to; y++) {
+      total += given(seen, y);
+    }
+    List<YearShare> years = new ArrayList<>();
+    for (int y = from; y <= to; y++) {
+      double share = total > 0 ? given(seen, y) / total : 0;
+      if (share >= SHOWN_FROM) {
+        years.add(new YearShare(y, share));
+      }
+    }
+    years.sort(
+        java.util.Comparator.comparingDouble((YearShare s) -> -s.share())
+            .thenComparingInt(YearShare::year));
+    return years;
+  }
+}

@@ -1,0 +1,86 @@
+package snikra.core.code;
+
+/**
+ * A date code as seen.
+ *
+ * @param written letters and figures as struck, {@code _} for one that is lost, {@code ?} after a
+ *     doubtful one; for other signs how many, with {@code +} for at least so many
+ */
+public record SeenCode(Sign sign, String written) {
+  private static final double SURE = 0.97;
+  private static final double DOUBTFUL = 0.75;
+  private static final int LETTERS = 26;
+  private static final int FIGURES = 10;
+  private static final int MOST_COUNTED = 24;
+
+  /** A count is right this often; else signs were worn away, or now and then one was imagined. */
+  private static final double COUNTED = 0.94;
+
+  private static final double WORN = 0.04;
+  private static final double IMAGINED = 0.02;
+  private static final double FEWER_THAN_SEEN = 0.01;
+  private static final double OTHER_LENGTH = 1e-4;
+
+  /**
+   * Reads what was written, so that it is known to make sense.
+   *
+   * @throws IllegalArgumentException when it does not
+   */
+  public static String parse(Sign sign, String written) {
+    if (sign.isCounted() && !written.matches("[1-9][0-9]?\\+?")) {
+      throw new IllegalArgumentException("must be how many, such as 7, or 7+ for at least seven");
+    }
+    if (sign == Sign.FIGURE && !written.matches("([0-9]\\??|_){1,4}")) {
+      throw new IllegalArgumentException("must be up to four figures, _ for a lost one");
+    }
+    if (sign == Sign.LETTER && !written.matches("(\\p{L}\\??|_){1,4}")) {
+      throw new IllegalArgumentException("must be up to four letters, _ for a lost one");
+    }
+    return written;
+  }
+
+  /** P(seen | struck). */
+  double given(String struck) {
+    return sign.isCounted() ? countGiven(Integer.parseInt(struck)) : lettersGiven(struck);
+  }
+
+  private double countGiven(int struck) {
+    boolean atLeast = written.endsWith("+");
+    int seen = Integer.parseInt(atLeast ? written.substring(0, written.length() - 1) : written);
+    int worn = struck - seen;
+    if (atLeast) {
+      return worn >= 0 ? 1 : FEWER_THAN_SEEN;
+    }
+    return worn == 0
+        ? COUNTED
+        : worn > 0 ? WORN * Math.pow(0.5, worn) : IMAGINED * Math.pow(0.5, -worn);
+  }
+
+  private double lettersGiven(String struck) {
+    int others = (sign == Sign.LETTER ? LETTERS : FIGURES) - 1;
+    double p = 1;
+    int at = 0;
+    for (int i = 0; i < written.length(); i++) {
+      char seen = Character.toUpperCase(written.charAt(i));
+      boolean doubtful = i + 1 < written.length() && written.charAt(i + 1) == '?';
+      i += doubtful ? 1 : 0;
+      if (at >= struck.length()) {
+        return OTHER_LENGTH;
+      }
+      double right = doubtful ? DOUBTFUL : SURE;
+      boolean same = seen == Character.toUpperCase(struck.charAt(at++));
+      p *= seen == '_' ? 1 : same ? right : (1 - right) / others;
+    }
+    return at == struck.length() ? p : OTHER_LENGTH;
+  }
+
+  /** P(seen) when nothing is known of how a maker dated its knives. */
+  public double byChance() {
+    if (sign.isCounted()) {
+      return 1.0 / MOST_COUNTED;
+    }
+    int kinds = sign == Sign.LETTER ? LETTERS : FIGURES;
+    return Math.pow(
+        1.0 / kinds, (double) written.chars().filter(c -> c != '_' && c != '?').count());
+  }
+}

@@ -1,0 +1,102 @@
+package snikra.server.reference;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+import snikra.core.code.CodeScheme;
+import snikra.core.examination.Examiner;
+import snikra.core.number.NumberGrammar;
+import snikra.core.reference.Maker;
+import snikra.core.reference.MarkVariant;
+import snikra.core.reference.Region;
+import snikra.formats.PackFormat.Pack;
+import snikra.formats.PackFormat.Source;
+import snikra.formats.ShippedShelf;
+
+/**
+ * {@code GET /api/makers}: the makers on the shelf with their marks, codes and numbers, to read.
+ */
+@RestController
+class MakersController {
+  private final Examiner examiner;
+
+  MakersController(Examiner examiner) {
+    this.examiner = examiner;
+  }
+
+  /** Packs with their makers. */
+  record Makers(List<OnePack> packs) {}
+
+  /** A pack: where it is from and whom it tells of. */
+  record OnePack(
+      String id, String title, String note, List<Source> sources, List<OneMaker> makers) {}
+
+  /**
+   * A maker.
+   *
+   * @param region in words
+   * @param from first year of a mark
+   * @param to last year of a mark
+   */
+  record OneMaker(
+      String id,
+      String name,
+      String region,
+      String place,
+      String note,
+      int from,
+      int to,
+      List<Integer> changes,
+      List<MarkVariant> marks,
+      @Nullable NumberGrammar numbers,
+      List<OneScheme> codes) {}
+
+  /** A way of dating and what it struck in each year. */
+  record OneScheme(CodeScheme scheme, List<YearCodes> years) {}
+
+  /** The codes of one year. */
+  record YearCodes(int year, List<String> codes) {}
+
+  @GetMapping("/api/makers")
+  Makers makers() {
+    return new Makers(ShippedShelf.packs().stream().map(this::pack).toList());
+  }
+
+  private OnePack pack(Pack pack) {
+    List<OneMaker> makers = new ArrayList<>();
+    for (Maker m : pack.makers()) {
+      String region =
+          examiner.shelf().regions().stream()
+              .filter(r -> r.id().equals(m.region()))
+              .map(Region::label)
+              .findFirst()
+              .orElse(m.region());
+      makers.add(
+          new OneMaker(
+              m.id(),
+              m.name(),
+              region,
+              m.place(),
+              m.note(),
+              m.marks().stream().mapToInt(MarkVariant::from).min().orElseThrow(),
+              m.marks().stream().mapToInt(MarkVariant::to).max().orElseThrow(),
+              m.changes(),
+              m.marks(),
+              m.numbers(),
+              m.codes().stream().map(MakersController::scheme).toList()));
+    }
+    return new OnePack(pack.id(), pack.title(), pack.note(), pack.sources(), makers);
+  }
+
+  private static OneScheme scheme(CodeScheme scheme) {
+    return new OneScheme(
+        scheme,
+        IntStream.rangeClosed(scheme.from(), scheme.to())
+            .mapToObj(y -> new YearCodes(y, scheme.codes(y)))
+            .filter(s -> !s.codes().isEmpty())
+            .toList());
+  }
+}

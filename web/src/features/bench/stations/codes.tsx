@@ -1,0 +1,136 @@
+import type { SeenCode, Verdict } from "../../../api/types";
+import { percent, sentence } from "../../../format";
+import { Field } from "../../../ui/field";
+import { Select } from "../../../ui/select";
+import { TextField } from "../../../ui/text-field";
+import type { StationProps } from "../panel";
+import { problemAt } from "../problems";
+import { Rows } from "./rows";
+
+type Reading = Verdict["codes"][number]["readings"][number];
+
+const READ = ["letter", "figure"];
+
+/** Date codes as seen, each drawn as it was struck, and the years it allows by the schemes on the shelf. */
+export function DateCodes({ knife, book }: StationProps) {
+  return (
+    <section aria-labelledby="codes-name" className="mt-3 border-t border-rule pt-2">
+      <h3 id="codes-name" className="font-semibold">
+        Date codes
+      </h3>
+      <p className="text-ink2">
+        Letters and figures: {LEGIBILITY}. Other signs: how many, {COUNT}.
+      </p>
+      <Rows<SeenCode>
+        entries={knife.specimen.codes}
+        name="Code"
+        add="Add a date code"
+        empty="None seen. Look beside the mark and the number, and on every tang."
+        blank={{ sign: "letter", written: "_" }}
+        onChange={(codes) => knife.change((s) => ({ ...s, codes }))}
+        note={(i) => {
+          const told = knife.verdict?.codes[i];
+          return told && <Readings readings={told.readings} sign={told.seen.sign} />;
+        }}
+      >
+        {(code, set, i) => (
+          <>
+            <Field label="Sign">
+              {(ids) => (
+                <Select
+                  {...ids}
+                  value={code.sign}
+                  nothing="choose"
+                  options={book.signs.map((id) => ({ id, label: sentence(id) }))}
+                  onChange={(sign) =>
+                    sign &&
+                    set({
+                      sign: sign as SeenCode["sign"],
+                      written: READ.includes(sign) ? "_" : "1",
+                    })
+                  }
+                />
+              )}
+            </Field>
+            <TextField
+              label={READ.includes(code.sign) ? "As struck" : "How many"}
+              entryClassName="font-steel uppercase"
+              maxLength={12}
+              problem={problemAt(knife.problems, `codes[${i}].written`)}
+              value={code.written}
+              onCommit={(written) => written && set({ ...code, written: written.toUpperCase() })}
+            />
+            <Struck code={code} />
+          </>
+        )}
+      </Rows>
+    </section>
+  );
+}
+
+function Readings({ readings, sign }: { readings: Reading[]; sign: string }) {
+  if (readings.length === 0) return <>No maker on the shelf is known to have dated by a {sign}.</>;
+  return (
+    <ul>
+      {readings.map((r) => (
+        <li key={r.maker + r.scheme} title={r.note}>
+          {r.makerName}, {r.scheme.toLowerCase()}:{" "}
+          {r.years.length === 0 ? (
+            <span className="voice">no such code</span>
+          ) : (
+            <span className="num text-blue">
+              {r.years
+                .slice(0, 4)
+                .map((y) => `${y.year} (${percent(y.share)}%)`)
+                .join(", ")}
+            </span>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+const SIGNS: Record<string, string> = {
+  dot: "M5 8a3 3 0 1 0 6 0a3 3 0 1 0-6 0Z",
+  star: "M8 2.5l1.6 3.7 4 .3-3 2.6.9 3.9L8 10.9 4.5 13l.9-3.9-3-2.6 4-.3Z",
+  bar: "M6.8 2.5h2.4v11H6.8Z",
+  cross: "M3.4 4.6l1.2-1.2L8 6.8l3.4-3.4 1.2 1.2L9.2 8l3.4 3.4-1.2 1.2L8 9.2l-3.4 3.4-1.2-1.2L6.8 8Z",
+  ring: "M3.5 8a4.5 4.5 0 1 0 9 0a4.5 4.5 0 1 0-9 0ZM5.3 8a2.7 2.7 0 1 1 5.4 0a2.7 2.7 0 1 1-5.4 0Z",
+};
+const LEGIBILITY = "_ for one that is lost, ? after a doubtful one";
+const COUNT = "7, or 7+ for at least seven";
+const MOST_DRAWN = 24;
+
+/** The code as it should look on the steel; what may be worn away is dashed. */
+function Struck({ code }: { code: SeenCode }) {
+  const sign = SIGNS[code.sign];
+  if (!sign) {
+    const shown = [...code.written.replaceAll("?", "")].join(" ");
+    return <p className="font-steel self-center text-[1.3125rem]/6">{shown}</p>;
+  }
+  const count = Math.min(MOST_DRAWN, Number.parseInt(code.written, 10) || 0);
+  const more = code.written.endsWith("+");
+  return (
+    <svg
+      viewBox={`0 0 ${16 * (count + (more ? 1 : 0))} 16`}
+      height="20"
+      className="max-w-full self-center"
+      role="img"
+      aria-label={`${count}${more ? " or more" : ""} ${code.sign}${count === 1 ? "" : "s"}`}
+    >
+      {Array.from({ length: count }, (_, i) => 16 * i).map((x) => (
+        <path key={x} d={sign} fillRule="evenodd" fill="currentColor" transform={`translate(${x} 0)`} />
+      ))}
+      {more && (
+        <path
+          d={sign}
+          fill="none"
+          stroke="currentColor"
+          strokeDasharray="2 1.4"
+          transform={`translate(${16 * count} 0)`}
+        />
+      )}
+    </svg>
+  );
+}

@@ -1,0 +1,84 @@
+import { useQuery } from "@tanstack/react-query";
+import { type KeyboardEvent, useEffect, useRef, useState } from "react";
+import { useParams } from "react-router";
+import { api } from "../../api/client";
+import { useKeys } from "../../keys";
+import { Failed } from "../../ui/failed";
+import { Key } from "../../ui/key";
+import { MakerPage } from "./page";
+import { holds } from "./search";
+import { Timeline } from "./timeline";
+
+/** The makers on the shelf: on one time line, and each on a page of its own. Reading only. */
+export function Makers() {
+  const { id } = useParams();
+  const shelf = useQuery({ queryKey: ["makers"], queryFn: api.makers, staleTime: Number.POSITIVE_INFINITY });
+  const [search, setSearch] = useState("");
+  const box = useRef<HTMLInputElement>(null);
+  const list = useRef<HTMLElement>(null);
+  useKeys({ "/": () => box.current?.focus() });
+  const packs = shelf.data?.packs ?? [];
+  const all = packs.flatMap((p) => p.makers);
+  const found = all.filter((m) => search === "" || holds(m, search)).sort((a, b) => a.from - b.from);
+  const chosen = found.find((m) => m.id === id) ?? found[0] ?? all.find((m) => m.id === id);
+  const pack = packs.find((p) => p.makers.some((m) => m.id === chosen?.id));
+  useEffect(() => {
+    document.title = "The makers \u2013 Snikra";
+  }, []);
+  const onKeyDown = (e: KeyboardEvent) => {
+    const step = { ArrowDown: 1, ArrowUp: -1 }[e.key];
+    const links = [...(list.current?.querySelectorAll<HTMLElement>("a[data-maker]") ?? [])];
+    const at = links.indexOf(e.target as HTMLElement);
+    if (!step || at < 0) return;
+    e.preventDefault();
+    links[Math.max(0, Math.min(links.length - 1, at + step))]?.focus();
+  };
+  if (shelf.isError)
+    return (
+      <Failed what="The makers could not be shown." error={shelf.error} onAgain={() => shelf.refetch()} />
+    );
+  return (
+    <main className="grid grid-cols-[minmax(0,1fr)] gap-x-8 px-4 pt-3 pb-8 lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)] lg:px-6">
+      <section ref={list} aria-label="Time line" onKeyDown={onKeyDown}>
+        <div className="flex flex-wrap items-baseline justify-between gap-4">
+          <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">Makers</h1>
+          <label className="flex items-baseline gap-2 text-ink2">
+            <Key>/</Key>
+            <span className="sr-only">Search in all marks</span>
+            <input
+              ref={box}
+              type="search"
+              className="entry w-56"
+              placeholder="part of a mark, name or town"
+              value={search}
+              data-empty={search === ""}
+              onChange={(e) => setSearch(e.target.value)}
+              onKeyDown={(e) => e.key === "Escape" && setSearch("")}
+            />
+          </label>
+        </div>
+        <p className="mt-1 mb-2 text-ink2" role="status">
+          {shelf.isPending
+            ? "Opening the shelf."
+            : `${found.length} of ${all.length} makers, ${found.reduce((n, m) => n + m.marks.length, 0)} marks. Bars are marks, dashed as far as their ends may be out; strokes are changes of owner, works or models.`}
+        </p>
+        {found.length > 0 && <Timeline makers={found} chosen={chosen?.id} search={search} />}
+        {!shelf.isPending && found.length === 0 && (
+          <p className="voice mt-3 text-ink3">
+            No mark, name or town holds {"\u201c"}
+            {search}
+            {"\u201d"}.
+          </p>
+        )}
+      </section>
+      <section aria-label="Maker" className="max-lg:mt-6 lg:border-l lg:border-rule lg:pl-8">
+        {chosen && pack && <MakerPage maker={chosen} pack={pack} search={search} />}
+        {pack && (
+          <p className="mt-6 border-t border-rule pt-2 text-[0.78125rem]/4 text-ink2">
+            {pack.title}. {pack.note}
+          </p>
+        )}
+      </section>
+    </main>
+  );
+}

@@ -1,0 +1,147 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link } from "react-router";
+import { api } from "../../api/client";
+import type { MakersPack, OneMaker } from "../../api/types";
+import { percent } from "../../format";
+import { marked } from "./search";
+
+/** One maker: its marks as struck, its numbers and codes, and what each fact is known from. */
+export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: MakersPack; search: string }) {
+  const used = new Set([...maker.marks.map((m) => m.source), ...maker.codes.map((c) => c.scheme.source)]);
+  return (
+    <article aria-labelledby="maker-name">
+      <h2 id="maker-name" className="text-[1.5625rem]/[1.75rem] tracking-tight">
+        {maker.name}
+      </h2>
+      <p className="text-ink2">
+        {maker.place}, {maker.region}. <span className="num">{`${maker.from}\u2013${maker.to}`}</span>
+      </p>
+      <p className="mt-1 max-w-[40rem]">{maker.note}</p>
+
+      <h3 className="mt-4 font-semibold">Marks</h3>
+      <ul className="mt-1 grid grid-cols-1 gap-3 sm:grid-cols-2">
+        {maker.marks.map((m) => (
+          <li
+            key={m.id}
+            className={`flex flex-col border px-3 pt-2 pb-1.5 ${marked(m, search) ? "border-blue bg-blue-wash" : "border-edge bg-lit"}`}
+          >
+            <div className="flex grow items-center justify-center gap-8 text-center font-steel text-[1.125rem]/6 tracking-wide">
+              <Face lines={m.lines} />
+              {m.pile.length > 0 && <Face lines={m.pile} quiet="pile side" />}
+            </div>
+            <p className="mt-2 flex justify-between gap-3 border-t border-rule pt-1">
+              <span className="num shrink-0 font-semibold text-blue">{`${m.from}\u2013${m.to}`}</span>
+              <span className="voice text-right text-ink2">
+                {m.technique}
+                {m.everyBlade ? ", every blade" : ""}
+                {m.give > 1 ? `, within ${m.give} years` : ""}
+              </span>
+            </p>
+            <p className="text-[0.78125rem]/4 text-ink2">
+              {m.note} {sourceOf(pack, m.source)}
+            </p>
+          </li>
+        ))}
+      </ul>
+
+      {maker.codes.length > 0 && <h3 className="mt-4 font-semibold">Date codes</h3>}
+      {maker.codes.map((c) => (
+        <section key={c.scheme.id} aria-label={c.scheme.label} className="mt-1 mb-2">
+          <p>
+            {c.scheme.label}.{" "}
+            <span className="text-ink2">
+              {c.scheme.note} {sourceOf(pack, c.scheme.source)}
+            </span>
+          </p>
+          <ol className="mt-1 flex flex-wrap border-t border-l border-rule">
+            {c.years.map((y) => (
+              <li key={y.year} className="min-w-12 border-r border-b border-rule px-1.5 text-center">
+                <span className="block font-steel">{y.codes.join(" ")}</span>
+                <span className="num text-[0.78125rem] text-ink2">{y.year}</span>
+              </li>
+            ))}
+          </ol>
+        </section>
+      ))}
+
+      {maker.numbers && (
+        <>
+          <h3 className="mt-4 font-semibold">Pattern numbers</h3>
+          <p className="text-ink2">{maker.numbers.note}</p>
+          <div className="mt-1 flex flex-wrap gap-x-8 gap-y-2">
+            {maker.numbers.fields
+              .filter((f) => f.meaning)
+              .map((f) => (
+                <table key={f.id} className="self-start">
+                  <caption className="text-left text-[0.78125rem] text-ink2">{f.label}</caption>
+                  <tbody>
+                    {Object.entries(f.codes).map(([code, says]) => (
+                      <tr key={code}>
+                        <th scope="row" className="pr-3 text-left font-steel">
+                          {code}
+                        </th>
+                        <td>{says.label}</td>
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              ))}
+          </div>
+        </>
+      )}
+
+      <h3 className="mt-4 font-semibold">Known from</h3>
+      <ul>
+        {pack.sources
+          .filter((s) => used.has(s.id))
+          .map((s) => (
+            <li key={s.id}>
+              {s.label},{" "}
+              <span className="text-ink2">
+                {s.kind.replace("-", " ")}, held to be right {percent(s.reliability)} times in a hundred
+              </span>
+            </li>
+          ))}
+      </ul>
+      <InTheTray maker={maker} />
+    </article>
+  );
+}
+
+function InTheTray({ maker }: { maker: OneMaker }) {
+  const tray = useQuery({ queryKey: ["tray"], queryFn: api.tray });
+  const mine = (tray.data ?? []).filter((k) => k.summary.maker === maker.name);
+  return (
+    <>
+      <h3 className="mt-4 font-semibold">In your tray</h3>
+      {tray.isSuccess && mine.length === 0 && (
+        <p className="voice text-ink3">No knife of yours is held to be theirs.</p>
+      )}
+      <ul>
+        {mine.map((k) => (
+          <li key={k.id}>
+            <Link to={`/bench/${k.id}`} className="inline-block min-h-6 hover:underline">
+              <span className="num">{k.number}</span> {k.title ?? k.summary.title}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function Face({ lines, quiet }: { lines: string[]; quiet?: string }) {
+  return (
+    <div>
+      {lines.map((l) => (
+        <p key={l}>{l}</p>
+      ))}
+      {quiet && <p className="voice text-[0.78125rem]/4 text-ink2">{quiet}</p>}
+    </div>
+  );
+}
+
+const sourceOf = (pack: MakersPack, id: string) => {
+  const source = pack.sources.find((s) => s.id === id);
+  return source ? `(${source.label})` : "";
+};

@@ -1,0 +1,103 @@
+import { useRef } from "react";
+import { Link } from "react-router";
+import type { OneMaker } from "../../api/types";
+import { useWidth } from "../../ui/use-width";
+import { marked } from "./search";
+
+const HIGH = 22;
+const EDGE = 14;
+
+/** Makers under one another on one axis; each mark is a bar, each change of owner or model a stroke. */
+export function Timeline({
+  makers,
+  chosen,
+  search,
+}: {
+  makers: OneMaker[];
+  chosen: string | undefined;
+  search: string;
+}) {
+  const box = useRef<HTMLDivElement>(null);
+  const width = useWidth(box, 560);
+  const first = Math.floor((Math.min(...makers.map((m) => m.from)) - 5) / 10) * 10;
+  const last = Math.ceil((Math.max(...makers.map((m) => m.to)) + 5) / 10) * 10;
+  const x = (year: number) => EDGE + ((year - first) / (last - first)) * (width - 2 * EDGE);
+  const every = (last - first) / 20 > width / 46 ? 40 : 20;
+  const decades = Array.from({ length: (last - first) / 10 + 1 }, (_, i) => first + 10 * i);
+  return (
+    <div ref={box}>
+      <ol>
+        {makers.map((m) => (
+          <li key={m.id}>
+            <Link
+              to={`/makers/${m.id}`}
+              data-maker={m.id}
+              aria-current={m.id === chosen ? "true" : undefined}
+              className="block border-t border-rule pt-1 hover:bg-lit aria-[current=true]:bg-blue-wash"
+            >
+              <span className="flex flex-wrap items-baseline justify-between gap-x-3 px-2">
+                <span className="font-serif text-[0.9375rem]/5 font-medium">{m.name}</span>
+                <span className="text-ink2">
+                  {m.place}, <span className="num">{`${m.from}\u2013${m.to}`}</span>
+                </span>
+              </span>
+              <svg width={width} height={HIGH} className="block" role="img" aria-label={marksInWords(m)}>
+                {decades.map((y) => (
+                  <path key={y} d={`M${x(y)} 0V${HIGH}`} stroke="var(--color-rule)" strokeWidth=".6" />
+                ))}
+                {m.marks.map((mark, i) => (
+                  <Bar
+                    key={mark.id}
+                    mark={mark}
+                    x={x}
+                    y={4 + (i % 4) * 4.4}
+                    lit={search === "" || marked(mark, search)}
+                  />
+                ))}
+                {m.changes.map((y) => (
+                  <path key={y} d={`M${x(y)} 1V21`} stroke="var(--color-lead)" strokeWidth="1.2" />
+                ))}
+              </svg>
+            </Link>
+          </li>
+        ))}
+      </ol>
+      <svg width={width} height="18" className="num block border-t border-ink" aria-hidden="true">
+        {decades
+          .filter((y) => y % every === 0)
+          .map((y) => (
+            <text key={y} x={x(y)} y="13" fontSize="12" textAnchor="middle" fill="var(--color-ink2)">
+              {y}
+            </text>
+          ))}
+      </svg>
+    </div>
+  );
+}
+
+const marksInWords = (m: OneMaker) =>
+  `${m.marks.length} marks: ${m.marks.map((k) => `${k.lines.join(" ")} ${k.from} to ${k.to}`).join("; ")}`;
+
+// Dashed as far as either end may be out.
+function Bar({
+  mark,
+  x,
+  y,
+  lit,
+}: {
+  mark: OneMaker["marks"][number];
+  x: (year: number) => number;
+  y: number;
+  lit: boolean;
+}) {
+  return (
+    <g stroke={lit ? "var(--color-blue)" : "var(--color-edge)"}>
+      <path
+        d={`M${x(mark.from - mark.give)} ${y}H${x(mark.to + 1 + mark.give)}`}
+        strokeWidth="1"
+        strokeDasharray="2 1.6"
+      />
+      <path d={`M${x(mark.from)} ${y}H${x(mark.to + 1)}`} strokeWidth="2.8" />
+    </g>
+  );
+}
