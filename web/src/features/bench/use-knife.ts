@@ -26,6 +26,7 @@ export interface Knife {
 
 const SAVE_AFTER_MS = 350;
 const RETRY_AFTER_MS = 4000;
+const noAnswer = (e: unknown) => !(e instanceof Refused) || e.status === 0 || e.status >= 500;
 const problemsOf = (e: unknown): Problem[] => (e instanceof Refused ? e.problems : []);
 
 /**
@@ -64,8 +65,7 @@ export function useKnife(saved: SavedKnife): Knife {
       else timer.current = window.setTimeout(push, SAVE_AFTER_MS);
     } catch (e) {
       setSave(failed(e));
-      if (!(e instanceof Refused) || e.status === 0 || e.status >= 500)
-        timer.current = window.setTimeout(push, RETRY_AFTER_MS);
+      if (noAnswer(e)) timer.current = window.setTimeout(push, RETRY_AFTER_MS);
     } finally {
       busy.current = false;
     }
@@ -157,14 +157,24 @@ function useVerdict(specimen: Specimen): { verdict: Verdict | undefined; problem
   const [problems, setProblems] = useState<Problem[]>([]);
   useEffect(() => {
     const stop = new AbortController();
-    api.examine({ specimen }, stop.signal).then(
-      (now) => {
-        setVerdict(now);
-        setProblems([]);
-      },
-      (e) => stop.signal.aborted || setProblems(problemsOf(e)),
-    );
-    return () => stop.abort();
+    let again: number | undefined;
+    const ask = () =>
+      api.examine({ specimen }, stop.signal).then(
+        (now) => {
+          setVerdict(now);
+          setProblems([]);
+        },
+        (e) => {
+          if (stop.signal.aborted) return;
+          setProblems(problemsOf(e));
+          if (noAnswer(e)) again = window.setTimeout(ask, RETRY_AFTER_MS);
+        },
+      );
+    ask();
+    return () => {
+      window.clearTimeout(again);
+      stop.abort();
+    };
   }, [specimen]);
   return { verdict, problems };
 }

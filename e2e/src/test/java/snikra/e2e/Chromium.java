@@ -6,6 +6,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.ConsoleMessage;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ReducedMotion;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -33,6 +34,11 @@ final class Chromium implements AutoCloseable {
                           "--disable-sync")));
 
   final List<String> complaints = new ArrayList<>();
+
+  static {
+    // A loaded machine may take longer than the usual five seconds; a right screen ends the wait.
+    PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
+  }
 
   /** A page in a browser of its own, with nothing remembered. */
   Page page(int width, int height) {
