@@ -225,6 +225,7 @@ export interface components {
             label: string;
             lookFor: string;
             test?: string;
+            drawnAs?: string;
             why: string;
         };
         BladeType: {
@@ -349,6 +350,7 @@ export interface components {
             label: string;
             allows: string;
             why: string;
+            left?: number[][];
         };
         ConditionBookGrade: {
             id: string;

@@ -3,6 +3,7 @@ import type { components } from "./schema";
 type Schemas = components["schemas"];
 
 export type Book = Schemas["Book"];
+export type ConditionPoint = Book["condition"]["points"][number];
 export type Question = Schemas["Question"];
 export type Answer = Schemas["Answer"];
 export type Quantity = Schemas["MeasureBookQuantity"];

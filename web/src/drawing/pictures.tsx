@@ -1,6 +1,6 @@
-import type { Answer, BladeType, Book, Frame, Question, Sketch } from "../api/types";
+import type { Answer, BladeType, Book, ConditionPoint, Frame, Question, Sketch } from "../api/types";
 import type { PictureOption } from "../ui/picker";
-import { blade, drawBlade } from "./blade";
+import { type Along, blade, drawBlade } from "./blade";
 import { placed } from "./geometry";
 import { drawHandle, Handle, type Shape } from "./handle";
 import { Shapes } from "./shapes";
@@ -33,13 +33,13 @@ function handlePicture(sketch: Partial<Sketch>, frame: Frame | undefined, scale 
 }
 
 /** A blade or tool of one length, its tang at the left as it lies open on the mark side. */
-export function bladePicture(type: BladeType, pull?: string) {
+export function bladePicture(type: BladeType, pull?: string, left?: Along) {
   const b = blade(type, 62);
   const heights = [...b.spine, ...b.edge].map((p) => p[1]);
   const tall = Math.max(...heights) - Math.min(...heights);
   const fit = Math.min(72 / (b.length + 6), (HIGH - 3) / tall);
   const middle = (Math.max(...heights) + Math.min(...heights)) / 2;
-  return <Picture shapes={drawBlade(b, placed(fit, [7, HIGH / 2 / fit - middle]), 0.7, pull, true)} />;
+  return <Picture shapes={drawBlade(b, placed(fit, [7, HIGH / 2 / fit - middle]), 0.7, pull, true, left)} />;
 }
 
 export const bladeOptions = (book: Book): PictureOption[] =>
@@ -94,13 +94,28 @@ export function answerOptions(book: Book, q: Question): PictureOption[] | undefi
       tell: tell(a),
       picture: handlePicture({ frame: "x", ...draw(a.id) }, plain(book), q.id === "bail" ? 0.82 : 1),
     }));
-  const spear = book.blades.find((b) => b.id === "spear");
-  if (q.id === "nail_pull" && spear)
-    return q.answers.map((a) => ({
+  const outline = (id: string | undefined) => book.blades.find((b) => b.id === id);
+  const pulls = q.id === "nail_pull";
+  if (!pulls && q.answers.every((a) => !a.drawnAs)) return undefined;
+  return q.answers.map((a) => {
+    const type = outline(pulls ? "spear" : a.drawnAs);
+    return {
       id: a.id,
       label: a.label,
       tell: tell(a),
-      picture: bladePicture(spear, a.id),
-    }));
-  return undefined;
+      picture: type ? bladePicture(type, pulls ? a.id : undefined) : null,
+    };
+  });
+}
+
+/** What may be found of a blade, drawn on one; nothing where words are all there is. */
+export function findingOptions(book: Book, point: ConditionPoint): PictureOption[] | undefined {
+  const clip = book.blades.find((b) => b.id === "clip");
+  if (!clip || point.findings.every((f) => !f.left)) return undefined;
+  return point.findings.map((f) => ({
+    id: f.id,
+    label: f.label,
+    tell: f.why,
+    picture: f.left ? bladePicture(clip, undefined, f.left as unknown as Along) : null,
+  }));
 }

@@ -1,4 +1,6 @@
+import { findingOptions } from "../../../drawing/pictures";
 import { Field } from "../../../ui/field";
+import { Picker } from "../../../ui/picker";
 import { Select } from "../../../ui/select";
 import type { StationProps } from "../panel";
 
@@ -6,23 +8,27 @@ import type { StationProps } from "../panel";
 export function Points({ knife, book, station }: StationProps & { station: string }) {
   return book.condition.points
     .filter((p) => p.station === station)
-    .map((p) => (
-      <Field key={p.id} label={p.label}>
-        {(ids) => (
-          <Select
-            {...ids}
-            title={p.ask}
-            value={knife.specimen.condition[p.id]}
-            nothing="not yet looked"
-            options={p.findings}
-            onChange={(finding) =>
-              knife.change((s) => {
-                const { [p.id]: _, ...rest } = s.condition;
-                return { ...s, condition: finding ? { ...rest, [p.id]: finding } : rest };
-              })
-            }
-          />
-        )}
-      </Field>
-    ));
+    .map((p) => {
+      const pictures = findingOptions(book, p);
+      const choice = {
+        value: knife.specimen.condition[p.id],
+        nothing: "not yet looked",
+        onChange: (finding: string | undefined) =>
+          knife.change((s) => {
+            const { [p.id]: _, ...rest } = s.condition;
+            return { ...s, condition: finding ? { ...rest, [p.id]: finding } : rest };
+          }),
+      };
+      return (
+        <Field key={p.id} label={p.label}>
+          {(ids) =>
+            pictures ? (
+              <Picker {...ids} {...choice} aria-label={p.label} options={pictures} />
+            ) : (
+              <Select {...ids} {...choice} title={p.ask} options={p.findings} />
+            )
+          }
+        </Field>
+      );
+    });
 }

@@ -44,6 +44,19 @@ class ShippedShelfTest {
   }
 
   @Test
+  void everyAnswerThatIsDrawnHasItsOutline() {
+    Set<String> blades = ids(shelf.patterns().blades().stream().map(BladeType::id).toList());
+    List<String> drawn =
+        shelf.clues().features().stream()
+            .flatMap(f -> f.clues().stream())
+            .map(Clue::drawnAs)
+            .filter(java.util.Objects::nonNull)
+            .toList();
+    assertThat(drawn).hasSizeGreaterThan(12);
+    assertThat(blades).containsAll(drawn);
+  }
+
+  @Test
   void everyOutlineRunsFromOneEndToTheOther() {
     for (Frame f : shelf.patterns().frames()) {
       assertThat(f.profile().get(0).get(0)).as(f.id()).isZero();

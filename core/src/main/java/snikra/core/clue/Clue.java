@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
  * One answer to the question a feature asks.
  *
  * @param test how to make sure without harm
+ * @param drawnAs the blade or tool whose outline shows it
  * @param base how often the answer is met where nothing speaks against it, relative to its
  *     alternatives
  * @param imitable whether a later maker can copy what the not-after bound belongs to
@@ -21,6 +22,7 @@ public record Clue(
     String label,
     String lookFor,
     @Nullable String test,
+    @Nullable String drawnAs,
     double base,
     @Nullable Bound notBefore,
     @Nullable Bound notAfter,
@@ -40,7 +42,7 @@ public record Clue(
     }
   }
 
-  /** A clue without a test of its own. */
+  /** A clue without a test or an outline of its own. */
   public Clue(
       String id,
       String label,
@@ -55,8 +57,8 @@ public record Clue(
       String why,
       String source) {
     this(
-        id, label, lookFor, null, base, notBefore, notAfter, imitable, windows, regions, words, why,
-        source);
+        id, label, lookFor, null, null, base, notBefore, notAfter, imitable, windows, regions,
+        words, why, source);
   }
 
   public Clue {

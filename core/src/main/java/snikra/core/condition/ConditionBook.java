@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The points of condition and the grades, best grade first.
@@ -43,8 +44,14 @@ public record ConditionBook(List<Grade> grades, List<Point> points) {
     }
   }
 
-  /** What may be found, and the best grade it allows. */
-  public record Finding(String id, String label, String allows, String why) {}
+  /**
+   * What may be found, and the best grade it allows.
+   *
+   * @param left for findings that are drawn: places along a blade, 0 at the tang and 1 at the
+   *     point, each with the share of its height that is left
+   */
+  public record Finding(
+      String id, String label, String allows, String why, @Nullable List<List<Double>> left) {}
 
   public ConditionBook {
     grades = List.copyOf(grades);

@@ -1,5 +1,7 @@
 package snikra.core.dating;
 
+import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -7,6 +9,7 @@ import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
+import snikra.core.specimen.Sureness;
 
 /**
  * For every clue the probability of seeing it, by region, style and year. Worked out once for a
@@ -22,16 +25,20 @@ final class ClueTables {
   private final YearAxis axis;
   private final List<Region> regions;
   private final double[][] output;
+
+  /** Output of all who are not on file, by region and year. */
+  private final double[][] anyone;
+
   private final Map<String, Row> rows = new HashMap<>();
 
   /**
    * One clue. Where neither region nor style makes a difference the rows are one and the same
    * array, so that what follows from them is worked out once.
    *
-   * @param p probability by region, style and year
-   * @param mean of {@code p} over the prior, for what was misread
+   * @param looks what it says when seen, by sureness
+   * @param alone its years on their own, in a knife as made by anyone anywhere
    */
-  record Row(double[][][] p, double mean) {}
+  private record Row(Map<Sureness, Look> looks, double[] alone) {}
 
   ClueTables(ReferenceShelf shelf, YearAxis axis) {
     this.axis = axis;
@@ -41,8 +48,13 @@ final class ClueTables {
       Region region = regions.get(r);
       output[r] = Distribution.normalised(axis.map(region::outputIn));
     }
+    anyone = new double[output.length][];
+    for (int r = 0; r < anyone.length; r++) {
+      double share = regions.get(r).share();
+      anyone[r] = Arrays.stream(output[r]).map(amount -> share * amount).toArray();
+    }
     for (Feature feature : shelf.clues().features()) {
-      addRows(feature);
+      addRows(feature, shelf.clues().parts().indexOf(shelf.clues().part(feature.part())));
     }
   }
 
@@ -51,11 +63,36 @@ final class ClueTables {
     return output[region];
   }
 
-  Row row(Feature feature, Clue clue) {
+  /** What a clue says when seen this surely. */
+  Look look(Feature feature, Clue clue, Sureness sureness) {
+    return row(feature, clue).looks.get(sureness);
+  }
+
+  /** Years by this clue alone, in a knife as made by anyone anywhere. */
+  double[] alone(Feature feature, Clue clue) {
+    return row(feature, clue).alone;
+  }
+
+  /** Years by a look alone, in a knife as made by anyone anywhere. */
+  double[] alone(Look look) {
+    return alone(look.compatibility());
+  }
+
+  private double[] alone(double[][] compatibility) {
+    double[] row = new double[axis.size()];
+    for (int r = 0; r < anyone.length; r++) {
+      for (int y = 0; y < row.length; y++) {
+        row[y] += anyone[r][y] * compatibility[r][y];
+      }
+    }
+    return Distribution.normalised(row);
+  }
+
+  private Row row(Feature feature, Clue clue) {
     return rows.get(feature.id() + "." + clue.id());
   }
 
-  private void addRows(Feature feature) {
+  private void addRows(Feature feature, int part) {
     int n = feature.clues().size();
     boolean copied = feature.clues().stream().anyMatch(Clue::isCopied);
     double[][][][] p = new double[n][regions.size()][2][];
@@ -72,7 +109,15 @@ final class ClueTables {
       }
     }
     for (int c = 0; c < n; c++) {
-      rows.put(feature.id() + "." + feature.clues().get(c).id(), new Row(p[c], mean(p[c])));
+      double mean = mean(p[c]);
+      Map<Sureness, Look> looks = new EnumMap<>(Sureness.class);
+      for (Sureness sureness : Sureness.values()) {
+        looks.put(
+            sureness,
+            Look.at(feature.id(), part, feature.markBorne(), sureness.reliability(), p[c], mean));
+      }
+      double[] alone = alone(looks.get(Sureness.SURE).compatibility());
+      rows.put(feature.id() + "." + feature.clues().get(c).id(), new Row(looks, alone));
     }
   }
 

@@ -1,7 +1,6 @@
 package snikra.core.dating;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
@@ -9,7 +8,6 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import snikra.core.clue.Bound;
 import snikra.core.clue.Clue;
-import snikra.core.clue.Feature;
 import snikra.core.clue.Part;
 import snikra.core.dating.DatingVerdict.ClueInfluence;
 import snikra.core.dating.DatingVerdict.Conflict;
@@ -33,9 +31,6 @@ public final class DatingModel {
   private final List<Part> parts;
   private final double[] replacedPrior;
 
-  /** Output of all who are not on file, by region and year. */
-  private final double[][] anyone;
-
   /** A model that knows this shelf and looks no further than {@code thisYear}. */
   public DatingModel(ReferenceShelf shelf, int thisYear) {
     this.shelf = shelf;
@@ -47,11 +42,6 @@ public final class DatingModel {
     this.replacedPrior = new double[parts.size() + 1];
     for (int k = 0; k < parts.size(); k++) {
       replacedPrior[k] = parts.get(k).replaceable().prior();
-    }
-    this.anyone = new double[shelf.regions().size()][];
-    for (int r = 0; r < anyone.length; r++) {
-      double share = shelf.regions().get(r).share();
-      anyone[r] = Arrays.stream(tables.output(r)).map(amount -> share * amount).toArray();
     }
   }
 
@@ -108,11 +98,7 @@ public final class DatingModel {
   private List<Look> looks(Evidence evidence) {
     List<Look> looks = new ArrayList<>();
     for (Observed o : evidence.observed()) {
-      Feature f = o.feature();
-      int part = parts.indexOf(shelf.clues().part(f.part()));
-      looks.add(
-          Look.at(
-              f.id(), part, f.markBorne(), o.sureness().reliability(), tables.row(f, o.clue())));
+      looks.add(tables.look(o.feature(), o.clue(), o.sureness()));
     }
     for (Statement s : evidence.statements()) {
       int first = s.notBefore() == null ? 0 : s.notBefore() - axis.first();
@@ -213,15 +199,15 @@ public final class DatingModel {
   private List<Conflict> conflicts(
       Evidence evidence, List<Look> looks, Hypotheses hypotheses, List<StateProbability> states) {
     List<Conflicts.Curve> curves = new ArrayList<>();
-    for (int i = 0; i < looks.size(); i++) {
-      boolean observed = i < evidence.observed().size();
-      if (!observed || evidence.observed().get(i).clue().isDated()) {
-        String label =
-            observed
-                ? named(evidence.observed().get(i))
-                : evidence.statements().get(i - evidence.observed().size()).label();
-        curves.add(new Conflicts.Curve(looks.get(i).id(), label, alone(looks.get(i))));
+    for (Observed o : evidence.observed()) {
+      if (o.clue().isDated()) {
+        double[] years = tables.alone(o.feature(), o.clue());
+        curves.add(new Conflicts.Curve(o.feature().id(), named(o), years));
       }
+    }
+    int told = evidence.observed().size();
+    for (Statement s : evidence.statements()) {
+      curves.add(new Conflicts.Curve(s.id(), s.label(), tables.alone(looks.get(told++))));
     }
     if (evidence.marks().anyRead()) {
       curves.add(new Conflicts.Curve(MARK, "The mark", markAlone(hypotheses)));
@@ -240,18 +226,6 @@ public final class DatingModel {
         + " ("
         + (o.feature().markBorne() ? o.clue().label() : OpinionWriter.lowerFirst(o.clue().label()))
         + ")";
-  }
-
-  // Years by one look alone, in a knife as made by anyone anywhere.
-  private double[] alone(Look look) {
-    double[] row = new double[axis.size()];
-    for (int r = 0; r < anyone.length; r++) {
-      double[] p = look.compatibility()[r];
-      for (int y = 0; y < row.length; y++) {
-        row[y] += anyone[r][y] * p[y];
-      }
-    }
-    return Distribution.normalised(row);
   }
 
   private double[] markAlone(Hypotheses hypotheses) {

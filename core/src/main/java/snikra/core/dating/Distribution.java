@@ -11,12 +11,17 @@ final class Distribution {
 
   private Distribution() {}
 
-  /** The row divided by its sum; a row of zeros becomes even, for nothing is then known. */
-  static double[] normalised(double[] row) {
+  static double sum(double[] row) {
     double sum = 0;
     for (double v : row) {
       sum += v;
     }
+    return sum;
+  }
+
+  /** The row divided by its sum; a row of zeros becomes even, for nothing is then known. */
+  static double[] normalised(double[] row) {
+    double sum = sum(row);
     double[] out = new double[row.length];
     for (int y = 0; y < row.length; y++) {
       out[y] = sum > 0 ? row[y] / sum : 1.0 / row.length;
@@ -82,8 +87,9 @@ final class Distribution {
 
   // Every year above the density at which the share is reached, and of those at it the earliest.
   private static boolean[] densest(double[] p, double share) {
-    double[] falling = p.clone();
-    Arrays.sort(falling);
+    // Years this thin cannot fill what is left over, all of them together.
+    double thin = (1 - share) / p.length;
+    double[] falling = Arrays.stream(p).filter(v -> v >= thin).sorted().toArray();
     double sum = 0;
     int rank = falling.length;
     while (rank > 0 && sum < share) {

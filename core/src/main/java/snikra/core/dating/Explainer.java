@@ -53,6 +53,10 @@ final class Explainer {
     final Region region;
     final String label;
     final double[] @Nullable [] byState;
+
+    /** Sums of {@code byState}. */
+    final double[] weights;
+
     final double[] years;
 
     Owner(Hypothesis h, int states, int size) {
@@ -60,11 +64,18 @@ final class Explainer {
       region = h.region();
       label = h.maker() == null ? h.region().unlisted() : h.maker().name();
       byState = new double[states][];
+      weights = new double[states];
       years = new double[size];
     }
 
+    void sumUp() {
+      for (int s = 0; s < weights.length; s++) {
+        weights[s] = byState[s] == null ? 0 : Distribution.sum(byState[s]);
+      }
+    }
+
     double weight() {
-      return sum(years);
+      return Distribution.sum(years);
     }
   }
 
@@ -75,7 +86,7 @@ final class Explainer {
     this.parts = parts;
     this.states = states(parts);
     double[] weight = hypotheses.all.stream().mapToDouble(this::weight).toArray();
-    double negligible = NEGLIGIBLE * sum(weight);
+    double negligible = NEGLIGIBLE * Distribution.sum(weight);
     for (int i = 0; i < weight.length; i++) {
       if (weight[i] < negligible) {
         continue;
@@ -84,6 +95,7 @@ final class Explainer {
       String key = h.maker() == null ? "region " + h.region().id() : "maker " + h.maker().id();
       add(owners.computeIfAbsent(key, k -> new Owner(h, states.size(), axis.size())), h);
     }
+    owners.values().forEach(Owner::sumUp);
     total = owners.values().stream().mapToDouble(Owner::weight).sum();
   }
 
@@ -191,11 +203,11 @@ final class Explainer {
     List<StateProbability> out = new ArrayList<>();
     for (int s = 0; s < states.size(); s++) {
       State state = states.get(s);
-      double[] row = new double[axis.size()];
+      double sum = 0;
       for (Owner o : owners.values()) {
-        addTo(row, o.byState[s]);
+        sum += o.weights[s];
       }
-      double p = sum(row) / total;
+      double p = sum / total;
       if (p >= SHOWN_FROM || s == AS_MADE) {
         boolean replaced = state.kind() == State.Kind.PART_REPLACED;
         out.add(new StateProbability(state, p, replaced ? partSpan(s) : null));
@@ -209,15 +221,14 @@ final class Explainer {
     List<Explained> out = new ArrayList<>();
     for (int s = 0; s < states.size(); s++) {
       for (Owner o : owners.values()) {
-        if (o.maker != null && o.byState[s] != null) {
-          double p = sum(o.byState[s]) / total;
+        double p = o.weights[s] / total;
+        if (o.maker != null && p >= SHOWN_FROM) {
           out.add(new Explained(o.maker, o.region.id(), o.label, states.get(s), p, o.byState[s]));
         }
       }
       explainUnlisted(out, s);
     }
     return out.stream()
-        .filter(e -> e.probability >= SHOWN_FROM)
         .sorted(Comparator.comparingDouble((Explained e) -> -e.probability))
         .limit(EXPLANATIONS)
         .map(
@@ -238,20 +249,21 @@ final class Explainer {
 
   // Makers not on file count together: which country they are of is told apart.
   private void explainUnlisted(List<Explained> out, int s) {
-    double[] all = new double[axis.size()];
+    double all = 0;
     Owner lead = null;
-    double most = 0;
     for (Owner o : owners.values()) {
-      double mine = o.maker == null && o.byState[s] != null ? sum(o.byState[s]) : 0;
-      if (mine > 0) {
-        addTo(all, o.byState[s]);
-        lead = mine > most ? o : lead;
-        most = Math.max(most, mine);
+      if (o.maker == null && o.weights[s] > 0) {
+        all += o.weights[s];
+        lead = lead == null || o.weights[s] > lead.weights[s] ? o : lead;
       }
     }
-    if (lead != null) {
-      String label = most >= CLEAR_COUNTRY * sum(all) ? lead.label : NOT_ON_FILE;
-      out.add(new Explained(null, lead.region.id(), label, states.get(s), sum(all) / total, all));
+    if (lead != null && all / total >= SHOWN_FROM) {
+      double[] years = new double[axis.size()];
+      owners.values().stream()
+          .filter(o -> o.maker == null)
+          .forEach(o -> addTo(years, o.byState[s]));
+      String label = lead.weights[s] >= CLEAR_COUNTRY * all ? lead.label : NOT_ON_FILE;
+      out.add(new Explained(null, lead.region.id(), label, states.get(s), all / total, years));
     }
   }
 
@@ -293,13 +305,5 @@ final class Explainer {
     for (int y = 0; row != null && y < row.length; y++) {
       sum[y] += row[y];
     }
-  }
-
-  private static double sum(double[] row) {
-    double sum = 0;
-    for (double v : row) {
-      sum += v;
-    }
-    return sum;
   }
 }

@@ -97,6 +97,7 @@ final class Hypotheses {
   }
 
   private void addListed(Evidence evidence, double shift, double chance) {
+    boolean coded = !evidence.codes().isEmpty();
     int v = 0;
     for (int m = 0; m < uses.size(); m++) {
       Maker maker = shelf.makers().get(m);
@@ -111,7 +112,10 @@ final class Hypotheses {
         double weight = prior * Math.exp(evidence.marks().logLikelihood()[v++] - shift);
         for (int i = 0; i < use.share().length; i++) {
           // What is less than a double can hold in full is no hypothesis any more.
-          double more = weight * use.share()[i] * given(evidence, maker, use.first() + i);
+          double more = weight * use.share()[i];
+          if (coded) {
+            more *= given(evidence, maker, use.first() + i);
+          }
           mass[use.near()[i]][use.first() + i] += more > Double.MIN_NORMAL ? more : 0;
         }
       }

@@ -18,6 +18,9 @@ final class Inference {
   private final Sums[] sums;
   private final Voice.PartCurves silent;
 
+  /** By part and voice, the first of the voices that hear the very same of it. */
+  private final int[][] alike;
+
   /** The scale on which likelihoods are told: the chunks of the likeliest. */
   private final int scale;
 
@@ -30,7 +33,9 @@ final class Inference {
     this.looksByPart = looksByPart;
     this.silent = Voice.PartCurves.silent(years);
     sums = new Sums[hypotheses.voices.size()];
+    alike = new int[looksByPart.size()][];
     for (int part = 0; part < looksByPart.size(); part++) {
+      alike[part] = alike(part, looksByPart.get(part));
       Voice.@Nullable PartCurves[] curves = curves(part, looksByPart.get(part), hypotheses.voices);
       for (Voice voice : hypotheses.voices) {
         voice.hear(part, curves[voice.index]);
@@ -151,23 +156,34 @@ final class Inference {
     for (Group group : hypotheses.groups) {
       double[] post = new double[years];
       addTo(post, group, weight[group.index]);
-      share[group.index] = Arrays.stream(post).sum();
+      share[group.index] = Distribution.sum(post);
       total += share[group.index];
     }
     double negligible = NEGLIGIBLE * least * total;
     return hypotheses.groups.stream().filter(g -> share[g.index] >= negligible).toList();
   }
 
+  private int[] alike(int part, List<Look> looks) {
+    int[] first = new int[hypotheses.voices.size()];
+    for (Voice voice : hypotheses.voices) {
+      while (!hypotheses.voices.get(first[voice.index]).hearsLike(voice, part, looks)) {
+        first[voice.index]++;
+      }
+    }
+    return first;
+  }
+
   // By voice; what several hear alike is worked out once.
   private Voice.@Nullable PartCurves[] curves(int part, List<Look> looks, List<Voice> voices) {
     Voice.@Nullable PartCurves[] curves = new Voice.PartCurves[hypotheses.voices.size()];
-    for (int i = 0; i < voices.size(); i++) {
-      Voice voice = voices.get(i);
-      int same = 0;
-      while (!voices.get(same).hearsLike(voice, part, looks)) {
-        same++;
+    boolean[] done = new boolean[curves.length];
+    for (Voice voice : voices) {
+      int same = alike[part][voice.index];
+      if (!done[same]) {
+        curves[same] = voice.curves(part, looks);
+        done[same] = true;
       }
-      curves[voice.index] = same < i ? curves[voices.get(same).index] : voice.curves(part, looks);
+      curves[voice.index] = curves[same];
     }
     return curves;
   }

@@ -27,9 +27,14 @@ record Look(
   /** Share of the prior that lies within a statement, taken as even odds. */
   private static final double STATEMENT_MEAN = 0.5;
 
-  /** An answer of the clue book. */
-  static Look at(String id, int part, boolean markBorne, double reliability, ClueTables.Row row) {
-    double[][][] p = row.p();
+  /**
+   * An answer of the clue book.
+   *
+   * @param p probability by region, style and year
+   * @param mean of {@code p} over the prior, for what was misread
+   */
+  static Look at(
+      String id, int part, boolean markBorne, double reliability, double[][][] p, double mean) {
     double[][] compatibility = new double[p.length][];
     for (int r = 0; r < p.length; r++) {
       compatibility[r] = p[r][ClueTables.AS_MADE];
@@ -38,9 +43,9 @@ record Look(
         id,
         part,
         markBorne,
-        misread(p, reliability, row.mean()),
+        misread(p, reliability, mean),
         compatibility,
-        (1 - reliability) * row.mean());
+        (1 - reliability) * mean);
   }
 
   /**

@@ -1,5 +1,6 @@
 package snikra.core.mark;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 
@@ -18,6 +19,12 @@ final class Channel {
   private static final double DOUBTFUL_CONFUSED = 0.17;
   private static final double OVERLOOKED = 0.004;
   private static final double IMAGINED = 0.002;
+
+  /**
+   * What is this much less likely than chance is left out: chance has its say in any mark, and with
+   * ten thousand times the weight.
+   */
+  static final double NEGLIGIBLE = 1e-7;
 
   private static final String LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ&0123456789";
 
@@ -48,7 +55,7 @@ final class Channel {
 
   private static void fill(double[] row, int right, double pRight, double pConfused, String set) {
     double rest = (1 - pRight - (set.isEmpty() ? 0 : pConfused)) / (ALPHABET - 1);
-    java.util.Arrays.fill(row, rest);
+    Arrays.fill(row, rest);
     for (int i = 0; i < set.length(); i++) {
       row[index(set.charAt(i))] += pConfused / set.length();
     }
@@ -72,78 +79,111 @@ final class Channel {
   /**
    * A line as read, ready to be held against many.
    *
-   * @param emission P(glyph | letter struck) by glyph and letter; null for a lost stretch
+   * @param emission P(glyph | letter struck) by letter and glyph
+   * @param isStretch by glyph, whether it stands for any number of letters
    * @param imagined P(glyph | nothing struck there) by glyph
+   * @param negligible by number of glyphs, what of them comes to nothing beside chance, whatever
+   *     the others are
    * @param chance P(line) of an unlisted maker
    */
-  record Read(List<Glyph> glyphs, double[][] emission, double[] imagined, double chance) {}
+  record Read(
+      List<Glyph> glyphs,
+      double[][] emission,
+      boolean[] isStretch,
+      double[] imagined,
+      double[] negligible,
+      double chance) {
+    int length() {
+      return imagined.length;
+    }
+  }
 
   Read read(String line) {
     List<Glyph> glyphs = Glyph.read(line);
-    double[][] emission = new double[glyphs.size()][];
-    double[] imagined = new double[glyphs.size()];
+    int n = glyphs.size();
+    double[][] emission = new double[ALPHABET][n];
+    boolean[] isStretch = new boolean[n];
+    double[] imagined = new double[n];
+    double[] rest = new double[n + 1];
+    rest[n] = 1;
     double chance = 1;
-    for (int i = 0; i < emission.length; i++) {
+    for (int i = n - 1; i >= 0; i--) {
       Glyph glyph = glyphs.get(i);
-      if (glyph.legibility() != Glyph.Legibility.RUN) {
-        emission[i] = new double[ALPHABET];
-        for (int struck = 0; struck < ALPHABET; struck++) {
-          emission[i][struck] = emission(glyph, struck);
-        }
+      double most = 0;
+      for (int struck = 0; struck < ALPHABET; struck++) {
+        emission[struck][i] = emission(glyph, struck);
+        most = Math.max(most, emission[struck][i]);
       }
+      isStretch[i] = glyph.legibility() == Glyph.Legibility.RUN;
       imagined[i] = IMAGINED * chance(glyph);
+      rest[i] = rest[i + 1] * most;
       chance *= chance(glyph);
     }
-    return new Read(glyphs, emission, imagined, chance);
+    double least = NEGLIGIBLE * chance / (n + 1);
+    double[] negligible = Arrays.stream(rest).map(r -> least / r).toArray();
+    return new Read(glyphs, emission, isStretch, imagined, negligible, chance);
   }
 
-  /** Room to work in, so that nothing is laid out anew for each line. */
-  static final class Room {
-    private double[] row = new double[0];
-    private double[] next = new double[0];
+  /**
+   * P(first glyphs | letters so far), by the number of glyphs. Columns follow one letter struck
+   * after the other, so that lines which begin alike share theirs. Only those from {@code first} to
+   * {@code last} are told; the others are negligible.
+   */
+  static final class Column {
+    private final double[] p;
+    private int first;
+    private int last;
 
-    private void makeFor(int letters) {
-      if (row.length <= letters) {
-        row = new double[letters + 1];
-        next = new double[letters + 1];
+    Column(Read read) {
+      p = new double[read.length() + 1];
+    }
+
+    /** Before the first letter. */
+    void begin(Read read) {
+      first = 0;
+      last = 0;
+      p[0] = 1;
+      for (int i = 0; i < read.length(); i++) {
+        p[i + 1] = read.isStretch[i] ? p[i] : p[i] * read.imagined[i];
+        last = p[i + 1] >= read.negligible[i + 1] ? i + 1 : last;
       }
     }
-  }
 
-  /** P(read | letters), above 0 for any pair of lines. */
-  static double probability(Read read, int[] struck, Room room) {
-    int m = struck.length;
-    room.makeFor(m);
-    double[] row = room.row;
-    double[] next = room.next;
-    row[0] = 1;
-    for (int j = 0; j < m; j++) {
-      row[j + 1] = row[j] * OVERLOOKED;
-    }
-    for (int i = 0; i < read.imagined.length; i++) {
-      if (read.emission[i] == null) {
-        stretch(row, m);
-        continue;
+    /** With one letter more than another column. */
+    void strike(Read read, int letter, Column before) {
+      double[] emission = read.emission[letter];
+      double shorter = 0;
+      double same = 0;
+      first = p.length;
+      last = -1;
+      for (int i = before.first; i < p.length; i++) {
+        double longer = i <= before.last ? before.p[i] : 0;
+        // A stretch may swallow any number of letters at no cost.
+        if (i > 0 && read.isStretch[i - 1]) {
+          same = Math.max(longer, same);
+        } else {
+          double more = i == 0 ? 0 : shorter * emission[i - 1] + same * read.imagined[i - 1];
+          same = more + longer * OVERLOOKED;
+        }
+        p[i] = same;
+        if (same >= read.negligible[i]) {
+          first = Math.min(first, i);
+          last = i;
+        } else if (i > before.last) {
+          return;
+        }
+        shorter = longer;
       }
-      double[] emission = read.emission[i];
-      double imagined = read.imagined[i];
-      next[0] = row[0] * imagined;
-      for (int j = 0; j < m; j++) {
-        next[j + 1] = row[j] * emission[struck[j]] + row[j + 1] * imagined + next[j] * OVERLOOKED;
-      }
-      double[] above = row;
-      row = next;
-      next = above;
     }
-    return row[m];
-  }
 
-  // A stretch may swallow any number of letters at no cost.
-  private static void stretch(double[] row, int letters) {
-    double best = 0;
-    for (int j = 0; j <= letters; j++) {
-      best = Math.max(best, row[j]);
-      row[j] = best;
+    /** Whether whatever may follow comes to nothing beside chance. */
+    boolean isEnded() {
+      return last < first;
+    }
+
+    /** P(all glyphs | letters so far); 0 where negligible. */
+    double whole() {
+      return last == p.length - 1 ? p[last] : 0;
     }
   }
 

@@ -31,22 +31,17 @@ public final class MarkReader {
   private final List<Struck> marks = new ArrayList<>();
   private final List<Word> words = new ArrayList<>();
 
-  /** Every line of every mark once: makers strike the same name and place over and over. */
-  private final List<StruckLine> lines = new ArrayList<>();
+  private final StruckLines lines;
+
+  /** On one face of a mark. */
+  private final int mostLines;
 
   private final Channel channel;
   private final double unlistedWeight;
 
-  private record Struck(
-      Maker maker,
-      MarkVariant variant,
-      List<StruckLine> lines,
-      List<StruckLine> pile,
-      double weight) {}
+  private record Struck(Maker maker, MarkVariant variant, int[] lines, int[] pile, double weight) {}
 
-  private record StruckLine(int index, int[] letters) {}
-
-  private record Word(String feature, Clue clue, String word, StruckLine line) {}
+  private record Word(String feature, Clue clue, String word, int line) {}
 
   /**
    * A line as read.
@@ -55,8 +50,8 @@ public final class MarkReader {
    * @param byChance its probability when no mark on file accounts for it
    */
   private record Line(Channel.Read read, double[] given, double byChance) {
-    double given(StruckLine struck) {
-      return given[struck.index];
+    double given(int struck) {
+      return given[struck];
     }
   }
 
@@ -65,7 +60,7 @@ public final class MarkReader {
   /** A reader for the marks and the common words of this shelf. */
   public MarkReader(ReferenceShelf shelf) {
     channel = new Channel(shelf.confusions());
-    Map<List<Integer>, StruckLine> known = new HashMap<>();
+    StruckLines.Collector known = new StruckLines.Collector();
     for (Maker maker : shelf.makers()) {
       double share = maker.weight() / maker.marks().size();
       for (MarkVariant v : maker.marks()) {
@@ -76,27 +71,19 @@ public final class MarkReader {
       if (feature.markBorne()) {
         for (Clue clue : feature.clues()) {
           for (String w : clue.words()) {
-            words.add(new Word(feature.id(), clue, w, struck(w, known)));
+            words.add(new Word(feature.id(), clue, w, known.add(w)));
           }
         }
       }
     }
+    lines = known.all();
+    mostLines =
+        marks.stream().mapToInt(m -> Math.max(m.lines.length, m.pile.length)).max().orElse(0);
     unlistedWeight = shelf.unlistedWeight();
   }
 
-  private List<StruckLine> struck(List<String> texts, Map<List<Integer>, StruckLine> known) {
-    return texts.stream().map(text -> struck(text, known)).toList();
-  }
-
-  private StruckLine struck(String text, Map<List<Integer>, StruckLine> known) {
-    int[] letters = Channel.indices(text);
-    return known.computeIfAbsent(
-        Arrays.stream(letters).boxed().toList(),
-        key -> {
-          StruckLine line = new StruckLine(lines.size(), letters);
-          lines.add(line);
-          return line;
-        });
+  private static int[] struck(List<String> texts, StruckLines.Collector known) {
+    return texts.stream().mapToInt(known::add).toArray();
   }
 
   /** What these faces say. Worn faces say nothing; a bare face is evidence. */
@@ -108,10 +95,11 @@ public final class MarkReader {
             .map(f -> new ReadFace(f, lines(f.lines(), read)))
             .toList();
     double[] log = new double[marks.size()];
+    double[] room = new double[mostLines + 1];
     double copied = 0;
     for (int v = 0; v < log.length; v++) {
       for (ReadFace face : telling) {
-        log[v] += Math.log(given(face, marks.get(v)));
+        log[v] += Math.log(given(face, marks.get(v), room));
       }
     }
     double unlisted = 0;
@@ -140,17 +128,17 @@ public final class MarkReader {
         anyRead ? wordsIn(telling) : List.of());
   }
 
-  private double given(ReadFace read, Struck mark) {
+  private double given(ReadFace read, Struck mark, double[] room) {
     SeenFace face = read.face;
     boolean onFile = face.blade() == 1 || mark.variant.everyBlade();
-    List<StruckLine> struck = face.face() == Face.MARK ? mark.lines : mark.pile;
-    boolean marked = onFile && !struck.isEmpty();
+    int[] struck = face.face() == Face.MARK ? mark.lines : mark.pile;
+    boolean marked = onFile && struck.length > 0;
     if (face.state() == FaceState.BARE) {
       return marked ? BARE_THOUGH_MARKED : 1 - MARKED_THOUGH_BARE;
     }
     double technique = techniqueFit(face.technique(), mark.variant.technique());
     return marked
-        ? (1 - BARE_THOUGH_MARKED) * technique * linesGiven(read.lines, struck)
+        ? (1 - BARE_THOUGH_MARKED) * technique * linesGiven(read.lines, struck, room)
         : MARKED_THOUGH_BARE * byChance(read.lines);
   }
 
@@ -162,23 +150,24 @@ public final class MarkReader {
   }
 
   // Lines keep their order; a line on file may be ground away, a line read may not be on file.
-  private static double linesGiven(List<Line> read, List<StruckLine> struck) {
-    double[] row = new double[struck.size() + 1];
+  private static double linesGiven(List<Line> read, int[] struck, double[] row) {
+    int m = struck.length;
     row[0] = 1;
-    for (int j = 0; j < struck.size(); j++) {
+    for (int j = 0; j < m; j++) {
       row[j + 1] = row[j] * LINE_GROUND_AWAY;
     }
-    for (Line line : read) {
-      double[] next = new double[row.length];
+    for (int i = 0; i < read.size(); i++) {
+      Line line = read.get(i);
       double extra = LINE_NOT_ON_FILE * line.byChance;
-      next[0] = row[0] * extra;
-      for (int j = 0; j < struck.size(); j++) {
-        next[j + 1] =
-            row[j] * line.given(struck.get(j)) + row[j + 1] * extra + next[j] * LINE_GROUND_AWAY;
+      double before = row[0];
+      row[0] = before * extra;
+      for (int j = 0; j < m; j++) {
+        double here = before * line.given[struck[j]] + row[j + 1] * extra;
+        before = row[j + 1];
+        row[j + 1] = here + row[j] * LINE_GROUND_AWAY;
       }
-      row = next;
     }
-    return row[struck.size()];
+    return row[m];
   }
 
   private static double byChance(ReadFace face) {
@@ -203,14 +192,10 @@ public final class MarkReader {
   // Country and steel words are no maker's own: an unlisted maker strikes them too.
   private Line line(String text) {
     Channel.Read read = channel.read(text);
-    double[] given = new double[lines.size()];
-    Channel.Room room = new Channel.Room();
-    for (StruckLine struck : lines) {
-      given[struck.index] = Channel.probability(read, struck.letters, room);
-    }
+    double[] given = lines.given(read);
     double p = (1 - COMMON_WORD) * read.chance();
     for (Word word : words) {
-      p += COMMON_WORD * given[word.line.index];
+      p += COMMON_WORD * given[word.line];
     }
     return new Line(read, given, p);
   }
@@ -266,7 +251,7 @@ public final class MarkReader {
             .orElse(List.of());
     List<List<MarkLetter>> lines = new ArrayList<>();
     int[] match = matchLines(read, mark.lines);
-    for (int j = 0; j < mark.lines.size(); j++) {
+    for (int j = 0; j < mark.lines.length; j++) {
       List<Glyph> line = match[j] < 0 ? List.of() : read.get(match[j]).read.glyphs();
       lines.add(Alignment.of(channel, line, mark.variant.lines().get(j)));
     }
@@ -284,20 +269,20 @@ public final class MarkReader {
   }
 
   // Which line read goes with which line on file: best in order, for showing only.
-  private static int[] matchLines(List<Line> read, List<StruckLine> struck) {
+  private static int[] matchLines(List<Line> read, int[] struck) {
     int n = read.size();
-    int m = struck.size();
+    int m = struck.length;
     double[][] best = new double[n + 1][m + 1];
     for (int i = 0; i <= n; i++) {
       for (int j = 0; j <= m; j++) {
         if (i > 0 && j > 0) {
-          double pair = best[i - 1][j - 1] + gain(read.get(i - 1), struck.get(j - 1));
+          double pair = best[i - 1][j - 1] + gain(read.get(i - 1), struck[j - 1]);
           best[i][j] = Math.max(pair, Math.max(best[i - 1][j], best[i][j - 1]));
         }
       }
     }
     int[] match = new int[m];
-    java.util.Arrays.fill(match, -1);
+    Arrays.fill(match, -1);
     for (int i = n, j = m; i > 0 && j > 0; ) {
       if (best[i][j] == best[i - 1][j]) {
         i--;
@@ -310,7 +295,7 @@ public final class MarkReader {
     return match;
   }
 
-  private static double gain(Line line, StruckLine struck) {
+  private static double gain(Line line, int struck) {
     return Math.log(line.given(struck) / (LINE_NOT_ON_FILE * line.byChance));
   }
 }

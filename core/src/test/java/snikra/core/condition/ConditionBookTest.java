@@ -23,13 +23,13 @@ class ConditionBookTest {
               point(
                   "blade",
                   "good",
-                  new Finding("full", "Full", "mint", ""),
-                  new Finding("sliver", "Sliver", "poor", "")),
+                  new Finding("full", "Full", "mint", "", null),
+                  new Finding("sliver", "Sliver", "poor", "", null)),
               point(
                   "snap",
                   "good",
-                  new Finding("strong", "Strong", "mint", ""),
-                  new Finding("soft", "Soft", "good", ""))));
+                  new Finding("strong", "Strong", "mint", "", null),
+                  new Finding("soft", "Soft", "good", "", null))));
 
   private static Point point(String id, String usual, Finding... findings) {
     return new Point(id, "condition", id, "", usual, List.of(findings));
@@ -65,7 +65,7 @@ class ConditionBookTest {
     assertThatThrownBy(
             () ->
                 new ConditionBook(
-                    GRADES, List.of(point("x", "fine", new Finding("a", "A", "mint", "")))))
+                    GRADES, List.of(point("x", "fine", new Finding("a", "A", "mint", "", null)))))
         .hasMessageContaining("found fine");
   }
 }

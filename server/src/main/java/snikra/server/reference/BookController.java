@@ -84,7 +84,13 @@ class BookController {
       String id, String station, String label, boolean eachBlade, List<Answer> answers) {}
 
   /** An answer, how to know it, how to make sure and what it is worth. */
-  record Answer(String id, String label, String lookFor, @Nullable String test, String why) {}
+  record Answer(
+      String id,
+      String label,
+      String lookFor,
+      @Nullable String test,
+      @Nullable String drawnAs,
+      String why) {}
 
   /** How to write what is typed freely. */
   record Accepted(String length, String date) {}
@@ -96,7 +102,7 @@ class BookController {
         f.label(),
         f.eachBlade(),
         f.clues().stream()
-            .map(c -> new Answer(c.id(), c.label(), c.lookFor(), c.test(), c.why()))
+            .map(c -> new Answer(c.id(), c.label(), c.lookFor(), c.test(), c.drawnAs(), c.why()))
             .toList());
   }
 

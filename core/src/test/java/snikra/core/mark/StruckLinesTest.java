@@ -1,0 +1,78 @@
+package snikra.core.mark;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+class StruckLinesTest {
+  private final Channel channel = new Channel(Map.of('O', "QC", 'E', "F"));
+
+  private static String line(Random random) {
+    List<String> words = List.of("VELD", "VELDRAKE", "KNIFE", "KNIVES", "WORKS", "CO", "TARN");
+    return IntStream.rangeClosed(0, random.nextInt(3))
+        .mapToObj(i -> words.get(random.nextInt(words.size())))
+        .reduce("", String::concat);
+  }
+
+  // All alignments of one line, nothing left out.
+  private static double alone(Channel.Read read, int[] letters) {
+    double[][] p = new double[read.length() + 1][letters.length + 1];
+    for (int i = 0; i <= read.length(); i++) {
+      for (int j = 0; j <= letters.length; j++) {
+        boolean stretch = i > 0 && read.isStretch()[i - 1];
+        double overlooked = j == 0 ? 0 : p[i][j - 1] * (stretch ? 1 : 0.004);
+        if (i == 0) {
+          p[i][j] = j == 0 ? 1 : overlooked;
+        } else if (stretch) {
+          p[i][j] = Math.max(p[i - 1][j], overlooked);
+        } else {
+          double right = j == 0 ? 0 : p[i - 1][j - 1] * read.emission()[letters[j - 1]][i - 1];
+          p[i][j] = right + p[i - 1][j] * read.imagined()[i - 1] + overlooked;
+        }
+      }
+    }
+    return p[read.length()][letters.length];
+  }
+
+  @Test
+  void linesThatBeginAlikeAreWorthWhatEachIsWorthAlone() {
+    Random random = new Random(3);
+    List<String> struck = Stream.generate(() -> line(random)).limit(300).toList();
+    StruckLines.Collector collector = new StruckLines.Collector();
+    int[] number = struck.stream().mapToInt(collector::add).toArray();
+    StruckLines lines = collector.all();
+    for (String text :
+        List.of("VELDRAKE", "VEL*CO", "..LDR.KE WO?RKS", "*", "QQQQ", "KN?IFE*", "T", "WORKSCO")) {
+      Channel.Read read = channel.read(text);
+      double[] given = lines.given(read);
+      for (int i = 0; i < number.length; i++) {
+        double exact = alone(read, Channel.indices(struck.get(i)));
+        assertThat(given[number[i]])
+            .as("%s struck, %s read", struck.get(i), text)
+            .isBetween(exact - 20 * Channel.NEGLIGIBLE * read.chance(), exact * (1 + 1e-12));
+      }
+    }
+  }
+
+  @Test
+  void whatCannotBeReadIntoALineIsNothing() {
+    StruckLines.Collector collector = new StruckLines.Collector();
+    int far = collector.add("TINPOTSMFGCOMPANY");
+    int near = collector.add("VELDRAKE");
+    double[] given = collector.all().given(channel.read("VELDRAKE"));
+    assertThat(given[far]).isZero();
+    assertThat(given[near]).isGreaterThan(0.7);
+  }
+
+  @Test
+  void theSameLineHasOneNumber() {
+    StruckLines.Collector collector = new StruckLines.Collector();
+    assertThat(collector.add("VELD-RAKE")).isEqualTo(collector.add("VELD RAKE"));
+    assertThat(new StruckLines.Collector().all().given(channel.read("X"))).isEmpty();
+  }
+}
