@@ -72,6 +72,8 @@ export const api = {
   photoRole: (id: string, role: string) =>
     answered(client.PUT("/api/photos/{id}", { params: { path: { id }, query: { role } } })),
   removePhoto: (id: string) => answered(client.DELETE("/api/photos/{id}", { params: { path: { id } } })),
+  restorePhoto: (id: string) =>
+    answered(client.POST("/api/photos/{id}/restore", { params: { path: { id } } })),
   measurePhoto: (body: Body<"/api/photos/measure", "post">) =>
     answered(client.POST("/api/photos/measure", { body })),
   examine: (body: Body<"/api/examine", "post">, signal?: AbortSignal) =>

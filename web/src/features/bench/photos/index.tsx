@@ -17,6 +17,9 @@ const ROLES = [
   ["other", "something else"],
 ].map(([id, label]) => ({ id: id as string, label: label as string }));
 
+const LOOK_AGAIN_MS = 4000;
+const LOOKS = 10;
+
 /** The photographs of a knife: dropped, pasted or chosen; each is a way to measure on it. */
 export function Photos({ id, knife }: { id: string; knife: Knife }) {
   const queries = useQueryClient();
@@ -25,7 +28,13 @@ export function Photos({ id, knife }: { id: string; knife: Knife }) {
   const [isOver, setOver] = useState(false);
   const [working, setWorking] = useState<string>();
   const [inHand, setInHand] = useState<Photo>();
-  const photos = useQuery({ queryKey: ["photos", id], queryFn: () => api.photos(id) });
+  const photos = useQuery({
+    queryKey: ["photos", id],
+    queryFn: () => api.photos(id),
+    // Some come while the page is open: from another tab, or those of the sample knives.
+    refetchInterval: ({ state }) =>
+      state.data?.length === 0 && state.dataUpdateCount < LOOKS && LOOK_AGAIN_MS,
+  });
   const refresh = () => queries.invalidateQueries({ queryKey: ["photos", id] });
   const add = async (files: File[]) => {
     for (const [i, f] of files.entries()) {
@@ -52,10 +61,18 @@ export function Photos({ id, knife }: { id: string; knife: Knife }) {
     setOver(false);
     add([...e.dataTransfer.files]);
   };
-  const remove = async (p: Photo) => {
-    await api.removePhoto(p.id);
+  const attempt = async (what: string, done: Promise<unknown>, undo?: () => void) => {
+    try {
+      await done;
+      if (undo) toast(what, undo);
+    } catch (e) {
+      toast(`That could not be done. ${reason(e)}`);
+    }
     refresh();
   };
+  const putBack = (p: Photo) => attempt("", api.restorePhoto(p.id));
+  const remove = (p: Photo) =>
+    attempt(`${p.fileName} was taken away.`, api.removePhoto(p.id), () => putBack(p));
   return (
     <section
       aria-labelledby="photos-name"
@@ -110,10 +127,7 @@ export function Photos({ id, knife }: { id: string; knife: Knife }) {
               value={p.role}
               nothing="shows"
               options={ROLES}
-              onChange={async (role) => {
-                if (role) await api.photoRole(p.id, role);
-                refresh();
-              }}
+              onChange={(role) => role && attempt("", api.photoRole(p.id, role))}
             />
             <p className="flex justify-between text-[0.78125rem] text-ink2">
               <span>{p.takenAt ?? ""}</span>

@@ -60,6 +60,11 @@ class Wiring {
   }
 
   @Bean
+  ApplicationRunner photosThrownAway(PhotoService photos) {
+    return args -> photos.throwAway();
+  }
+
+  @Bean
   InstrumentDesk instrumentDesk() {
     return new InstrumentDesk(InstrumentDesk.standIns());
   }

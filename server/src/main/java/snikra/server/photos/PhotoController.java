@@ -67,6 +67,11 @@ class PhotoController {
     photos.delete(id);
   }
 
+  @PostMapping("/api/photos/{id}/restore")
+  Photo restore(@PathVariable String id) {
+    return photos.restore(id);
+  }
+
   /** Works out what was clicked on a photograph; nothing is kept. */
   @PostMapping("/api/photos/measure")
   PhotoMeasuring.Answer measure(@RequestBody PhotoMeasuring measuring) {

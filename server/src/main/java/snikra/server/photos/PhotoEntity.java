@@ -5,6 +5,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 
 /** A photograph in the database; its bytes are in files under its id. */
 @Entity
@@ -39,6 +40,8 @@ class PhotoEntity {
   @Column(nullable = false, updatable = false)
   private Instant addedAt;
 
+  @Column private Instant takenAwayAt;
+
   protected PhotoEntity() {}
 
   PhotoEntity(
@@ -65,6 +68,11 @@ class PhotoEntity {
 
   void setRole(PhotoRole changed) {
     role = changed.toString();
+  }
+
+  /** Takes it away, or with null puts it back. */
+  void takeAway(@Nullable Instant when) {
+    takenAwayAt = when;
   }
 
   Photo shown() {

@@ -1,11 +1,19 @@
 package snikra.server.photos;
 
+import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.data.repository.ListCrudRepository;
 
 /** Photographs by id, and those of a knife in the order they came. */
 public interface PhotoRepository extends ListCrudRepository<PhotoEntity, String> {
 
-  /** All of one knife. */
-  List<PhotoEntity> findByKnifeIdOrderByAddedAt(String knifeId);
+  /** All of one knife that are there. */
+  List<PhotoEntity> findByKnifeIdAndTakenAwayAtIsNullOrderByAddedAt(String knifeId);
+
+  /** One that is there. */
+  Optional<PhotoEntity> findByIdAndTakenAwayAtIsNull(String id);
+
+  /** Those taken away before a time. */
+  List<PhotoEntity> findByTakenAwayAtBefore(Instant time);
 }

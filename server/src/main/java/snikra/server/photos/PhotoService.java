@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
 import java.util.List;
@@ -20,6 +21,7 @@ import snikra.server.knives.NoSuchKnife;
 public class PhotoService {
   private static final int LONGEST_NAME = 200;
   private static final int MOST_PHOTOS = 60;
+  private static final Duration KEPT_FOR = Duration.ofDays(7);
 
   private final PhotoRepository photos;
   private final KnifeService knives;
@@ -58,7 +60,9 @@ public class PhotoService {
 
   /** The photographs of a knife. */
   public List<Photo> of(String knife) {
-    return photos.findByKnifeIdOrderByAddedAt(knife).stream().map(PhotoEntity::shown).toList();
+    return photos.findByKnifeIdAndTakenAwayAtIsNullOrderByAddedAt(knife).stream()
+        .map(PhotoEntity::shown)
+        .toList();
   }
 
   /** Keeps a photograph. When this returns it is on disk. */
@@ -66,7 +70,7 @@ public class PhotoService {
     String name = fileName.isBlank() ? "photograph" : fileName;
     String kept = name.substring(0, Math.min(LONGEST_NAME, name.length()));
     knives.get(knife);
-    if (photos.findByKnifeIdOrderByAddedAt(knife).size() >= MOST_PHOTOS) {
+    if (photos.findByKnifeIdAndTakenAwayAtIsNullOrderByAddedAt(knife).size() >= MOST_PHOTOS) {
       throw Picture.refused(kept, "must be one of at most " + MOST_PHOTOS + " of a knife");
     }
     if (bytes.length == 0 || bytes.length > Picture.MOST_BYTES) {
@@ -123,19 +127,39 @@ public class PhotoService {
     return photos.save(photo).shown();
   }
 
-  /** Takes a photograph away, files and all. */
+  /** Takes a photograph away; {@link #restore} brings it back. */
   public void delete(String id) {
-    photos.delete(find(id));
-    for (Copy copy : Copy.values()) {
-      try {
-        Files.deleteIfExists(file(id, copy));
-      } catch (IOException e) {
-        throw new UncheckedIOException(e);
+    PhotoEntity photo = find(id);
+    photo.takeAway(clock.instant().truncatedTo(ChronoUnit.MILLIS));
+    photos.save(photo);
+  }
+
+  /** Puts back a photograph that was taken away. */
+  public Photo restore(String id) {
+    PhotoEntity photo = photos.findById(id).orElseThrow(() -> none(id));
+    photo.takeAway(null);
+    return photos.save(photo).shown();
+  }
+
+  /** Lets go, files and all, of what was taken away longer ago than anyone will want it back. */
+  public void throwAway() {
+    for (PhotoEntity photo : photos.findByTakenAwayAtBefore(clock.instant().minus(KEPT_FOR))) {
+      photos.delete(photo);
+      for (Copy copy : Copy.values()) {
+        try {
+          Files.deleteIfExists(file(photo.id(), copy));
+        } catch (IOException e) {
+          throw new UncheckedIOException(e);
+        }
       }
     }
   }
 
   private PhotoEntity find(String id) {
-    return photos.findById(id).orElseThrow(() -> new NoSuchKnife("with photograph " + id));
+    return photos.findByIdAndTakenAwayAtIsNull(id).orElseThrow(() -> none(id));
+  }
+
+  private static NoSuchKnife none(String id) {
+    return new NoSuchKnife("with photograph " + id);
   }
 }

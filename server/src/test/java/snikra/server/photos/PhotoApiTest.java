@@ -10,7 +10,11 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -20,12 +24,16 @@ import org.springframework.http.MediaType;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
+import snikra.server.knives.KnifeService;
 
 @SpringBootTest
 @AutoConfigureMockMvc
 class PhotoApiTest {
   @TempDir static Path data;
   @Autowired private MockMvc web;
+  @Autowired private PhotoService service;
+  @Autowired private PhotoRepository repository;
+  @Autowired private KnifeService knives;
   private final ObjectMapper json = new ObjectMapper();
 
   @DynamicPropertySource
@@ -43,6 +51,17 @@ class PhotoApiTest {
 
   private String id(String body) throws Exception {
     return json.readTree(body).get("id").asText();
+  }
+
+  private String kept(String knife) throws Exception {
+    return id(
+        web.perform(
+                post("/api/knives/" + knife + "/photos?name=kept.png")
+                    .contentType(MediaType.IMAGE_PNG)
+                    .content(PictureTest.picture("png", 60, 60)))
+            .andReturn()
+            .getResponse()
+            .getContentAsString());
   }
 
   @Test
@@ -71,7 +90,26 @@ class PhotoApiTest {
     web.perform(delete("/api/photos/" + photo)).andExpect(status().isNoContent());
     web.perform(get(photos)).andExpect(jsonPath("$.length()").value(0));
     web.perform(get("/api/photos/" + photo + "/view")).andExpect(status().isNotFound());
-    assertThat(data.resolve("photos")).isEmptyDirectory();
+  }
+
+  @Test
+  void whatWasTakenAwayCanBePutBackForAWeek() throws Exception {
+    String knife = knife();
+    String photo = kept(knife);
+    web.perform(delete("/api/photos/" + photo)).andExpect(status().isNoContent());
+    web.perform(delete("/api/photos/" + photo)).andExpect(status().isNotFound());
+    service.throwAway();
+    web.perform(post("/api/photos/" + photo + "/restore"))
+        .andExpect(jsonPath("$.fileName").value("kept.png"));
+    web.perform(get("/api/photos/" + photo + "/view")).andExpect(status().isOk());
+    web.perform(delete("/api/photos/" + photo)).andExpect(status().isNoContent());
+    Clock later = Clock.offset(Clock.systemUTC(), Duration.ofDays(8));
+    new PhotoService(repository, knives, data.resolve("photos"), later).throwAway();
+    web.perform(post("/api/photos/" + photo + "/restore")).andExpect(status().isNotFound());
+    try (Stream<Path> files = Files.list(data.resolve("photos"))) {
+      assertThat(files.map(f -> f.getFileName().toString()))
+          .noneMatch(name -> name.startsWith(photo));
+    }
   }
 
   @Test
