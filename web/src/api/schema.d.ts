@@ -537,10 +537,19 @@ export interface components {
             /** @enum {string} */
             fit: "read" | "supplied" | "against" | "bare";
         };
+        MarkRival: {
+            mark: string;
+            makerName: string;
+            decides: string[];
+            wouldTell: string[];
+        };
         MarkVariant: {
             id: string;
             lines: string[];
             pile: string[];
+            etch: string[];
+            /** @enum {string} */
+            layout: "straight" | "arched" | "circled";
             /** @enum {string} */
             technique: "struck" | "etched" | "printed" | "engraved";
             everyBlade: boolean;
@@ -576,6 +585,16 @@ export interface components {
         NumberGrammarCode: {
             label: string;
             values: string[];
+            /** Format: int32 */
+            from?: number;
+            /** Format: int32 */
+            to?: number;
+        };
+        NumberGrammarCompletion: {
+            number: string;
+            says: string;
+            /** Format: double */
+            probability: number;
         };
         NumberGrammarField: {
             id: string;
@@ -583,6 +602,7 @@ export interface components {
             /** Format: int32 */
             width: number;
             meaning?: string;
+            optional: boolean;
             codes: {
                 [key: string]: components["schemas"]["NumberGrammarCode"];
             };
@@ -730,6 +750,11 @@ export interface components {
         Reading: {
             reading: string;
         };
+        Reason: {
+            says: string;
+            /** Format: double */
+            probability: number;
+        };
         Registered: {
             id: string;
             label: string;
@@ -789,12 +814,15 @@ export interface components {
             /** Format: int32 */
             blade: number;
             /** @enum {string} */
-            face: "mark" | "pile";
+            face: "mark" | "pile" | "blade";
             /** @enum {string} */
             state: "read" | "bare" | "worn";
             /** @enum {string} */
             technique?: "struck" | "etched" | "printed" | "engraved";
+            /** @enum {string} */
+            layout?: "straight" | "arched" | "circled";
             lines: string[];
+            struckOut: boolean;
         };
         SeenNumber: {
             table: string;
@@ -965,6 +993,8 @@ export interface components {
             letters: number;
             /** Format: int32 */
             agreeing: number;
+            /** @enum {string} */
+            layout: "straight" | "arched" | "circled";
             lines: components["schemas"]["MarkLetter"][][];
         };
         VerdictCodeReading: {
@@ -986,13 +1016,17 @@ export interface components {
         VerdictMarkVerdict: {
             read: boolean;
             candidates: components["schemas"]["VerdictCandidate"][];
+            rival?: components["schemas"]["MarkRival"];
             /** Format: double */
             unlisted: number;
         };
         VerdictNumberVerdict: {
             maker: string;
             makerName: string;
-            decoded: components["schemas"]["DecodedNumber"];
+            decoded?: components["schemas"]["DecodedNumber"];
+            completions: components["schemas"]["NumberGrammarCompletion"][];
+            expected?: string;
+            reasons: components["schemas"]["Reason"][];
         };
         VerdictProgress: {
             station: string;

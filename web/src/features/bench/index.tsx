@@ -10,7 +10,7 @@ import { Dialog } from "../../ui/dialog";
 import { InstrumentsProvider } from "./instruments";
 import { Panel } from "./panel";
 import { Photos } from "./photos";
-import { Plate } from "./plate";
+import { type FaceOf, Plate } from "./plate";
 import { Rail } from "./rail";
 import { rememberLast, repeatLast } from "./repeat";
 import { SpanChart } from "./span-chart";
@@ -78,7 +78,7 @@ function OnTheBench({ saved, book }: { saved: SavedKnife; book: Book }) {
   const { school } = usePreferences();
   const [query, setQuery] = useSearchParams();
   const station = STATION_NAMES[query.get("at") ?? ""] ? (query.get("at") as string) : "pattern";
-  const [face, setFace] = useState({ blade: 1, side: "mark" as "mark" | "pile" });
+  const [face, setFace] = useState<FaceOf>({ blade: 1, side: "mark" });
   const goingTo = useRef<string>(undefined);
   useEffect(() => {
     if (goingTo.current === station) toStation();

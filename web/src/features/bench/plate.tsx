@@ -1,5 +1,5 @@
 import { type KeyboardEvent, useLayoutEffect, useMemo, useRef, useState } from "react";
-import type { Book, Sketch, Verdict } from "../../api/types";
+import type { Book, SeenFace, Sketch, Verdict } from "../../api/types";
 import type { Point } from "../../drawing/geometry";
 import { drawOpen, type OpenKnife, type Pose } from "../../drawing/open";
 import { saveDrawing } from "../../drawing/save";
@@ -25,7 +25,7 @@ const scaleWords = (scale: number) => `${(scale / 3.78).toFixed(2)} times life s
 
 export interface FaceOf {
   blade: number;
-  side: "mark" | "pile";
+  side: SeenFace["face"];
 }
 
 /** The knife to scale, its parts numbered; each is a way to its station. */

@@ -6,6 +6,8 @@ const mark: OneMaker["marks"][number] = {
   id: "v",
   lines: ["VERMOUZAN", "\u00c0 BAZELADE"],
   pile: ["FRANCE"],
+  etch: [],
+  layout: "straight",
   technique: "struck",
   everyBlade: false,
   from: 1905,

@@ -1,7 +1,7 @@
 import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { type Cell, cellsOf, doubted, edited, notation } from "./line-cells";
 
-const CELL = "1.6875rem";
+const CELL = "1.5rem";
 
 /** A line of letters struck in steel: typed like text, shown in cells with three squares for legibility. */
 export function LineInput({
@@ -40,7 +40,7 @@ export function LineInput({
         spellCheck={false}
         autoComplete="off"
         autoCapitalize="characters"
-        className="absolute inset-0 h-8 w-full bg-transparent font-steel text-[1.3125rem]/8 font-semibold text-transparent uppercase caret-blue"
+        className="absolute inset-0 h-8 w-full bg-transparent font-steel text-[1.25rem]/8 font-semibold text-transparent uppercase caret-blue"
         style={{ letterSpacing: `calc(${CELL} - 1ch)`, paddingLeft: `calc((${CELL} - 1ch) / 2)` }}
         onChange={(e) => show(edited(cells, e.target.value))}
         onKeyDown={(e) => {
@@ -68,7 +68,7 @@ function LetterCell({ cell }: { cell: Cell | undefined }) {
   return (
     <span className="flex h-11 shrink-0 flex-col items-center" style={{ width: CELL }}>
       <span
-        className={`font-steel text-[1.3125rem]/8 ${isLost ? "text-ink3" : cell.doubtful ? "text-ink2 italic" : "font-semibold"}`}
+        className={`font-steel text-[1.25rem]/8 ${isLost ? "text-ink3" : cell.doubtful ? "text-ink2 italic" : "font-semibold"}`}
       >
         {cell.letter === "_" ? "\u00b7" : cell.letter === "*" ? "\u2026" : cell.letter}
       </span>

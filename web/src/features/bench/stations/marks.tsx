@@ -1,5 +1,5 @@
 import { useRef } from "react";
-import type { Candidate, SeenFace } from "../../../api/types";
+import type { Candidate, SeenFace, Verdict } from "../../../api/types";
 import { percent } from "../../../format";
 import { Field } from "../../../ui/field";
 import { Key } from "../../../ui/key";
@@ -10,11 +10,16 @@ import { problemAt } from "../problems";
 import { SeenChoice } from "../seen-choice";
 import { withSeen } from "./features";
 import { LineInput } from "./line-input";
+import { FIT, MarkDrawn } from "./mark-drawn";
+import { TangPhoto } from "./tang-photo";
 
 const TECHNIQUES = ["struck", "etched", "printed", "engraved"].map((t) => ({ id: t, label: t }));
+const LAYOUTS = ["straight", "arched", "circled"].map((t) => ({ id: t, label: t }));
+const FACES = ["mark", "pile", "blade"] as const;
+const PLACES = { mark: "mark side", pile: "pile side", blade: "flat of the blade" };
 const STATES = [
-  { id: "read", label: "There is something to read" },
-  { id: "bare", label: "Looked at, bare" },
+  { id: "read", label: "Marked" },
+  { id: "bare", label: "Bare" },
   { id: "worn", label: "Worn away" },
 ];
 
@@ -37,7 +42,7 @@ export function MarksStation({
     }));
   const markQuestions = book.questions.filter((q) => q.station === "marks");
   return (
-    <div className="mt-1 grid gap-x-5 gap-y-3 md:grid-cols-[11rem_minmax(0,1fr)_minmax(0,15.5rem)]">
+    <div className="mt-1 grid gap-x-5 gap-y-3 md:grid-cols-[11.5rem_minmax(0,1fr)_minmax(0,15.5rem)]">
       <div>
         <Faces knife={knife} book={book} face={face} onFace={onFace} />
       </div>
@@ -75,8 +80,9 @@ function Faces({ knife, face, onFace }: StationProps & { face: FaceOf; onFace: (
           <th className="font-normal">
             <span className="sr-only">Blade</span>
           </th>
-          <th className="pl-1.5 font-normal">Mark side</th>
-          <th className="pl-1.5 font-normal">Pile side</th>
+          <th className="pl-1 font-normal">Mark side</th>
+          <th className="pl-1 font-normal">Pile side</th>
+          <th className="pl-1 font-normal">Flat</th>
         </tr>
       </thead>
       <tbody>
@@ -86,7 +92,7 @@ function Faces({ knife, face, onFace }: StationProps & { face: FaceOf; onFace: (
             <th scope="row" className="num pr-1 text-left font-normal">
               {i + 1}
             </th>
-            {(["mark", "pile"] as const).map((side) => {
+            {FACES.map((side) => {
               const f = knife.specimen.marks.find((m) => m.blade === i + 1 && m.face === side);
               const inHand = face.blade === i + 1 && face.side === side;
               return (
@@ -94,9 +100,9 @@ function Faces({ knife, face, onFace }: StationProps & { face: FaceOf; onFace: (
                   <button
                     type="button"
                     aria-pressed={inHand}
-                    aria-label={`Blade ${i + 1}, ${side} side: ${faceWords(f)}`}
+                    aria-label={`Blade ${i + 1}, ${PLACES[side]}: ${faceWords(f)}`}
                     onClick={() => onFace({ blade: i + 1, side })}
-                    className="min-h-7 w-full px-1.5 text-left hover:bg-bone aria-pressed:bg-blue aria-pressed:font-semibold aria-pressed:text-on-blue"
+                    className="min-h-7 w-full px-1 text-left hover:bg-bone aria-pressed:bg-blue aria-pressed:font-semibold aria-pressed:text-on-blue"
                   >
                     {f ? (
                       faceWords(f)
@@ -117,6 +123,7 @@ function Faces({ knife, face, onFace }: StationProps & { face: FaceOf; onFace: (
 function faceWords(f: SeenFace | undefined): string {
   if (!f) return "not yet looked at";
   if (f.state !== "read") return f.state;
+  if (f.struckOut) return "struck out";
   return f.lines.length === 1 ? "1 line" : `${f.lines.length} lines`;
 }
 
@@ -135,14 +142,17 @@ function FaceInHand({
   const lines = seen?.state === "read" ? seen.lines : [];
   const shown = [...lines, ""].slice(0, 6);
   const base = { blade: face.blade, face: face.side };
+  const usual = face.side === "blade" ? "etched" : "struck";
   const setLine = (i: number, text: string) => {
     const next = [...lines];
     next[i] = text;
     while (next.length > 0 && next.at(-1)?.trim() === "") next.pop();
     onChange({
+      ...seen,
       ...base,
       state: "read",
-      technique: seen?.technique ?? "struck",
+      struckOut: seen?.struckOut ?? false,
+      technique: seen?.technique ?? usual,
       lines: next.map((l) => l ?? ""),
     });
   };
@@ -152,14 +162,21 @@ function FaceInHand({
       onChange({
         ...base,
         state: state as SeenFace["state"],
-        technique: state === "read" ? (seen?.technique ?? "struck") : undefined,
+        struckOut: false,
+        technique: state === "read" ? (seen?.technique ?? usual) : undefined,
         lines: state === "read" ? lines : [],
       });
   };
   return (
     <div ref={box} className="min-w-0">
-      <div className="grid grid-cols-2 gap-x-4">
-        <Field label={`Tang ${face.blade}, ${face.side} side`}>
+      <div className="grid grid-cols-2 gap-x-4 sm:grid-cols-3">
+        <Field
+          label={
+            face.side === "blade"
+              ? `Blade ${face.blade}, the flat`
+              : `Tang ${face.blade}, ${PLACES[face.side]}`
+          }
+        >
           {(ids) => (
             <Select
               {...ids}
@@ -182,6 +199,18 @@ function FaceInHand({
             />
           )}
         </Field>
+        <Field label="First line">
+          {(ids) => (
+            <Select
+              {...ids}
+              value={seen?.layout}
+              nothing="not looked at"
+              options={LAYOUTS}
+              disabled={seen?.state !== "read"}
+              onChange={(l) => seen && onChange({ ...seen, layout: l as SeenFace["layout"] })}
+            />
+          )}
+        </Field>
       </div>
       {seen?.state !== "bare" && seen?.state !== "worn" && (
         <div className="mt-2 overflow-x-auto border border-ink bg-lit px-3 pt-1.5 pb-0.5">
@@ -198,6 +227,16 @@ function FaceInHand({
         </div>
       )}
       {problem && <p className="mt-1 text-lead">{problem}</p>}
+      {seen?.state === "read" && (
+        <label className="mt-1 flex min-h-6 items-center gap-2">
+          <input
+            type="checkbox"
+            checked={seen.struckOut}
+            onChange={(e) => onChange({ ...seen, struckOut: e.target.checked })}
+          />
+          Struck out or mashed by its maker: a second
+        </label>
+      )}
       <p className="mt-1 flex flex-wrap gap-x-3 gap-y-0.5 text-[0.78125rem]/[1.125rem] text-ink2">
         <span>
           <Key>.</Key> lost letter
@@ -212,6 +251,7 @@ function FaceInHand({
           <Key>Enter</Key> next line
         </span>
       </p>
+      <TangPhoto />
     </div>
   );
 }
@@ -224,12 +264,13 @@ function Readings({ knife }: StationProps) {
   return (
     <div>
       <h3 className="voice text-[0.8125rem] text-ink2">What it could read</h3>
+      {shown[0] && <MarkDrawn candidate={shown[0]} />}
       <ol className="mt-1" data-testid="readings">
         {shown.map((c) => (
           <Reading key={c.mark} candidate={c} />
         ))}
         {percent(mark.unlisted) >= 1 && (
-          <li className="grid grid-cols-[2.75rem_minmax(0,1fr)] border-t border-rule py-1 text-ink2">
+          <li className="grid grid-cols-[2.75rem_minmax(0,1fr)] gap-x-1 border-t border-rule py-1 text-ink2">
             <span className="num text-[1.1875rem]/5">
               {percent(mark.unlisted)}
               <small className="text-[0.71875rem]">%</small>
@@ -238,21 +279,35 @@ function Readings({ knife }: StationProps) {
           </li>
         )}
       </ol>
+      {mark.rival && shown.length > 1 && <Rival rival={mark.rival} />}
     </div>
   );
 }
 
-/** Letters the mark on file supplies are underlined; a letter read otherwise stands out. */
-const FIT = {
-  read: "",
-  bare: "whitespace-pre",
-  supplied: "underline decoration-blue decoration-2 underline-offset-[3px]",
-  against: "font-semibold text-lead underline decoration-2 underline-offset-[3px]",
-};
+/** What sets the first reading apart from the second, and where to look next. */
+function Rival({ rival }: { rival: NonNullable<Verdict["mark"]["rival"]> }) {
+  if (rival.decides.length + rival.wouldTell.length === 0) return null;
+  return (
+    <div className="border-t border-rule py-1 text-[0.78125rem]/4" data-testid="rival">
+      {rival.decides.length > 0 && (
+        <p>
+          <span className="voice text-ink2">It is decided by: </span>
+          {rival.decides.join(" ")}
+        </p>
+      )}
+      {rival.wouldTell.length > 0 && (
+        <p className="mt-0.5">
+          <span className="voice text-ink2">It would be told by: </span>
+          {rival.wouldTell.join(" ")}
+        </p>
+      )}
+    </div>
+  );
+}
 
 function Reading({ candidate }: { candidate: Candidate }) {
   return (
-    <li className="grid grid-cols-[2.75rem_minmax(0,1fr)] border-t border-rule py-1">
+    <li className="grid grid-cols-[2.75rem_minmax(0,1fr)] gap-x-1 border-t border-rule py-1">
       <span className="num text-[1.1875rem]/5">
         {percent(candidate.probability)}
         <small className="text-[0.71875rem]">%</small>

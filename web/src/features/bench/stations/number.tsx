@@ -1,3 +1,5 @@
+import type { Verdict } from "../../../api/types";
+import { percent } from "../../../format";
 import { TextField } from "../../../ui/text-field";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
@@ -23,20 +25,32 @@ function PatternNumber({ knife }: Pick<StationProps, "knife">) {
     <div className="mt-2 grid gap-x-8 gap-y-3 md:grid-cols-[14rem_minmax(0,1fr)]">
       <TextField
         label="Number as struck"
-        hint="_ for a figure that cannot be read"
+        hint="_ cannot be read, [17] either"
         problem={problemAt(knife.problems, "number")}
         entryClassName="font-steel !text-[1.3125rem] uppercase"
-        maxLength={16}
+        maxLength={24}
         value={knife.specimen.number}
         onCommit={(number) => knife.change((s) => ({ ...s, number: number?.toUpperCase() }))}
       />
       {!knife.specimen.number && (
-        <p className="voice text-ink3">No number entered. Look at the pile side of the main tang.</p>
+        <p className="voice text-ink3">
+          No number entered. Look at the pile side of the main tang.
+          {number?.expected && (
+            <>
+              {" "}
+              As it stands, {number.makerName} would have numbered it{" "}
+              <span className="font-steel text-ink not-italic" data-testid="expected">
+                {number.expected}
+              </span>
+              .
+            </>
+          )}
+        </p>
       )}
-      {knife.specimen.number && !number && (
+      {knife.specimen.number && !number?.decoded && (
         <p className="text-ink2">No maker on the shelf is known to have built a number like this.</p>
       )}
-      {number && (
+      {number?.decoded && (
         <div>
           <p className="text-ink2">Read as {number.makerName} built its numbers.</p>
           <table className="mt-1 w-full text-left" data-testid="number">
@@ -56,8 +70,48 @@ function PatternNumber({ knife }: Pick<StationProps, "knife">) {
               ))}
             </tbody>
           </table>
+          {number.completions.length > 0 && <Completions all={number.completions} />}
+          {number.reasons.length > 0 && (
+            <div className="mt-2" data-testid="reasons">
+              <h3 className="voice text-[0.8125rem] text-ink2">Why it may say something else</h3>
+              <ul>
+                {number.reasons
+                  .filter((r) => percent(r.probability) >= 1)
+                  .map((r) => (
+                    <li key={r.says} className="grid grid-cols-[2.75rem_minmax(0,1fr)] border-t border-rule">
+                      <span className="num">{percent(r.probability)}%</span>
+                      {r.says}
+                    </li>
+                  ))}
+              </ul>
+              {number.expected && (
+                <p className="text-ink2">
+                  As it stands it would have been <span className="font-steel">{number.expected}</span>.
+                </p>
+              )}
+            </div>
+          )}
         </div>
       )}
+    </div>
+  );
+}
+
+function Completions({ all }: { all: NonNullable<Verdict["number"]>["completions"] }) {
+  return (
+    <div className="mt-2" data-testid="completions">
+      <h3 className="voice text-[0.8125rem] text-ink2">What it may have been, by what the knife shows</h3>
+      <ol>
+        {all
+          .filter((c) => percent(c.probability) >= 1)
+          .map((c) => (
+            <li key={c.number} className="grid grid-cols-[2.75rem_6rem_minmax(0,1fr)] border-t border-rule">
+              <span className="num">{percent(c.probability)}%</span>
+              <span className="font-steel font-semibold">{c.number}</span>
+              <span className="text-ink2">{c.says}</span>
+            </li>
+          ))}
+      </ol>
     </div>
   );
 }

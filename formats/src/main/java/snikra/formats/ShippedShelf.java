@@ -51,6 +51,7 @@ public final class ShippedShelf {
       double unlistedWeight,
       List<Region> regions,
       Map<String, String> confusions,
+      List<List<String>> spellings,
       List<Part> parts,
       List<Feature> features,
       List<Caution> cautions) {}
@@ -83,6 +84,7 @@ public final class ShippedShelf {
         clues.regions,
         clues.unlistedWeight,
         confusions,
+        clues.spellings,
         PackFormat.makers(packs()));
   }
 

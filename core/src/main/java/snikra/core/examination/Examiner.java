@@ -3,7 +3,6 @@ package snikra.core.examination;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -80,7 +79,7 @@ public final class Examiner {
     PatternVerdict pattern = namer.name(knife);
     MarkEvidence marks = reader.read(knife.marks());
     DatingVerdict dated = dating.date(evidence(knife, marks));
-    NumberVerdict number = number(knife, dated).orElse(null);
+    NumberVerdict number = Numbers.read(knife, found(knife), dated, shelf).orElse(null);
     GradeVerdict grade = shelf.condition().grade(knife.condition());
     Sketch sketch = sketch(knife);
     List<Finding> findings = new ArrayList<>(findings(pattern, number, dated));
@@ -106,7 +105,7 @@ public final class Examiner {
     Evidence evidence = evidence(knife, marks);
     DatingVerdict dated = dating.dateBriefly(evidence);
     GradeVerdict grade = shelf.condition().grade(knife.condition());
-    NumberVerdict number = number(knife, dated).orElse(null);
+    NumberVerdict number = Numbers.read(knife, found(knife), dated, shelf).orElse(null);
     boolean conflict = findings(pattern, number, dated).stream().anyMatch(Finding::conflict);
     boolean dateable =
         !evidence.observed().isEmpty()
@@ -229,31 +228,6 @@ public final class Examiner {
     return seen == null ? null : seen.value();
   }
 
-  // The number is read by the likeliest maker whose grammar it fits.
-  private Optional<NumberVerdict> number(Specimen knife, DatingVerdict dated) {
-    if (knife.number() == null) {
-      return Optional.empty();
-    }
-    Map<String, String> found = found(knife);
-    Map<String, Maker> order = new LinkedHashMap<>();
-    for (DatingVerdict.Attribution likely : dated.makers()) {
-      if (likely.maker() != null) {
-        shelf.maker(likely.maker()).ifPresent(m -> order.put(m.id(), m));
-      }
-    }
-    shelf.makers().forEach(m -> order.putIfAbsent(m.id(), m));
-    for (Maker maker : order.values()) {
-      Optional<DecodedNumber> decoded =
-          maker.numbers() == null
-              ? Optional.empty()
-              : maker.numbers().decode(knife.number(), found);
-      if (decoded.isPresent()) {
-        return Optional.of(new NumberVerdict(maker.id(), maker.name(), decoded.get()));
-      }
-    }
-    return Optional.empty();
-  }
-
   private static @Nullable String leadingMaker(DatingVerdict dated) {
     return dated.makers().stream()
         .filter(m -> m.maker() != null && m.probability() >= NAMED_FROM)
@@ -274,6 +248,7 @@ public final class Examiner {
     return new MarkVerdict(
         marks.anyRead(),
         marks.candidates().stream().map(Examiner::candidate).toList(),
+        marks.rival(),
         marks.unlisted());
   }
 
@@ -287,6 +262,7 @@ public final class Examiner {
         c.variant().to(),
         c.letters(),
         c.agreeing(),
+        c.variant().layout(),
         c.lines());
   }
 
@@ -299,7 +275,7 @@ public final class Examiner {
           new Finding(
               stationOf(dated, c.feature()), c.label() + " against " + c.rivalLabel() + gap, true));
     }
-    if (number != null) {
+    if (number != null && number.decoded() != null) {
       for (DecodedNumber.Field f : number.decoded().fields()) {
         if (f.holds() == DecodedNumber.Holds.CONTRADICTS) {
           findings.add(

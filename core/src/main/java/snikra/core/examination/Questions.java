@@ -9,6 +9,7 @@ import snikra.core.profile.BladeRoom;
 import snikra.core.profile.BladeWear;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.SeenBlade;
+import snikra.core.specimen.SeenFace;
 import snikra.core.specimen.Specimen;
 
 /**
@@ -29,6 +30,13 @@ final class Questions {
     closedLength(knife, shelf, out);
     for (int b = 0; b < knife.blades().size(); b++) {
       blade(b, knife, sketch, shelf.patterns().room(), out);
+    }
+    if (knife.marks().stream().anyMatch(SeenFace::struckOut)) {
+      out.add(
+          new Finding(
+              "marks",
+              "The mark was struck out: sold by its maker as a second. It is still the maker's mark.",
+              false));
     }
     shelf
         .measures()

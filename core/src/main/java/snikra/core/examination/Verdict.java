@@ -7,8 +7,12 @@ import snikra.core.code.SeenCode;
 import snikra.core.code.SeenNumber;
 import snikra.core.condition.GradeVerdict;
 import snikra.core.dating.DatingVerdict;
+import snikra.core.mark.MarkRival;
+import snikra.core.number.Contradictions;
 import snikra.core.number.DecodedNumber;
+import snikra.core.number.NumberGrammar;
 import snikra.core.pattern.PatternVerdict;
+import snikra.core.specimen.Layout;
 import snikra.core.value.ValueVerdict;
 
 /**
@@ -31,8 +35,13 @@ public record Verdict(
     Sketch sketch,
     List<Progress> progress) {
 
-  /** What the mark may be. */
-  public record MarkVerdict(boolean read, List<Candidate> candidates, double unlisted) {}
+  /**
+   * What the mark may be.
+   *
+   * @param rival what sets the first candidate apart from the second
+   */
+  public record MarkVerdict(
+      boolean read, List<Candidate> candidates, @Nullable MarkRival rival, double unlisted) {}
 
   /** A mark on file. */
   public record Candidate(
@@ -44,10 +53,24 @@ public record Verdict(
       int to,
       int letters,
       int agreeing,
+      Layout layout,
       List<List<snikra.core.mark.MarkLetter>> lines) {}
 
-  /** The number by the grammar of the maker it fits best. */
-  public record NumberVerdict(String maker, String makerName, DecodedNumber decoded) {}
+  /**
+   * The number by the grammar of the maker it fits best.
+   *
+   * @param decoded null where no number is entered, or none of this maker's
+   * @param completions what a worn number may have been
+   * @param expected what the knife would have had as it stands
+   * @param reasons why it says something else than what is there
+   */
+  public record NumberVerdict(
+      String maker,
+      String makerName,
+      @Nullable DecodedNumber decoded,
+      List<NumberGrammar.Completion> completions,
+      @Nullable String expected,
+      List<Contradictions.Reason> reasons) {}
 
   /** What a date code says by the schemes it fits, of the likeliest maker first. */
   public record CodeVerdict(SeenCode seen, List<CodeReading> readings) {}

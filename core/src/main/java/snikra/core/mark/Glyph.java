@@ -11,6 +11,12 @@ record Glyph(char letter, Legibility legibility) {
 
   private static final Pattern ACCENT = Pattern.compile("\\p{M}");
 
+  private static final String[][] LIGATURES = {
+    {"\u00df", "SS"}, {"\u00c6", "AE"}, {"\u00e6", "AE"}, {"\u0152", "OE"}, {"\u0153", "OE"}
+  };
+
+  private static final String[][] UMLAUTS = {{"\u00c4", "AE"}, {"\u00d6", "OE"}, {"\u00dc", "UE"}};
+
   enum Legibility {
     SURE,
     DOUBTFUL,
@@ -65,7 +71,20 @@ record Glyph(char letter, Legibility legibility) {
     if (isAscii(line)) {
       return line.toUpperCase(Locale.ROOT);
     }
-    String apart = Normalizer.normalize(line.replace("ß", "SS"), Normalizer.Form.NFD);
+    String apart = line;
+    for (String[] ligature : LIGATURES) {
+      apart = apart.replace(ligature[0], ligature[1]);
+    }
+    apart = Normalizer.normalize(apart, Normalizer.Form.NFD);
     return ACCENT.matcher(apart).replaceAll("").toUpperCase(Locale.ROOT);
+  }
+
+  /** With umlauts in two letters, as they are often struck. */
+  static String umlautsApart(String line) {
+    String apart = line.toUpperCase(Locale.ROOT);
+    for (String[] umlaut : UMLAUTS) {
+      apart = apart.replace(umlaut[0], umlaut[1]);
+    }
+    return apart.equals(line.toUpperCase(Locale.ROOT)) ? line : apart;
   }
 }

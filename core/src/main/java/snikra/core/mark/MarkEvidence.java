@@ -1,6 +1,7 @@
 package snikra.core.mark;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the marks say, as likelihoods.
@@ -12,6 +13,7 @@ import java.util.List;
  * @param logCopied the same summed over all marks by the weight of their makers: what stands to be
  *     struck by another hand
  * @param candidates the leading marks on file, likeliest first
+ * @param rival what sets the first of them apart from the second
  * @param unlisted probability of an unlisted mark
  * @param words answers of mark-borne features that the lines spell out
  */
@@ -22,6 +24,7 @@ public record MarkEvidence(
     double logUnlisted,
     double logCopied,
     List<MarkCandidate> candidates,
+    @Nullable MarkRival rival,
     double unlisted,
     List<WordFound> words) {
 

@@ -2,9 +2,11 @@ package snikra.core.mark;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
 import snikra.core.reference.Maker;
@@ -13,7 +15,6 @@ import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Face;
 import snikra.core.specimen.FaceState;
 import snikra.core.specimen.SeenFace;
-import snikra.core.specimen.Technique;
 
 /** Holds readings against the marks of a shelf. Immutable; one for each shelf. */
 public final class MarkReader {
@@ -23,9 +24,15 @@ public final class MarkReader {
   private static final double WORD_IS_FOUND = 0.5;
   private static final double TECHNIQUE_AGREES = 0.97;
   private static final double TECHNIQUE_DIFFERS = 0.01;
+  private static final double LAYOUT_AGREES = 0.94;
+  private static final double LAYOUT_DIFFERS = 0.03;
   private static final double BARE_THOUGH_MARKED = 0.05;
   private static final double MARKED_THOUGH_BARE = 0.1;
   private static final double UNLISTED_IS_BARE = 0.2;
+
+  /** Etchings on the flat of a blade are the exception. */
+  private static final double UNLISTED_IS_NOT_ETCHED = 0.85;
+
   private static final int CANDIDATES = 4;
 
   private final List<Struck> marks = new ArrayList<>();
@@ -39,7 +46,7 @@ public final class MarkReader {
   private final Channel channel;
   private final double unlistedWeight;
 
-  private record Struck(Maker maker, MarkVariant variant, int[] lines, int[] pile, double weight) {}
+  private record Struck(Maker maker, MarkVariant variant, Map<Face, int[]> lines, double weight) {}
 
   private record Word(String feature, Clue clue, String word, int line) {}
 
@@ -60,11 +67,15 @@ public final class MarkReader {
   /** A reader for the marks and the common words of this shelf. */
   public MarkReader(ReferenceShelf shelf) {
     channel = new Channel(shelf.confusions());
-    StruckLines.Collector known = new StruckLines.Collector();
+    StruckLines.Collector known = new StruckLines.Collector(shelf.spellings());
     for (Maker maker : shelf.makers()) {
       double share = maker.weight() / maker.marks().size();
       for (MarkVariant v : maker.marks()) {
-        marks.add(new Struck(maker, v, struck(v.lines(), known), struck(v.pile(), known), share));
+        Map<Face, int[]> struck = new EnumMap<>(Face.class);
+        for (Face face : Face.values()) {
+          struck.put(face, v.on(face).stream().mapToInt(known::add).toArray());
+        }
+        marks.add(new Struck(maker, v, struck, share));
       }
     }
     for (Feature feature : shelf.clues().features()) {
@@ -78,12 +89,12 @@ public final class MarkReader {
     }
     lines = known.all();
     mostLines =
-        marks.stream().mapToInt(m -> Math.max(m.lines.length, m.pile.length)).max().orElse(0);
+        marks.stream()
+            .flatMap(m -> m.lines.values().stream())
+            .mapToInt(on -> on.length)
+            .max()
+            .orElse(0);
     unlistedWeight = shelf.unlistedWeight();
-  }
-
-  private static int[] struck(List<String> texts, StruckLines.Collector known) {
-    return texts.stream().mapToInt(known::add).toArray();
   }
 
   /** What these faces say. Worn faces say nothing; a bare face is evidence. */
@@ -117,13 +128,15 @@ public final class MarkReader {
       copied += w;
     }
     boolean anyRead = telling.stream().anyMatch(f -> f.face.state() == FaceState.READ);
+    List<MarkCandidate> candidates = anyRead ? candidates(telling, log, top, sum) : List.of();
     return new MarkEvidence(
         !telling.isEmpty(),
         anyRead,
         log,
         unlisted,
         log.length == 0 ? unlisted : Math.log(copied) + top,
-        anyRead ? candidates(telling, log, top, sum) : List.of(),
+        candidates,
+        MarkRival.of(candidates, faces).orElse(null),
         unlistedWeight * Math.exp(unlisted - top) / sum,
         anyRead ? wordsIn(telling) : List.of());
   }
@@ -131,22 +144,24 @@ public final class MarkReader {
   private double given(ReadFace read, Struck mark, double[] room) {
     SeenFace face = read.face;
     boolean onFile = face.blade() == 1 || mark.variant.everyBlade();
-    int[] struck = face.face() == Face.MARK ? mark.lines : mark.pile;
+    int[] struck = mark.lines.get(face.face());
     boolean marked = onFile && struck.length > 0;
     if (face.state() == FaceState.BARE) {
       return marked ? BARE_THOUGH_MARKED : 1 - MARKED_THOUGH_BARE;
     }
-    double technique = techniqueFit(face.technique(), mark.variant.technique());
+    // How it was put on and how it runs is on file for the mark, not for what stands elsewhere.
+    double manner =
+        face.face() == Face.MARK
+            ? fit(face.technique(), mark.variant.technique(), TECHNIQUE_AGREES, TECHNIQUE_DIFFERS)
+                * fit(face.layout(), mark.variant.layout(), LAYOUT_AGREES, LAYOUT_DIFFERS)
+            : 1;
     return marked
-        ? (1 - BARE_THOUGH_MARKED) * technique * linesGiven(read.lines, struck, room)
+        ? (1 - BARE_THOUGH_MARKED) * manner * linesGiven(read.lines, struck, room)
         : MARKED_THOUGH_BARE * byChance(read.lines);
   }
 
-  private static double techniqueFit(Technique seen, Technique onFile) {
-    if (seen == null) {
-      return 1;
-    }
-    return seen == onFile ? TECHNIQUE_AGREES : TECHNIQUE_DIFFERS;
+  private static <T> double fit(@Nullable T seen, T onFile, double agrees, double differs) {
+    return seen == null ? 1 : seen == onFile ? agrees : differs;
   }
 
   // Lines keep their order; a line on file may be ground away, a line read may not be on file.
@@ -171,9 +186,8 @@ public final class MarkReader {
   }
 
   private static double byChance(ReadFace face) {
-    return face.face.state() == FaceState.BARE
-        ? UNLISTED_IS_BARE
-        : (1 - UNLISTED_IS_BARE) * byChance(face.lines);
+    double bare = face.face.face() == Face.BLADE ? UNLISTED_IS_NOT_ETCHED : UNLISTED_IS_BARE;
+    return face.face.state() == FaceState.BARE ? bare : (1 - bare) * byChance(face.lines);
   }
 
   private static double byChance(List<Line> lines) {
@@ -250,8 +264,9 @@ public final class MarkReader {
             .findFirst()
             .orElse(List.of());
     List<List<MarkLetter>> lines = new ArrayList<>();
-    int[] match = matchLines(read, mark.lines);
-    for (int j = 0; j < mark.lines.length; j++) {
+    int[] struck = mark.lines.get(Face.MARK);
+    int[] match = matchLines(read, struck);
+    for (int j = 0; j < struck.length; j++) {
       List<Glyph> line = match[j] < 0 ? List.of() : read.get(match[j]).read.glyphs();
       lines.add(Alignment.of(channel, line, mark.variant.lines().get(j)));
     }

@@ -6,6 +6,10 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
@@ -24,7 +28,11 @@ final class StruckLines {
 
   private final int longest;
 
-  private StruckLines(List<int[]> given) {
+  /** Numbers of lines that are one and the same to the trade. */
+  private final List<int[]> alike;
+
+  private StruckLines(List<int[]> given, List<int[]> alike) {
+    this.alike = alike;
     index =
         IntStream.range(0, given.size())
             .boxed()
@@ -42,10 +50,35 @@ final class StruckLines {
 
   /** Takes lines one by one; the same line gets the same number. */
   static final class Collector {
+    private static final Pattern APART = Pattern.compile("[\\s.,]+");
+    private static final int MOST_SPELLINGS = 8;
+
     private final Map<List<Integer>, Integer> known = new HashMap<>();
     private final List<int[]> lines = new ArrayList<>();
+    private final List<int[]> alike = new ArrayList<>();
+    private final List<Set<String>> spellings;
+
+    /**
+     * A collector for which these words are the same.
+     *
+     * @param spellings sets of words that are taken for one another
+     */
+    Collector(List<List<String>> spellings) {
+      this.spellings =
+          spellings.stream()
+              .map(set -> set.stream().map(Collector::folded).collect(Collectors.toSet()))
+              .toList();
+    }
 
     int add(String text) {
+      int[] numbers = spelled(text).stream().mapToInt(this::number).distinct().toArray();
+      if (numbers.length > 1) {
+        alike.add(numbers);
+      }
+      return numbers[0];
+    }
+
+    private int number(String text) {
       int[] letters = Channel.indices(text);
       return known.computeIfAbsent(
           Arrays.stream(letters).boxed().toList(),
@@ -55,8 +88,38 @@ final class StruckLines {
           });
     }
 
+    // As it is, then with every word in its other spellings.
+    private List<String> spelled(String text) {
+      List<String> out = new ArrayList<>(List.of(text));
+      List<String> words = List.of(APART.split(text.strip()));
+      for (int w = 0; w < words.size(); w++) {
+        for (String other : others(words.get(w))) {
+          List<String> changed = new ArrayList<>(words);
+          changed.set(w, other);
+          out.add(String.join(" ", changed));
+        }
+      }
+      return out.subList(0, Math.min(MOST_SPELLINGS, out.size()));
+    }
+
+    private Set<String> others(String word) {
+      Set<String> others = new TreeSet<>();
+      String folded = folded(word);
+      spellings.stream().filter(set -> set.contains(folded)).forEach(others::addAll);
+      String umlauts = Glyph.umlautsApart(word);
+      if (!umlauts.equals(word)) {
+        others.add(umlauts);
+      }
+      others.remove(folded);
+      return others;
+    }
+
+    private static String folded(String word) {
+      return new String(Glyph.letters(word));
+    }
+
     StruckLines all() {
-      return new StruckLines(lines);
+      return new StruckLines(lines, alike);
     }
   }
 
@@ -79,6 +142,10 @@ final class StruckLines {
         }
         given[index[k]] = ended > longest ? columns[done].whole() : 0;
       }
+    }
+    for (int[] same : alike) {
+      double best = Arrays.stream(same).mapToDouble(i -> given[i]).max().orElse(0);
+      given[same[0]] = best;
     }
     return given;
   }

@@ -1,6 +1,8 @@
 package snikra.core.number;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -8,29 +10,42 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How a maker's pattern numbers are built: fields of fixed width in order, each with its codes.
+ * How a maker's pattern numbers are built: fields of fixed width in order, each with its codes;
+ * some may be left out.
  *
  * @param fields in the order struck
  * @param note where the scheme is known from
  */
 public record NumberGrammar(List<Field> fields, String note) {
 
-  /** A figure that cannot be read. */
-  private static final char LOST = '_';
-
   /** Chance that a coded field says something else than the part as it left the works. */
   private static final double MISCODED = 0.02;
+
+  /** How often a field that may be left out is there. */
+  private static final double OPTIONAL_IS_THERE = 0.5;
+
+  private static final int COMPLETIONS = 12;
+  private static final int MOST_PARSES = 64;
+
+  /** So many completions are weighed at most: the likeliest fields first. */
+  private static final int WEIGHED = 4000;
 
   /**
    * One field.
    *
    * @param meaning the feature of the clue book or trait it speaks of, {@code null} for a separator
+   * @param optional whether it may be left out, as prefixes and suffixes are
    * @param codes what each code stands for; for a separator, itself
    */
   public record Field(
-      String id, String label, int width, @Nullable String meaning, Map<String, Code> codes) {
+      String id,
+      String label,
+      int width,
+      @Nullable String meaning,
+      boolean optional,
+      Map<String, Code> codes) {
     public Field {
-      codes = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(codes));
+      codes = Collections.unmodifiableMap(new LinkedHashMap<>(codes));
       for (String code : codes.keySet()) {
         if (code.length() != width) {
           throw new IllegalArgumentException(
@@ -39,24 +54,32 @@ public record NumberGrammar(List<Field> fields, String note) {
       }
     }
 
-    List<String> fitting(String struck) {
-      return codes.keySet().stream().filter(code -> fits(struck, code)).toList();
+    /** A field that is always there. */
+    public Field(
+        String id, String label, int width, @Nullable String meaning, Map<String, Code> codes) {
+      this(id, label, width, meaning, false, codes);
     }
 
-    private static boolean fits(String struck, String code) {
-      for (int i = 0; i < code.length(); i++) {
-        if (struck.charAt(i) != LOST && struck.charAt(i) != code.charAt(i)) {
-          return false;
-        }
-      }
-      return true;
+    private List<String> fitting(StruckNumber struck, int at) {
+      return codes.keySet().stream().filter(code -> struck.fits(at, code)).toList();
     }
   }
 
-  /** What a code stands for: words for people and the values it allows. */
-  public record Code(String label, List<String> values) {
+  /**
+   * What a code stands for: words for people and the values it allows.
+   *
+   * @param from first year of the code, where it was not always used
+   * @param to last year
+   */
+  public record Code(
+      String label, List<String> values, @Nullable Integer from, @Nullable Integer to) {
     public Code {
       values = List.copyOf(values);
+    }
+
+    /** A code of all years. */
+    public Code(String label, List<String> values) {
+      this(label, values, null, null);
     }
   }
 
@@ -64,27 +87,59 @@ public record NumberGrammar(List<Field> fields, String note) {
     fields = List.copyOf(fields);
   }
 
-  /** Reads a number; empty when it is not built like this. */
+  /** A way to share out the places of a number among the fields that are there. */
+  private record Parse(List<Part> parts, double likelihood) {
+    record Part(Field field, int at, List<String> fitting) {}
+  }
+
+  /** Reads a number; empty when it is not built like this. Of several ways the likeliest. */
   public Optional<DecodedNumber> decode(String number, Map<String, String> found) {
-    String struck = number.replace(" ", "");
-    int length = fields.stream().mapToInt(Field::width).sum();
-    if (struck.length() != length) {
-      return Optional.empty();
-    }
-    List<DecodedNumber.Field> decoded = new ArrayList<>();
-    int at = 0;
-    for (Field field : fields) {
-      String part = struck.substring(at, at + field.width());
-      at += field.width();
-      List<String> fitting = field.fitting(part);
-      if (fitting.isEmpty()) {
-        return Optional.empty();
+    StruckNumber struck = StruckNumber.read(number);
+    return likeliest(struck).map(parse -> decoded(struck, parse, found));
+  }
+
+  private Optional<Parse> likeliest(StruckNumber struck) {
+    return parses(struck).stream().max(Comparator.comparingDouble(Parse::likelihood));
+  }
+
+  private List<Parse> parses(StruckNumber struck) {
+    List<Parse> all = new ArrayList<>();
+    parse(struck, 0, 0, new ArrayList<>(), 1, all);
+    return all;
+  }
+
+  private void parse(
+      StruckNumber struck, int f, int at, List<Parse.Part> so, double likelihood, List<Parse> all) {
+    if (f == fields.size()) {
+      if (at == struck.length() && all.size() < MOST_PARSES) {
+        all.add(new Parse(List.copyOf(so), likelihood));
       }
-      if (field.meaning() != null) {
-        decoded.add(hold(field, field.meaning(), part, fitting, found));
+      return;
+    }
+    Field field = fields.get(f);
+    List<String> fitting = field.fitting(struck, at);
+    if (!fitting.isEmpty()) {
+      double there = field.optional() ? OPTIONAL_IS_THERE : 1;
+      double share = (double) fitting.size() / field.codes().size();
+      so.add(new Parse.Part(field, at, fitting));
+      parse(struck, f + 1, at + field.width(), so, likelihood * there * share, all);
+      so.remove(so.size() - 1);
+    }
+    if (field.optional()) {
+      parse(struck, f + 1, at, so, likelihood * (1 - OPTIONAL_IS_THERE), all);
+    }
+  }
+
+  private static DecodedNumber decoded(
+      StruckNumber struck, Parse parse, Map<String, String> found) {
+    List<DecodedNumber.Field> fields = new ArrayList<>();
+    for (Parse.Part part : parse.parts) {
+      if (part.field.meaning() != null) {
+        String shown = struck.shown(part.at, part.at + part.field.width());
+        fields.add(hold(part.field, part.field.meaning(), shown, part.fitting, found));
       }
     }
-    return Optional.of(new DecodedNumber(struck, decoded));
+    return new DecodedNumber(struck.shown(0, struck.length()), fields);
   }
 
   private static DecodedNumber.Field hold(
@@ -93,7 +148,7 @@ public record NumberGrammar(List<Field> fields, String note) {
     List<String> values = codes.stream().flatMap(c -> c.values().stream()).distinct().toList();
     String seen = found.get(meaning);
     DecodedNumber.Holds holds =
-        seen == null
+        seen == null || values.isEmpty()
             ? DecodedNumber.Holds.UNKNOWN
             : values.contains(seen) ? DecodedNumber.Holds.AGREES : DecodedNumber.Holds.CONTRADICTS;
     String label = String.join(" or ", codes.stream().map(Code::label).distinct().toList());
@@ -101,27 +156,99 @@ public record NumberGrammar(List<Field> fields, String note) {
   }
 
   /**
+   * What a worn number may have been, likeliest first by what the knife shows; empty when it is
+   * whole or not built like this.
+   */
+  public List<Completion> completions(String number, Map<String, String> found) {
+    StruckNumber struck = StruckNumber.read(number);
+    List<Completion> all = new ArrayList<>();
+    for (Parse parse : parses(struck)) {
+      if (all.size() < WEIGHED) {
+        complete(parse, 0, "", List.of(), parse.likelihood, found, all);
+      }
+    }
+    double sum = all.stream().mapToDouble(Completion::probability).sum();
+    return all.size() < 2
+        ? List.of()
+        : all.stream()
+            .map(c -> new Completion(c.number(), c.says(), c.probability() / sum))
+            .sorted(
+                Comparator.comparingDouble((Completion c) -> -c.probability())
+                    .thenComparing(Completion::number))
+            .limit(COMPLETIONS)
+            .toList();
+  }
+
+  private static void complete(
+      Parse parse,
+      int p,
+      String so,
+      List<String> says,
+      double weight,
+      Map<String, String> found,
+      List<Completion> all) {
+    if (p == parse.parts.size()) {
+      all.add(new Completion(so, String.join(", ", says), weight));
+      return;
+    }
+    Parse.Part part = parse.parts.get(p);
+    for (String code : part.fitting) {
+      Code c = part.field.codes().get(code);
+      String meaning = part.field.meaning();
+      String seen = meaning == null ? null : found.get(meaning);
+      boolean against = seen != null && !c.values().isEmpty() && !c.values().contains(seen);
+      List<String> more = new ArrayList<>(says);
+      if (meaning != null) {
+        more.add(c.label());
+      }
+      double here = weight / part.fitting.size() * (against ? MISCODED : 1);
+      if (all.size() < WEIGHED) {
+        complete(parse, p + 1, so + code, more, here, found, all);
+      }
+    }
+  }
+
+  /** A whole number that a worn one may have been. */
+  public record Completion(String number, String says, double probability) {}
+
+  /**
+   * The number a knife like this would have had; {@code _} where the knife does not say, and fields
+   * that may be left out only where it calls for them. Empty where it shows something that has no
+   * code.
+   */
+  public Optional<String> encode(Map<String, String> found) {
+    StringBuilder number = new StringBuilder();
+    for (Field field : fields) {
+      String seen = field.meaning() == null ? null : found.get(field.meaning());
+      Optional<String> code =
+          field.codes().entrySet().stream()
+              .filter(e -> seen != null && e.getValue().values().contains(seen))
+              .map(Map.Entry::getKey)
+              .findFirst();
+      if (code.isPresent()) {
+        number.append(code.get());
+      } else if (!field.optional()) {
+        if (seen != null) {
+          return Optional.empty();
+        }
+        boolean one = field.codes().size() == 1;
+        number.append(one ? field.codes().keySet().iterator().next() : "_".repeat(field.width()));
+      }
+    }
+    return Optional.of(number.toString());
+  }
+
+  /**
    * Log probability that a number of this grammar is struck like this, against figures by chance.
    */
   public double logLikelihood(String number) {
-    String struck = number.replace(" ", "");
-    double builtLikeThis = decode(struck, Map.of()).isPresent() ? 1 : 0;
-    int at = 0;
-    for (Field field : builtLikeThis > 0 ? fields : List.<Field>of()) {
-      String part = struck.substring(at, at + field.width());
-      at += field.width();
-      builtLikeThis *= (double) field.fitting(part).size() / field.codes().size();
-    }
-    return Math.log((1 - MISCODED) * builtLikeThis + MISCODED * byChance(struck));
+    StruckNumber struck = StruckNumber.read(number);
+    double builtLikeThis = likeliest(struck).map(Parse::likelihood).orElse(0.0);
+    return Math.log((1 - MISCODED) * builtLikeThis + MISCODED * struck.byChance());
   }
 
   /** Log probability of these figures when nothing is known of how they are built. */
   public static double logByChance(String number) {
-    return Math.log(byChance(number.replace(" ", "")));
-  }
-
-  private static double byChance(String struck) {
-    long legible = struck.chars().filter(c -> c != LOST).count();
-    return Math.pow(1.0 / 11, (double) legible);
+    return Math.log(StruckNumber.read(number).byChance());
   }
 }

@@ -1,6 +1,8 @@
 package snikra.core.reference;
 
 import java.util.List;
+import snikra.core.specimen.Face;
+import snikra.core.specimen.Layout;
 import snikra.core.specimen.Technique;
 
 /**
@@ -8,6 +10,8 @@ import snikra.core.specimen.Technique;
  *
  * @param lines as struck on the mark side of the main tang, top to bottom
  * @param pile as struck on the pile side, empty when that side is bare
+ * @param etch as put on the flat of the main blade, empty when that is bare
+ * @param layout how the first line runs
  * @param everyBlade whether the small blades carry it as well
  * @param from first year of use, closed
  * @param to last year of use, closed
@@ -17,6 +21,8 @@ public record MarkVariant(
     String id,
     List<String> lines,
     List<String> pile,
+    List<String> etch,
+    Layout layout,
     Technique technique,
     boolean everyBlade,
     int from,
@@ -25,9 +31,38 @@ public record MarkVariant(
     String note,
     String source) {
 
+  /** A straight mark on the tang alone. */
+  public MarkVariant(
+      String id,
+      List<String> lines,
+      List<String> pile,
+      Technique technique,
+      boolean everyBlade,
+      int from,
+      int to,
+      int give,
+      String note,
+      String source) {
+    this(
+        id,
+        lines,
+        pile,
+        List.of(),
+        Layout.STRAIGHT,
+        technique,
+        everyBlade,
+        from,
+        to,
+        give,
+        note,
+        source);
+  }
+
   public MarkVariant {
     lines = List.copyOf(lines);
     pile = List.copyOf(pile);
+    etch = etch == null ? List.of() : List.copyOf(etch);
+    layout = layout == null ? Layout.STRAIGHT : layout;
     if (!(from <= to)) {
       throw new IllegalArgumentException(
           "years of mark " + id + " must run forward; found " + from + " to " + to);
@@ -44,5 +79,14 @@ public record MarkVariant(
       return 1;
     }
     return outside > give ? 0 : 1 - outside / (give + 1.0);
+  }
+
+  /** What it has on one face of the main blade. */
+  public List<String> on(Face face) {
+    return switch (face) {
+      case MARK -> lines;
+      case PILE -> pile;
+      case BLADE -> etch;
+    };
   }
 }

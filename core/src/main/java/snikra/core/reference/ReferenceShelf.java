@@ -14,6 +14,7 @@ import snikra.core.pattern.PatternBook;
  *
  * @param unlistedWeight how much of what is met comes from makers not on the shelf, relative to one
  *     listed maker of weight 1
+ * @param spellings words the trade takes for one another, such as an ampersand and "and"
  * @param confusions for each letter the letters a worn one is taken for
  */
 public record ReferenceShelf(
@@ -25,11 +26,13 @@ public record ReferenceShelf(
     List<Region> regions,
     double unlistedWeight,
     Map<Character, String> confusions,
+    List<List<String>> spellings,
     List<Maker> makers) {
 
   public ReferenceShelf {
     regions = List.copyOf(regions);
     confusions = Map.copyOf(confusions);
+    spellings = spellings.stream().map(List::copyOf).toList();
     numberTables = List.copyOf(numberTables);
     makers = List.copyOf(makers);
     for (Maker m : makers) {
@@ -61,6 +64,7 @@ public record ReferenceShelf(
         regions,
         unlistedWeight,
         confusions,
+        spellings,
         others);
   }
 }

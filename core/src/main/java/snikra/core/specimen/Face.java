@@ -1,9 +1,13 @@
 package snikra.core.specimen;
 
-/** A side of a blade; the mark side faces you with the point to the left and the edge down. */
+/** Where on a blade; the mark side faces you with the point to the left and the edge down. */
 public enum Face {
+  /** The tang, mark side. */
   MARK,
-  PILE;
+  /** The tang, pile side. */
+  PILE,
+  /** The flat of the blade, mark side. */
+  BLADE;
 
   @Override
   public String toString() {

@@ -11,8 +11,11 @@ import net.jqwik.api.constraints.IntRange;
 import net.jqwik.api.constraints.StringLength;
 import org.junit.jupiter.api.Test;
 import snikra.core.fixture.Shelf;
+import snikra.core.reference.Maker;
+import snikra.core.reference.MarkVariant;
 import snikra.core.specimen.Face;
 import snikra.core.specimen.FaceState;
+import snikra.core.specimen.Layout;
 import snikra.core.specimen.SeenFace;
 import snikra.core.specimen.Technique;
 
@@ -78,6 +81,66 @@ class MarkReaderTest {
     assertThat(reader.read(List.of(face(FaceState.WORN))).anySeen()).isFalse();
     MarkEvidence bare = reader.read(List.of(face(FaceState.BARE)));
     assertThat(bare.logLikelihood()[0]).isLessThan(bare.logUnlisted());
+  }
+
+  @Test
+  void spellingsOfTheTradeAreOneAndTheSame() {
+    assertThat(reader.read(List.of(tang("ZWICKEL", "UND DAX"))).logLikelihood()[1])
+        .isGreaterThan(reader.read(List.of(tang("ZWICKEL", "ONT DAX"))).logLikelihood()[1] + 8);
+    assertThat(Glyph.umlautsApart("M\u00dcHLE")).isEqualTo("MUEHLE");
+    assertThat(Glyph.letters("\u0152il")).isEqualTo(new char[] {'O', 'E', 'I', 'L'});
+  }
+
+  @Test
+  void whatDecidesBetweenTwoMarksIsNamedAndWhatWould() {
+    MarkRival read = reader.read(List.of(tang("ZWICKEL", "& DAX"))).rival();
+    assertThat(read.decides()).containsExactly("Line 2, from letter 4: X, not L.");
+    assertThat(read.wouldTell()).isEmpty();
+
+    MarkRival worn = reader.read(List.of(tang("ZWICKEL", "& DA_"))).rival();
+    assertThat(worn.decides()).isEmpty();
+    assertThat(worn.wouldTell()).hasSize(1);
+    assertThat(worn.mark()).startsWith("zwick-da");
+  }
+
+  @Test
+  void theRunOfALineSpeaksForTheMarkThatRunsSo() {
+    MarkReader shelf = new MarkReader(Shelf.invented().withMakers(List.of(archedAndStraight())));
+    assertThat(layouts(shelf, Layout.ARCHED)).first().isEqualTo("a");
+    assertThat(layouts(shelf, Layout.STRAIGHT)).first().isEqualTo("s");
+    SeenFace etched = new SeenFace(1, Face.BLADE, FaceState.READ, null, List.of("ORBEL"));
+    MarkEvidence evidence = shelf.read(List.of(tang("THRALE"), etched));
+    assertThat(evidence.candidates().get(0).variant().id()).isEqualTo("a");
+    assertThat(evidence.rival().decides())
+        .contains("The flat of the main blade: ORBEL, not nothing.");
+    assertThat(evidence.rival().wouldTell()).contains("Its first line: arched, not straight.");
+  }
+
+  private static Maker archedAndStraight() {
+    MarkVariant straight = Shelf.mark("s", 1890, 1912, "THRALE");
+    List<String> line = List.of("THRALE");
+    MarkVariant arched =
+        new MarkVariant(
+            "a",
+            line,
+            List.of(),
+            List.of("ORBEL"),
+            Layout.ARCHED,
+            Technique.STRUCK,
+            false,
+            1890,
+            1912,
+            1,
+            "",
+            "");
+    return Shelf.maker("thrale", List.of(), straight, arched);
+  }
+
+  private static List<String> layouts(MarkReader reader, Layout layout) {
+    SeenFace face =
+        new SeenFace(
+            1, Face.MARK, FaceState.READ, Technique.STRUCK, layout, List.of("THRALE"), false);
+    return reader.read(List.of(face)).candidates().stream().map(c -> c.variant().id()).toList();
   }
 
   @Property

@@ -43,7 +43,7 @@ class StruckLinesTest {
   void linesThatBeginAlikeAreWorthWhatEachIsWorthAlone() {
     Random random = new Random(3);
     List<String> struck = Stream.generate(() -> line(random)).limit(300).toList();
-    StruckLines.Collector collector = new StruckLines.Collector();
+    StruckLines.Collector collector = new StruckLines.Collector(List.of());
     int[] number = struck.stream().mapToInt(collector::add).toArray();
     StruckLines lines = collector.all();
     for (String text :
@@ -61,7 +61,7 @@ class StruckLinesTest {
 
   @Test
   void whatCannotBeReadIntoALineIsNothing() {
-    StruckLines.Collector collector = new StruckLines.Collector();
+    StruckLines.Collector collector = new StruckLines.Collector(List.of());
     int far = collector.add("TINPOTSMFGCOMPANY");
     int near = collector.add("VELDRAKE");
     double[] given = collector.all().given(channel.read("VELDRAKE"));
@@ -71,8 +71,8 @@ class StruckLinesTest {
 
   @Test
   void theSameLineHasOneNumber() {
-    StruckLines.Collector collector = new StruckLines.Collector();
+    StruckLines.Collector collector = new StruckLines.Collector(List.of());
     assertThat(collector.add("VELD-RAKE")).isEqualTo(collector.add("VELD RAKE"));
-    assertThat(new StruckLines.Collector().all().given(channel.read("X"))).isEmpty();
+    assertThat(new StruckLines.Collector(List.of()).all().given(channel.read("X"))).isEmpty();
   }
 }

@@ -1,10 +1,19 @@
 package snikra.core.number;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import snikra.core.fixture.Shelf;
+import snikra.core.number.Contradictions.Against;
+import snikra.core.number.NumberGrammar.Code;
+import snikra.core.number.NumberGrammar.Field;
 
 class NumberGrammarTest {
   private final NumberGrammar grammar = Shelf.grammar();
@@ -39,5 +48,95 @@ class NumberGrammarTest {
     assertThat(grammar.decode("991", Map.of())).isEmpty();
     assertThat(grammar.logLikelihood("991")).isLessThan(NumberGrammar.logByChance("991"));
     assertThat(grammar.logLikelihood("581")).isGreaterThan(NumberGrammar.logByChance("581"));
+  }
+
+  private static final NumberGrammar LONG =
+      new NumberGrammar(
+          List.of(
+              new Field(
+                  "prefix",
+                  "Prefix",
+                  1,
+                  "shield",
+                  true,
+                  Map.of("B", new Code("bar", List.of("bar")))),
+              new Field("handle", "Handle", 1, "material", codes("5 bone", "6 horn", "7 acetal")),
+              new Field("blades", "Blades", 1, "blades", codes("1 one", "2 two", "3 three")),
+              new Field("frame", "Frame", 2, "frame", codes("04 a", "31 b", "34 c")),
+              new Field("steel", "Steel", 2, "steel", true, codes("SS stainless"))),
+          "");
+
+  private static Map<String, Code> codes(String... given) {
+    Map<String, Code> codes = new TreeMap<>();
+    for (String g : given) {
+      String[] both = g.split(" ", 2);
+      codes.put(both[0], new Code(both[1], List.of(both[1])));
+    }
+    return codes;
+  }
+
+  @Property
+  void whatIsEncodedReadsBack(
+      @ForAll @IntRange(max = 1) int prefix,
+      @ForAll @IntRange(max = 2) int handle,
+      @ForAll @IntRange(max = 2) int blades,
+      @ForAll @IntRange(max = 2) int frame,
+      @ForAll @IntRange(max = 1) int steel) {
+    Map<String, String> knife = new TreeMap<>();
+    knife.put("material", List.of("bone", "horn", "acetal").get(handle));
+    knife.put("blades", List.of("one", "two", "three").get(blades));
+    knife.put("frame", List.of("a", "b", "c").get(frame));
+    if (prefix == 1) {
+      knife.put("shield", "bar");
+    }
+    if (steel == 1) {
+      knife.put("steel", "stainless");
+    }
+    String number = LONG.encode(knife).orElseThrow();
+    DecodedNumber decoded = LONG.decode(number, knife).orElseThrow();
+    assertThat(decoded.fields()).hasSize(3 + prefix + steel);
+    assertThat(decoded.fields())
+        .allMatch(f -> f.holds() == DecodedNumber.Holds.AGREES && f.values().size() == 1);
+    assertThat(LONG.completions(number, knife)).isEmpty();
+  }
+
+  @Test
+  void aWornNumberIsCompletedByWhatTheKnifeShows() {
+    List<NumberGrammar.Completion> completions =
+        LONG.completions("7?3[14]", Map.of("blades", "two", "frame", "c"));
+    assertThat(completions).hasSize(6);
+    assertThat(completions.get(0).number()).isEqualTo("7234");
+    assertThat(completions.get(0).probability()).isGreaterThan(0.9);
+    assertThat(completions.stream().mapToDouble(NumberGrammar.Completion::probability).sum())
+        .isCloseTo(1, within(1e-9));
+    assertThat(LONG.completions("?304", Map.of())).hasSize(3);
+    assertThat(LONG.decode("B7304SS", Map.of()).orElseThrow().fields()).hasSize(5);
+    assertThat(LONG.decode("7304", Map.of()).orElseThrow().fields()).hasSize(3);
+  }
+
+  @Test
+  void whatTheKnifeDoesNotSayStaysOpenAndWhatHasNoCodeHasNoNumber() {
+    assertThat(LONG.encode(Map.of("material", "horn"))).hasValue("6___");
+    assertThat(LONG.encode(Map.of("material", "pearl"))).isEmpty();
+  }
+
+  @Test
+  void oneContradictionIsAPartReplacedAndTwoAreAnotherKnife() {
+    Map<String, String> found = Map.of("material", "horn", "frame", "b");
+    DecodedNumber decoded = LONG.decode("7104", found).orElseThrow();
+    Against handle = new Against(decoded.fields().get(0), "Handle", 0.04, true);
+    Against frame = new Against(decoded.fields().get(2), "Frame", 0, false);
+
+    List<Contradictions.Reason> one = Contradictions.reasons(List.of(handle), false);
+    assertThat(one.get(0).says()).isEqualTo("handle replaced");
+    assertThat(one.stream().mapToDouble(Contradictions.Reason::probability).sum())
+        .isCloseTo(1, within(1e-9));
+    List<Contradictions.Reason> both = Contradictions.reasons(List.of(handle, frame), false);
+    assertThat(both.get(0).says()).startsWith("the number of another knife");
+    assertThat(Contradictions.reasons(List.of(frame), true).get(0).says())
+        .startsWith("made in a year of change");
+    assertThat(Contradictions.isInOneFigure(LONG, decoded.fields().get(0), found)).isTrue();
+    assertThat(Contradictions.isInOneFigure(LONG, decoded.fields().get(2), found)).isFalse();
+    assertThat(Contradictions.reasons(List.of(), true)).isEmpty();
   }
 }
