@@ -49,6 +49,21 @@ type Body<P extends keyof paths, M extends keyof paths[P]> = paths[P][M] extends
 export const api = {
   book: () => answered(client.GET("/api/book")),
   makers: () => answered(client.GET("/api/makers")),
+  bringPack: (file: File, keep: boolean) =>
+    answered(
+      client.POST("/api/packs", {
+        params: { query: { name: file.name, keep } },
+        body: file as unknown as string,
+        bodySerializer: (body: unknown) => body as BodyInit,
+        headers: { "Content-Type": "application/octet-stream" },
+      }),
+    ),
+  switchPack: (id: string, on: boolean) =>
+    answered(client.PUT("/api/packs/{id}", { params: { path: { id }, query: { on } } })),
+  removePack: (id: string) => answered(client.DELETE("/api/packs/{id}", { params: { path: { id } } })),
+  bearing: (maker: string) => answered(client.GET("/api/knives/bearing", { params: { query: { maker } } })),
+  showing: (feature: string, answer: string) =>
+    answered(client.GET("/api/knives/showing", { params: { query: { feature, answer } } })),
   tray: () => answered(client.GET("/api/knives")),
   knife: (id: string) => answered(client.GET("/api/knives/{id}", { params: { path: { id } } })),
   add: (body: Body<"/api/knives", "post">) => answered(client.POST("/api/knives", { body })),

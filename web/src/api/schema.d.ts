@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/packs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["export"];
+        put: operations["switchTo"];
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/knives/{id}": {
         parameters: {
             query?: never;
@@ -62,6 +78,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["measure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/packs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bring"];
         delete?: never;
         options?: never;
         head?: never;
@@ -196,6 +228,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/knives/showing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["showing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/knives/bearing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["bearing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices": {
         parameters: {
             query?: never;
@@ -306,12 +370,24 @@ export interface components {
             registered: components["schemas"]["Registered"][];
             accepted: components["schemas"]["Accepted"];
         };
+        Brought: {
+            id: string;
+            title: string;
+            isNew: boolean;
+            changes: components["schemas"]["Change"][];
+            remarks: components["schemas"]["Remark"][];
+        };
         Caution: {
             id: string;
             station: string;
             feature?: string;
             values: string[];
             text: string;
+        };
+        Change: {
+            path: string;
+            before?: string;
+            after?: string;
         };
         ChangeRequest: {
             /** Format: int64 */
@@ -626,6 +702,10 @@ export interface components {
             id: string;
             title: string;
             note: string;
+            shipped: boolean;
+            on: boolean;
+            readable: boolean;
+            remarks: components["schemas"]["Remark"][];
             sources: components["schemas"]["Source"][];
             makers: components["schemas"]["OneMaker"][];
         };
@@ -761,6 +841,16 @@ export interface components {
             wording: string[];
             numbered: boolean;
             note: string;
+        };
+        Remark: {
+            maker: string;
+            text: string;
+        };
+        Resting: {
+            id: string;
+            /** Format: int32 */
+            number: number;
+            title: string;
         };
         SavedKnife: {
             id: string;
@@ -1103,6 +1193,70 @@ export interface operations {
             };
         };
     };
+    export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    switchTo: {
+        parameters: {
+            query: {
+                on: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     get: {
         parameters: {
             query?: never;
@@ -1213,6 +1367,33 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PhotoMeasuringAnswer"];
+                };
+            };
+        };
+    };
+    bring: {
+        parameters: {
+            query?: {
+                name?: string;
+                keep?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Brought"];
                 };
             };
         };
@@ -1446,6 +1627,53 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Makers"];
+                };
+            };
+        };
+    };
+    showing: {
+        parameters: {
+            query: {
+                feature: string;
+                answer: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Resting"][];
+                };
+            };
+        };
+    };
+    bearing: {
+        parameters: {
+            query: {
+                maker: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": {
+                        [key: string]: components["schemas"]["Resting"][];
+                    };
                 };
             };
         };

@@ -27,6 +27,7 @@ export type SavedKnife = Schemas["SavedKnife"];
 export type TrayEntry = Schemas["TrayEntry"];
 export type OneMaker = Schemas["OneMaker"];
 export type MakersPack = Schemas["OnePack"];
+export type BroughtPack = Schemas["Brought"];
 export type Photo = Schemas["Photo"];
 export type Grade = Schemas["GradeVerdict"];
 

@@ -5,6 +5,7 @@ import { api } from "../../api/client";
 import { useKeys } from "../../keys";
 import { Failed } from "../../ui/failed";
 import { Key } from "../../ui/key";
+import { Packs } from "./packs";
 import { MakerPage } from "./page";
 import { holds } from "./search";
 import { Timeline } from "./timeline";
@@ -18,10 +19,11 @@ export function Makers() {
   const list = useRef<HTMLElement>(null);
   useKeys({ "/": () => box.current?.focus() });
   const packs = shelf.data?.packs ?? [];
-  const all = packs.flatMap((p) => p.makers);
+  const inUse = packs.filter((p) => p.on);
+  const all = inUse.flatMap((p) => p.makers);
   const found = all.filter((m) => search === "" || holds(m, search)).sort((a, b) => a.from - b.from);
   const chosen = found.find((m) => m.id === id) ?? found[0] ?? all.find((m) => m.id === id);
-  const pack = packs.find((p) => p.makers.some((m) => m.id === chosen?.id));
+  const pack = inUse.find((p) => p.makers.some((m) => m.id === chosen?.id));
   useEffect(() => {
     document.title = "The makers \u2013 Snikra";
   }, []);
@@ -63,20 +65,22 @@ export function Makers() {
             : `${found.length} of ${all.length} makers, ${found.reduce((n, m) => n + m.marks.length, 0)} marks. Bars are marks, dashed as far as their ends may be out; strokes are changes of owner, works or models.`}
         </p>
         {found.length > 0 && <Timeline makers={found} chosen={chosen?.id} search={search} />}
-        {!shelf.isPending && found.length === 0 && (
+        {!shelf.isPending && all.length === 0 && (
+          <p className="voice mt-3 text-ink3">No pack is in use. Switch one on, or bring one.</p>
+        )}
+        {all.length > 0 && found.length === 0 && (
           <p className="voice mt-3 text-ink3">
             No mark, name or town holds {"\u201c"}
             {search}
             {"\u201d"}.
           </p>
         )}
+        {!shelf.isPending && <Packs packs={packs} />}
       </section>
       <section aria-label="Maker" className="max-lg:mt-6 lg:border-l lg:border-rule lg:pl-8">
         {chosen && pack && <MakerPage maker={chosen} pack={pack} search={search} />}
         {pack && (
-          <p className="mt-6 border-t border-rule pt-2 text-[0.78125rem]/4 text-ink2">
-            {pack.title}. {pack.note}
-          </p>
+          <p className="mt-6 border-t border-rule pt-2 text-[0.78125rem]/4 text-ink2">{pack.title}.</p>
         )}
       </section>
     </main>

@@ -3,11 +3,13 @@ import { Link } from "react-router";
 import { api } from "../../api/client";
 import type { MakersPack, OneMaker } from "../../api/types";
 import { percent } from "../../format";
+import { RestingOn } from "../../ui/resting-on";
 import { marked } from "./search";
 
 /** One maker: its marks as struck, its numbers and codes, and what each fact is known from. */
 export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: MakersPack; search: string }) {
   const used = new Set([...maker.marks.map((m) => m.source), ...maker.codes.map((c) => c.scheme.source)]);
+  const bearing = useQuery({ queryKey: ["bearing", maker.id], queryFn: () => api.bearing(maker.id) });
   return (
     <article aria-labelledby="maker-name">
       <h2 id="maker-name" className="text-[1.5625rem]/[1.75rem] tracking-tight">
@@ -28,11 +30,13 @@ export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: Make
             <div className="flex grow items-center justify-center gap-8 text-center font-steel text-[1.125rem]/6 tracking-wide">
               <Face lines={m.lines} />
               {m.pile.length > 0 && <Face lines={m.pile} quiet="pile side" />}
+              {m.etch.length > 0 && <Face lines={m.etch} quiet="on the flat" />}
             </div>
             <p className="mt-2 flex justify-between gap-3 border-t border-rule pt-1">
               <span className="num shrink-0 font-semibold text-blue">{`${m.from}\u2013${m.to}`}</span>
               <span className="voice text-right text-ink2">
                 {m.technique}
+                {m.layout === "straight" ? "" : `, ${m.layout}`}
                 {m.everyBlade ? ", every blade" : ""}
                 {m.give > 1 ? `, within ${m.give} years` : ""}
               </span>
@@ -40,6 +44,7 @@ export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: Make
             <p className="text-[0.78125rem]/4 text-ink2">
               {m.note} {sourceOf(pack, m.source)}
             </p>
+            <RestingOn knives={bearing.data?.[m.id] ?? []} />
           </li>
         ))}
       </ul>

@@ -80,9 +80,10 @@ function Readings({ readings, sign }: { readings: Reading[]; sign: string }) {
           ) : (
             <span className="num text-blue">
               {r.years
-                .slice(0, 4)
+                .slice(0, SHOWN)
                 .map((y) => `${y.year} (${percent(y.share)}%)`)
                 .join(", ")}
+              {r.years.length > SHOWN && `, and ${r.years.length - SHOWN} years more`}
             </span>
           )}
         </li>
@@ -101,6 +102,7 @@ const SIGNS: Record<string, string> = {
 const LEGIBILITY = "_ for one that is lost, ? after a doubtful one";
 const COUNT = "7, or 7+ for at least seven";
 const MOST_DRAWN = 24;
+const SHOWN = 4;
 
 /** The code as it should look on the steel; what may be worn away is dashed. */
 function Struck({ code }: { code: SeenCode }) {

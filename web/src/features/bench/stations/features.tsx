@@ -1,6 +1,10 @@
+import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { useParams } from "react-router";
+import { api } from "../../../api/client";
 import type { Question, Specimen } from "../../../api/types";
 import { answerOptions } from "../../../drawing/pictures";
+import { RestingOn } from "../../../ui/resting-on";
 import type { StationProps } from "../panel";
 import { SeenChoice } from "../seen-choice";
 import { Measures } from "./measures";
@@ -58,6 +62,7 @@ export function HowToKnow({ question, specimen }: { question: Question; specimen
             </p>
           )}
           <p className="mt-1 text-ink2">{answer.why}</p>
+          <OthersShowing feature={question.id} answer={answer.id} />
         </>
       ) : (
         <p className="mt-0.5 text-ink2">{question.answers.map((a) => a.label).join("; ")}.</p>
@@ -65,3 +70,15 @@ export function HowToKnow({ question, specimen }: { question: Question; specimen
     </div>
   );
 }
+
+/** The other knives of the tray on which the same was seen. */
+function OthersShowing({ feature, answer }: { feature: string; answer: string }) {
+  const { id } = useParams();
+  const showing = useQuery({
+    queryKey: ["showing", feature, answer],
+    queryFn: () => api.showing(feature, answer),
+  });
+  return <RestingOn knives={(showing.data ?? []).filter((k) => k.id !== id).slice(0, MOST_OTHERS)} />;
+}
+
+const MOST_OTHERS = 6;

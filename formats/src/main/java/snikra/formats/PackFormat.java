@@ -2,13 +2,17 @@ package snikra.formats;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.MissingNode;
 import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.yaml.snakeyaml.Yaml;
 import org.yaml.snakeyaml.error.MarkedYAMLException;
 import org.yaml.snakeyaml.error.YAMLException;
@@ -19,6 +23,7 @@ import org.yaml.snakeyaml.nodes.ScalarNode;
 import org.yaml.snakeyaml.nodes.SequenceNode;
 import snikra.core.examination.Problem;
 import snikra.core.reference.Maker;
+import snikra.core.reference.Makers;
 import snikra.core.reference.MarkVariant;
 
 /** Reference packs as YAML or JSON, by the schema {@code pack.schema.json}. */
@@ -50,9 +55,9 @@ public final class PackFormat {
   public static Pack read(String file, String yaml) {
     try {
       JsonNode tree = Json.yamlMapper().readTree(yaml);
-      Node lines = new Yaml(Json.yamlLimits()).compose(new StringReader(yaml));
       List<Problem> problems = check(tree);
       if (!problems.isEmpty()) {
+        Node lines = new Yaml(Json.yamlLimits()).compose(new StringReader(yaml));
         throw new InvalidInput(problems.stream().map(p -> placed(file, lines, p)).toList());
       }
       return bind(tree);
@@ -206,9 +211,59 @@ public final class PackFormat {
     return null;
   }
 
-  /** All makers of several packs, in order. */
+  /** All makers of several packs, later ones laid over earlier ones. */
   public static List<Maker> makers(List<Pack> packs) {
-    return packs.stream().flatMap(p -> p.makers().stream()).toList();
+    return packs.stream().map(Pack::makers).reduce(List.of(), Makers::over);
+  }
+
+  /** A change from one version of a pack to the next. */
+  public record Change(String path, @Nullable String before, @Nullable String after) {}
+
+  /** What two versions of a pack, both read before, differ in; things are known by their ids. */
+  public static List<Change> changes(String before, String after) {
+    try {
+      List<Change> out = new ArrayList<>();
+      changes("", Json.yamlMapper().readTree(before), Json.yamlMapper().readTree(after), out);
+      return out;
+    } catch (JsonProcessingException e) {
+      throw new IllegalArgumentException("both versions must be YAML; found " + e.getMessage(), e);
+    }
+  }
+
+  private static void changes(String path, JsonNode before, JsonNode after, List<Change> out) {
+    if (before.equals(after)) {
+      return;
+    }
+    Map<String, JsonNode> a = children(before);
+    Map<String, JsonNode> b = children(after);
+    if (a.isEmpty() || b.isEmpty()) {
+      out.add(new Change(path, told(before), told(after)));
+      return;
+    }
+    Set<String> names = new LinkedHashSet<>(a.keySet());
+    names.addAll(b.keySet());
+    for (String name : names) {
+      JsonNode none = MissingNode.getInstance();
+      String at = path.isEmpty() ? name : path + "." + name;
+      changes(at, a.getOrDefault(name, none), b.getOrDefault(name, none), out);
+    }
+  }
+
+  // Members by name, and what is in a list of things by their ids.
+  private static Map<String, JsonNode> children(JsonNode node) {
+    Map<String, JsonNode> children = new LinkedHashMap<>();
+    if (node.isObject()) {
+      node.fields().forEachRemaining(e -> children.put(e.getKey(), e.getValue()));
+    } else if (node.isArray() && node.path(0).has("id")) {
+      node.forEach(item -> children.put(item.path("id").asText(), item));
+    }
+    return children;
+  }
+
+  private static @Nullable String told(JsonNode node) {
+    return node.isMissingNode()
+        ? null
+        : Schemas.shorten(node.isValueNode() ? node.asText() : node.toString());
   }
 
   /** All marks of a pack. */

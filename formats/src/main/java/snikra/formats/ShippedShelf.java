@@ -93,6 +93,11 @@ public final class ShippedShelf {
     return List.of(PackFormat.read(SAMPLE_MAKERS + ".yaml", text(SAMPLE_MAKERS)));
   }
 
+  /** The same as they are written. */
+  public static List<String> packTexts() {
+    return List.of(text(SAMPLE_MAKERS));
+  }
+
   private static <T> T read(String name, Class<T> type) {
     try {
       JsonNode tree = Json.yamlMapper().readTree(text(name));

@@ -26,7 +26,6 @@ import snikra.core.pattern.BolsterLayout;
 import snikra.core.pattern.Frame;
 import snikra.core.pattern.Pattern;
 import snikra.core.provenance.EdtfDate;
-import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Specimen;
 
@@ -164,7 +163,7 @@ public final class SpecimenFormat {
 
     private void comparable(String at, JsonNode sale) {
       text(at + ".sold", sale.path("sold"), EdtfDate::parse);
-      name(at + ".maker", sale.path("maker"), shelf.makers().stream().map(Maker::id));
+      // A maker may be of a pack that is switched off just now: the sale stays as it was written.
       Stream<String> patterns = shelf.patterns().patterns().stream().map(Pattern::id);
       name(at + ".pattern", sale.path("pattern"), patterns);
       Stream<String> grades = shelf.condition().grades().stream().map(ConditionBook.Grade::id);

@@ -13,6 +13,7 @@ import snikra.server.knives.DemoTin;
 import snikra.server.knives.KnifeService;
 import snikra.server.photos.DemoPhotographs;
 import snikra.server.photos.PhotoService;
+import snikra.server.reference.ReferenceDesk;
 
 /** Starts Snikra. See {@link StartOptions} for the options. */
 @SpringBootApplication
@@ -29,7 +30,7 @@ public class SnikraApplication {
       System.out.println("Snikra is ready at http://localhost:" + port);
       System.out.println("The knives are kept in " + options.data());
       // The shelf is opened while the page is on its way to the browser.
-      Examiner examiner = context.getBean(Examiner.class);
+      Examiner examiner = context.getBean(ReferenceDesk.class).examiner();
       Rehearsal.run(
           examiner, context.getBean(ObjectMapper.class), DemoTin.specimens(examiner.shelf()));
       if (options.demo()) {

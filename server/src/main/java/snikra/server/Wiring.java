@@ -27,14 +27,17 @@ import snikra.server.knives.KnifeRepository;
 import snikra.server.knives.KnifeService;
 import snikra.server.photos.PhotoRepository;
 import snikra.server.photos.PhotoService;
+import snikra.server.reference.PackRepository;
+import snikra.server.reference.ReferenceDesk;
 
 /** All beans: services are plain classes and can be built in a test without a context. */
 @Configuration(proxyBeanMethods = false)
 class Wiring {
 
   @Bean
-  Examiner examiner() {
-    return new Examiner(ShippedShelf.load(), SnikraApplication.thisYear());
+  ReferenceDesk referenceDesk(PackRepository packs, PlatformTransactionManager transactions) {
+    Examiner shipped = new Examiner(ShippedShelf.load(), SnikraApplication.thisYear());
+    return new ReferenceDesk(packs, transactions, Clock.systemUTC(), shipped);
   }
 
   @Bean
@@ -49,8 +52,8 @@ class Wiring {
 
   @Bean
   KnifeService knifeService(
-      KnifeRepository knives, Examiner examiner, PlatformTransactionManager transactions) {
-    return new KnifeService(knives, examiner, transactions, Clock.systemUTC());
+      KnifeRepository knives, ReferenceDesk desk, PlatformTransactionManager transactions) {
+    return new KnifeService(knives, desk::examiner, transactions, Clock.systemUTC());
   }
 
   @Bean
@@ -70,11 +73,11 @@ class Wiring {
   }
 
   @Bean
-  ApplicationRunner demoTin(KnifeService knives, Examiner examiner, Environment environment) {
+  ApplicationRunner demoTin(KnifeService knives, ReferenceDesk desk, Environment environment) {
     boolean demo = environment.getProperty("snikra.demo", Boolean.class, false);
     return args -> {
       if (demo) {
-        DemoTin.fill(knives, examiner.shelf());
+        DemoTin.fill(knives, desk.examiner().shelf());
       }
     };
   }

@@ -74,6 +74,13 @@ public final class Examiner {
     return new Examiner(shelf.withMakers(makers), thisYear);
   }
 
+  /** The mark on file that a knife most likely bears, where one is likelier than all else. */
+  public Optional<MarkCandidate> leadingMark(Specimen knife) {
+    return reader.read(knife.marks()).candidates().stream()
+        .findFirst()
+        .filter(c -> c.probability() >= NAMED_FROM);
+  }
+
   /** The whole verdict on a knife. */
   public Verdict examine(Specimen knife) {
     PatternVerdict pattern = namer.name(knife);

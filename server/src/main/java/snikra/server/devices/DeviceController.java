@@ -16,7 +16,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
-import snikra.core.examination.Examiner;
 import snikra.core.examination.Problem;
 import snikra.core.measure.Measurement;
 import snikra.core.measure.MeasuringDevice;
@@ -25,6 +24,7 @@ import snikra.formats.InvalidInput;
 import snikra.server.devices.InstrumentDesk.Posted;
 import snikra.server.devices.InstrumentDesk.Taken;
 import snikra.server.knives.KnifeService;
+import snikra.server.reference.ReferenceDesk;
 
 /** {@code /api/devices}: instruments, and the line format for those that post by themselves. */
 @RestController
@@ -32,12 +32,12 @@ import snikra.server.knives.KnifeService;
 class DeviceController {
   private final InstrumentDesk desk;
   private final KnifeService knives;
-  private final Examiner examiner;
+  private final ReferenceDesk references;
 
-  DeviceController(InstrumentDesk desk, KnifeService knives, Examiner examiner) {
+  DeviceController(InstrumentDesk desk, KnifeService knives, ReferenceDesk references) {
     this.desk = desk;
     this.knives = knives;
-    this.examiner = examiner;
+    this.references = references;
   }
 
   /** An instrument at hand. */
@@ -55,7 +55,8 @@ class DeviceController {
   @PostMapping("/readings")
   Reading read(@RequestParam String kind, @RequestParam String field, @RequestParam String knife) {
     Specimen subject = knives.get(knife).specimen();
-    return new Reading(desk.read(kind(kind), field, subject, examiner.sketch(subject)).written());
+    return new Reading(
+        desk.read(kind(kind), field, subject, references.examiner().sketch(subject)).written());
   }
 
   private static Measurement.Kind kind(String kind) {

@@ -17,16 +17,17 @@ import snikra.core.specimen.Specimen;
 import snikra.formats.InvalidInput;
 import snikra.formats.PackFormat;
 import snikra.formats.SpecimenFormat;
+import snikra.server.reference.ReferenceDesk;
 
 /** {@code POST /api/examine}: a specimen in, the whole verdict out, nothing kept. */
 @RestController
 class ExaminationController {
   private static final int MOST_PACKS = 20;
 
-  private final Examiner examiner;
+  private final ReferenceDesk desk;
 
-  ExaminationController(Examiner examiner) {
-    this.examiner = examiner;
+  ExaminationController(ReferenceDesk desk) {
+    this.desk = desk;
   }
 
   /**
@@ -43,7 +44,7 @@ class ExaminationController {
       content = @Content(schema = @Schema(implementation = ExamineRequest.class)))
   Verdict examine(@RequestBody String body) {
     JsonNode tree = SpecimenFormat.parse(body);
-    Examiner with = tree.has("packs") ? examinerWith(tree.path("packs")) : examiner;
+    Examiner with = tree.has("packs") ? examinerWith(tree.path("packs")) : desk.examiner();
     return with.examine(SpecimenFormat.read(tree.path("specimen"), with.shelf()));
   }
 
@@ -62,11 +63,11 @@ class ExaminationController {
     for (Maker m : makers) {
       requireRegion(m);
     }
-    return examiner.withMakers(makers);
+    return desk.examiner().withMakers(makers);
   }
 
   private void requireRegion(Maker maker) {
-    List<String> regions = examiner.shelf().regions().stream().map(r -> r.id()).toList();
+    List<String> regions = desk.examiner().shelf().regions().stream().map(r -> r.id()).toList();
     if (!regions.contains(maker.region())) {
       throw new InvalidInput(
           List.of(

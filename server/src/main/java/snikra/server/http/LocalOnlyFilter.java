@@ -23,6 +23,7 @@ public class LocalOnlyFilter extends OncePerRequestFilter {
   private static final Set<String> SAFE = Set.of("GET", "HEAD", "OPTIONS");
   private static final long LARGEST_BODY = 2L * 1024 * 1024;
   private static final long LARGEST_PHOTO = 30L * 1024 * 1024;
+  private static final long LARGEST_PACK = 8L * 1024 * 1024;
   private static final int NONCE_BYTES = 16;
 
   private final SecureRandom random = new SecureRandom();
@@ -47,7 +48,10 @@ public class LocalOnlyFilter extends OncePerRequestFilter {
   }
 
   private static long largest(HttpServletRequest request) {
-    return request.getRequestURI().endsWith("/photos") ? LARGEST_PHOTO : LARGEST_BODY;
+    String path = request.getRequestURI();
+    return path.endsWith("/photos")
+        ? LARGEST_PHOTO
+        : path.equals("/api/packs") ? LARGEST_PACK : LARGEST_BODY;
   }
 
   private static boolean isOwnPage(HttpServletRequest request) {

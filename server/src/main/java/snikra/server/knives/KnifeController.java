@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -13,24 +14,25 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import snikra.core.examination.Examiner;
 import snikra.core.examination.Problem;
 import snikra.core.specimen.Specimen;
 import snikra.formats.InvalidInput;
 import snikra.formats.SpecimenFormat;
+import snikra.server.reference.ReferenceDesk;
 
 /** {@code /api/knives}: the tray. */
 @RestController
 @RequestMapping("/api/knives")
 class KnifeController {
   private final KnifeService knives;
-  private final Examiner examiner;
+  private final ReferenceDesk desk;
 
-  KnifeController(KnifeService knives, Examiner examiner) {
+  KnifeController(KnifeService knives, ReferenceDesk desk) {
     this.knives = knives;
-    this.examiner = examiner;
+    this.desk = desk;
   }
 
   /** A change, with the version it was made to. */
@@ -39,6 +41,18 @@ class KnifeController {
   @GetMapping
   List<TrayEntry> tray() {
     return knives.tray();
+  }
+
+  /** The knives that rest on the marks of a maker, by mark. */
+  @GetMapping("/bearing")
+  Map<String, List<KnifeService.Resting>> bearing(@RequestParam String maker) {
+    return knives.bearing(maker);
+  }
+
+  /** The knives that show an answer of the clue book. */
+  @GetMapping("/showing")
+  List<KnifeService.Resting> showing(@RequestParam String feature, @RequestParam String answer) {
+    return knives.showing(feature, answer);
   }
 
   @GetMapping("/{id}")
@@ -52,7 +66,7 @@ class KnifeController {
       required = true,
       content = @Content(schema = @Schema(implementation = Specimen.class)))
   SavedKnife add(@RequestBody String body) {
-    return knives.add(SpecimenFormat.read(body, examiner.shelf()));
+    return knives.add(SpecimenFormat.read(body, desk.examiner().shelf()));
   }
 
   @PutMapping(path = "/{id}", consumes = MediaType.APPLICATION_JSON_VALUE)
@@ -69,7 +83,7 @@ class KnifeController {
                   tree.path("version").toString(),
                   "must be the version the knife was read at")));
     }
-    Specimen specimen = SpecimenFormat.read(tree.path("specimen"), examiner.shelf());
+    Specimen specimen = SpecimenFormat.read(tree.path("specimen"), desk.examiner().shelf());
     return knives.change(id, tree.path("version").asLong(), specimen);
   }
 

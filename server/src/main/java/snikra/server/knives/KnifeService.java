@@ -3,42 +3,97 @@ package snikra.server.knives;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import snikra.core.examination.Examiner;
+import snikra.core.specimen.Seen;
 import snikra.core.specimen.Specimen;
 import snikra.formats.SpecimenFormat;
 
 /** Keeps knives. A knife comes back as it was saved; what is concluded is never kept. */
 public class KnifeService {
   private final KnifeRepository knives;
-  private final Examiner examiner;
+  private final Supplier<Examiner> desk;
   private final TransactionTemplate transaction;
   private final Clock clock;
 
-  /** Entries worked out so far, by knife; one is thrown away when its version changes. */
+  /**
+   * Entries worked out so far, by knife, and by whom; with other references they are worth nothing.
+   */
   private final Map<String, TrayEntry> entries = new ConcurrentHashMap<>();
+
+  private volatile Examiner workedOutBy;
 
   public KnifeService(
       KnifeRepository knives,
-      Examiner examiner,
+      Supplier<Examiner> desk,
       PlatformTransactionManager transactions,
       Clock clock) {
     this.knives = knives;
-    this.examiner = examiner;
+    this.desk = desk;
     this.transaction = new TransactionTemplate(transactions);
     this.clock = clock;
   }
 
   /** All knives in the tray, each in a few words. */
   public List<TrayEntry> tray() {
-    return knives.findByDeletedAtIsNullOrderByNumber().stream().map(this::entry).toList();
+    Examiner examiner = desk.get();
+    if (!Objects.equals(workedOutBy, examiner)) {
+      entries.clear();
+      workedOutBy = examiner;
+    }
+    return knives.findByDeletedAtIsNullOrderByNumber().stream()
+        .map(knife -> entry(knife, examiner))
+        .toList();
+  }
+
+  /** Which knives bear marks of a maker, by mark. */
+  public Map<String, List<Resting>> bearing(String maker) {
+    Examiner examiner = desk.get();
+    Map<String, List<Resting>> byMark = new TreeMap<>();
+    for (KnifeEntity knife : knives.findByDeletedAtIsNullOrderByNumber()) {
+      Specimen specimen = SpecimenFormat.readKept(knife.specimen());
+      examiner
+          .leadingMark(specimen)
+          .filter(mark -> mark.maker().id().equals(maker))
+          .ifPresent(
+              mark ->
+                  byMark
+                      .computeIfAbsent(mark.variant().id(), id -> new ArrayList<>())
+                      .add(Resting.of(entry(knife, examiner))));
+    }
+    return byMark;
+  }
+
+  /** Which knives show this answer to a question of the clue book. */
+  public List<Resting> showing(String feature, String answer) {
+    Examiner examiner = desk.get();
+    return knives.findByDeletedAtIsNullOrderByNumber().stream()
+        .filter(
+            knife -> {
+              Seen seen = SpecimenFormat.readKept(knife.specimen()).seen().get(feature);
+              return seen != null && answer.equals(seen.value());
+            })
+        .map(knife -> Resting.of(entry(knife, examiner)))
+        .toList();
+  }
+
+  /** A knife whose verdict rests on a fact. */
+  public record Resting(String id, int number, String title) {
+    static Resting of(TrayEntry entry) {
+      String own = entry.title();
+      return new Resting(entry.id(), entry.number(), own == null ? entry.summary().title() : own);
+    }
   }
 
   /** One knife. */
@@ -99,14 +154,16 @@ public class KnifeService {
     return knives.findById(id).filter(k -> !k.isDeleted()).orElseThrow(() -> new NoSuchKnife(id));
   }
 
-  private TrayEntry entry(KnifeEntity knife) {
+  private TrayEntry entry(KnifeEntity knife, Examiner examiner) {
     return entries.compute(
         knife.id(),
         (id, known) ->
-            known != null && known.version() == knife.version() ? known : summarise(knife));
+            known != null && known.version() == knife.version()
+                ? known
+                : summarise(knife, examiner));
   }
 
-  private TrayEntry summarise(KnifeEntity knife) {
+  private static TrayEntry summarise(KnifeEntity knife, Examiner examiner) {
     Specimen specimen = SpecimenFormat.readKept(knife.specimen());
     return new TrayEntry(
         knife.id(),

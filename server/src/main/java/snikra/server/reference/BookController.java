@@ -15,7 +15,6 @@ import snikra.core.clue.Caution;
 import snikra.core.code.NumberTable;
 import snikra.core.code.Sign;
 import snikra.core.condition.ConditionBook;
-import snikra.core.examination.Examiner;
 import snikra.core.examination.Stations;
 import snikra.core.measure.Length;
 import snikra.core.measure.MeasureBook.Quantity;
@@ -28,25 +27,27 @@ import snikra.core.reference.ReferenceShelf;
 /** {@code GET /api/book}: every choice there is, with the words and outlines to show it. */
 @RestController
 class BookController {
-  private final Book book;
+  private final ReferenceDesk desk;
 
-  BookController(Examiner examiner) {
-    ReferenceShelf shelf = examiner.shelf();
-    book =
-        new Book(
-            Stations.ORDER,
-            usualFirst(shelf),
-            shelf.patterns().blades(),
-            shelf.patterns().bolsters(),
-            shelf.patterns().patterns().stream().map(p -> new Named(p.id(), p.name())).toList(),
-            shelf.makers().stream().map(m -> new Named(m.id(), m.name())).toList(),
-            shelf.clues().features().stream().map(BookController::question).toList(),
-            shelf.condition(),
-            shelf.measures().quantities(),
-            shelf.clues().cautions(),
-            Arrays.stream(Sign.values()).map(Sign::toString).toList(),
-            shelf.numberTables().stream().map(BookController::registered).toList(),
-            new Accepted(Length.ACCEPTED, EdtfDate.ACCEPTED));
+  BookController(ReferenceDesk desk) {
+    this.desk = desk;
+  }
+
+  private static Book book(ReferenceShelf shelf) {
+    return new Book(
+        Stations.ORDER,
+        usualFirst(shelf),
+        shelf.patterns().blades(),
+        shelf.patterns().bolsters(),
+        shelf.patterns().patterns().stream().map(p -> new Named(p.id(), p.name())).toList(),
+        shelf.makers().stream().map(m -> new Named(m.id(), m.name())).toList(),
+        shelf.clues().features().stream().map(BookController::question).toList(),
+        shelf.condition(),
+        shelf.measures().quantities(),
+        shelf.clues().cautions(),
+        Arrays.stream(Sign.values()).map(Sign::toString).toList(),
+        shelf.numberTables().stream().map(BookController::registered).toList(),
+        new Accepted(Length.ACCEPTED, EdtfDate.ACCEPTED));
   }
 
   /** All that can be chosen. */
@@ -122,6 +123,6 @@ class BookController {
   ResponseEntity<Book> book() {
     return ResponseEntity.ok()
         .cacheControl(CacheControl.maxAge(Duration.ZERO).mustRevalidate())
-        .body(book);
+        .body(book(desk.examiner().shelf()));
   }
 }

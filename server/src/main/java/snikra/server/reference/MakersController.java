@@ -7,32 +7,46 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 import snikra.core.code.CodeScheme;
-import snikra.core.examination.Examiner;
 import snikra.core.number.NumberGrammar;
 import snikra.core.reference.Maker;
+import snikra.core.reference.Makers.Remark;
 import snikra.core.reference.MarkVariant;
 import snikra.core.reference.Region;
 import snikra.formats.PackFormat.Pack;
 import snikra.formats.PackFormat.Source;
-import snikra.formats.ShippedShelf;
 
 /**
  * {@code GET /api/makers}: the makers on the shelf with their marks, codes and numbers, to read.
  */
 @RestController
 class MakersController {
-  private final Examiner examiner;
+  private final ReferenceDesk desk;
 
-  MakersController(Examiner examiner) {
-    this.examiner = examiner;
+  MakersController(ReferenceDesk desk) {
+    this.desk = desk;
   }
 
   /** Packs with their makers. */
   record Makers(List<OnePack> packs) {}
 
-  /** A pack: where it is from and whom it tells of. */
+  /**
+   * A pack: where it is from and whom it tells of.
+   *
+   * @param shipped whether it comes with the application
+   * @param on whether knives are held against it
+   * @param readable whether it still can be read
+   * @param remarks what is odd about it
+   */
   record OnePack(
-      String id, String title, String note, List<Source> sources, List<OneMaker> makers) {}
+      String id,
+      String title,
+      String note,
+      boolean shipped,
+      boolean on,
+      boolean readable,
+      List<Remark> remarks,
+      List<Source> sources,
+      List<OneMaker> makers) {}
 
   /**
    * A maker.
@@ -62,14 +76,20 @@ class MakersController {
 
   @GetMapping("/api/makers")
   Makers makers() {
-    return new Makers(ShippedShelf.packs().stream().map(this::pack).toList());
+    return new Makers(desk.packs().stream().map(this::pack).toList());
   }
 
-  private OnePack pack(Pack pack) {
+  private OnePack pack(ReferenceDesk.Held held) {
+    Pack pack = held.pack();
     List<OneMaker> makers = new ArrayList<>();
+    if (pack == null) {
+      String why = "It was written for another version of Snikra and cannot be read any more.";
+      return new OnePack(
+          held.id(), held.id(), why, false, false, false, List.of(), List.of(), makers);
+    }
     for (Maker m : pack.makers()) {
       String region =
-          examiner.shelf().regions().stream()
+          desk.examiner().shelf().regions().stream()
               .filter(r -> r.id().equals(m.region()))
               .map(Region::label)
               .findFirst()
@@ -88,7 +108,16 @@ class MakersController {
               m.numbers(),
               m.codes().stream().map(MakersController::scheme).toList()));
     }
-    return new OnePack(pack.id(), pack.title(), pack.note(), pack.sources(), makers);
+    return new OnePack(
+        pack.id(),
+        pack.title(),
+        pack.note(),
+        held.shipped(),
+        held.on(),
+        true,
+        held.remarks(),
+        pack.sources(),
+        makers);
   }
 
   private static OneScheme scheme(CodeScheme scheme) {

@@ -29,7 +29,7 @@ class KnifeServiceTest {
   private final PlatformTransactionManager transactions = mock(PlatformTransactionManager.class);
   private final Examiner examiner = new Examiner(ShippedShelf.load(), 2026);
   private final KnifeService service =
-      new KnifeService(knives, examiner, transactions, Clock.fixed(NOON, ZoneOffset.UTC));
+      new KnifeService(knives, () -> examiner, transactions, Clock.fixed(NOON, ZoneOffset.UTC));
   private final KnifeEntity kept =
       new KnifeEntity("k", 1, SpecimenFormat.write(Specimen.unseen()), NOON);
 

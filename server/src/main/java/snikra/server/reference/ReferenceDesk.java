@@ -1,0 +1,218 @@
+package snikra.server.reference;
+
+import java.time.Clock;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import snikra.core.examination.Examiner;
+import snikra.core.examination.Problem;
+import snikra.core.reference.Maker;
+import snikra.core.reference.Makers;
+import snikra.core.reference.Makers.Remark;
+import snikra.core.reference.Region;
+import snikra.formats.InvalidInput;
+import snikra.formats.PackFormat;
+import snikra.formats.PackFormat.Change;
+import snikra.formats.PackFormat.Pack;
+import snikra.formats.ShippedShelf;
+
+/**
+ * The reference packs in use: those that ship, and those the collector brought. Whoever examines
+ * asks here for the examiner each time, for it changes with the packs.
+ */
+public class ReferenceDesk {
+  static final int MOST_PACKS = 20;
+
+  private final PackRepository kept;
+  private final TransactionTemplate transaction;
+  private final Clock clock;
+  private final Examiner bare;
+  private volatile State state;
+
+  /**
+   * A pack at hand.
+   *
+   * @param pack null where it cannot be read any more
+   */
+  public record Held(
+      String id,
+      boolean shipped,
+      boolean on,
+      String yaml,
+      @Nullable Pack pack,
+      List<Remark> remarks) {}
+
+  /**
+   * What came of bringing a pack.
+   *
+   * @param changes against the version that was here; empty for a new pack
+   */
+  public record Brought(
+      String id, String title, boolean isNew, List<Change> changes, List<Remark> remarks) {}
+
+  private record State(List<Held> packs, Examiner examiner) {}
+
+  /**
+   * A desk with the packs that are kept.
+   *
+   * @param bare examiner with the shelf as shipped
+   */
+  public ReferenceDesk(
+      PackRepository kept, PlatformTransactionManager transactions, Clock clock, Examiner bare) {
+    this.kept = kept;
+    this.transaction = new TransactionTemplate(transactions);
+    this.clock = clock;
+    this.bare = bare;
+    this.state = open();
+  }
+
+  /** The examiner with all packs that are switched on. */
+  public Examiner examiner() {
+    return state.examiner;
+  }
+
+  /** All packs, switched on or not. */
+  public List<Held> packs() {
+    return state.packs;
+  }
+
+  /** The pack with this id. */
+  public Held pack(String id) {
+    return packs().stream()
+        .filter(p -> p.id().equals(id))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                refused(
+                    "pack", id, "must be one of " + ids(packs().stream().map(Held::id).toList())));
+  }
+
+  /**
+   * Takes a pack in, or only looks at it.
+   *
+   * @param file its name, for messages
+   * @throws InvalidInput with every problem
+   */
+  public synchronized Brought bring(String file, String yaml, boolean keep) {
+    Pack pack = PackFormat.read(file, yaml);
+    requireRegions(file, pack);
+    Held before = packs().stream().filter(p -> p.id().equals(pack.id())).findFirst().orElse(null);
+    if (before != null && before.shipped()) {
+      throw refused(
+          file + ": id",
+          pack.id(),
+          "must be other than that of a pack that ships; lay a pack of your own over it");
+    }
+    if (before == null && packs().size() >= MOST_PACKS) {
+      throw refused(file, packs().size() + " packs", "must be one of at most " + MOST_PACKS);
+    }
+    List<Change> changes = before == null ? List.of() : PackFormat.changes(before.yaml(), yaml);
+    if (keep) {
+      change(
+          pack.id(),
+          new PackEntity(pack.id(), yaml, clock.instant().truncatedTo(ChronoUnit.MILLIS)),
+          row -> row.setYaml(yaml));
+    }
+    return new Brought(
+        pack.id(), pack.title(), before == null, changes, Makers.remarks(pack.makers()));
+  }
+
+  /** Switches a pack on or off. */
+  public synchronized void switchTo(String id, boolean on) {
+    Held held = pack(id);
+    String yaml = held.shipped() ? null : held.yaml();
+    change(
+        id,
+        new PackEntity(id, yaml, clock.instant().truncatedTo(ChronoUnit.MILLIS)),
+        row -> row.setSwitchedOn(on));
+  }
+
+  /** Lets a pack go that the collector brought. */
+  public synchronized void remove(String id) {
+    if (pack(id).shipped()) {
+      throw refused("pack", id, "must be one you brought; switch off what ships");
+    }
+    transaction.executeWithoutResult(status -> kept.deleteById(id));
+    state = open();
+  }
+
+  private void change(String id, PackEntity anew, java.util.function.Consumer<PackEntity> change) {
+    transaction.executeWithoutResult(
+        status -> {
+          PackEntity row = kept.findById(id).orElse(anew);
+          change.accept(row);
+          kept.save(row);
+        });
+    state = open();
+  }
+
+  private State open() {
+    List<PackEntity> rows = kept.findAllByOrderByAddedAt();
+    Set<String> off =
+        rows.stream()
+            .filter(r -> !r.isSwitchedOn())
+            .map(PackEntity::id)
+            .collect(Collectors.toSet());
+    List<Held> packs = new ArrayList<>();
+    for (String yaml : ShippedShelf.packTexts()) {
+      Pack pack = PackFormat.read("shipped", yaml);
+      packs.add(held(pack.id(), true, !off.contains(pack.id()), yaml, pack));
+    }
+    for (PackEntity row : rows) {
+      if (row.yaml() != null) {
+        Pack pack = readOrNull(row);
+        boolean on = row.isSwitchedOn() && pack != null;
+        packs.add(held(row.id(), false, on, row.yaml(), pack));
+      }
+    }
+    List<Pack> on = packs.stream().filter(Held::on).map(Held::pack).toList();
+    return new State(List.copyOf(packs), bare.withMakers(PackFormat.makers(on)));
+  }
+
+  private static Held held(
+      String id, boolean shipped, boolean on, String yaml, @Nullable Pack pack) {
+    List<Remark> remarks = pack == null ? List.of() : Makers.remarks(pack.makers());
+    return new Held(id, shipped, on, yaml, pack, remarks);
+  }
+
+  // A pack of an older schema must not keep the application from starting.
+  private static @Nullable Pack readOrNull(PackEntity row) {
+    try {
+      return PackFormat.read(row.id(), row.yaml());
+    } catch (InvalidInput e) {
+      return null;
+    }
+  }
+
+  private void requireRegions(String file, Pack pack) {
+    Set<String> regions = new HashSet<>();
+    bare.shelf().regions().stream().map(Region::id).forEach(regions::add);
+    List<Problem> problems = new ArrayList<>();
+    for (Maker m : pack.makers()) {
+      if (!regions.contains(m.region())) {
+        problems.add(
+            new Problem(
+                file + ": region of maker " + m.id(),
+                m.region(),
+                "must be one of " + ids(List.copyOf(regions))));
+      }
+    }
+    if (!problems.isEmpty()) {
+      throw new InvalidInput(problems);
+    }
+  }
+
+  private static String ids(List<String> ids) {
+    return ids.stream().sorted().collect(Collectors.joining(", "));
+  }
+
+  private static InvalidInput refused(String field, String given, String accepted) {
+    return new InvalidInput(List.of(new Problem(field, given, accepted)));
+  }
+}

@@ -1,0 +1,146 @@
+package snikra.server.reference;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import java.nio.file.Path;
+import org.hamcrest.Matchers;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.autoconfigure.web.servlet.AutoConfigureMockMvc;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.http.MediaType;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.ResultActions;
+
+@SpringBootTest
+@AutoConfigureMockMvc
+class PackApiTest {
+  private static final String PACK =
+      """
+      schema: 1
+      id: bench-notes
+      title: Notes from the bench
+      note: Invented.
+      sources:
+        - {id: own, label: Own notes, kind: reference-book, reliability: 0.6}
+      makers:
+        - id: zorbelund
+          name: Zorbelund Works
+          region: US
+          place: Quagmere
+          weight: 1
+          changes: []
+          note: ""
+          marks:
+            - {id: zb-a, lines: [ZORBELUND], pile: [], technique: struck, everyBlade: false, from: 1901, to: 1910, give: 0, note: "", source: own}
+            - {id: zb-b, lines: [ZORBELUND], pile: [], technique: struck, everyBlade: false, from: 1905, to: 1912, give: 0, note: "", source: own}
+            - {id: zb-c, lines: [ZORBELUND, QUAGMERE], pile: [], technique: struck, everyBlade: false, from: 1930, to: 1940, give: 0, note: "", source: own}
+      """;
+  private static final String READ =
+      """
+      {"specimen":{"marks":[{"blade":1,"face":"mark","state":"read","lines":["ZORBELUND","QUAGMERE"]}]}}
+      """;
+
+  @TempDir static Path data;
+  @Autowired private MockMvc web;
+  @Autowired private ReferenceDesk desk;
+
+  @DynamicPropertySource
+  static void inATemporaryFolder(DynamicPropertyRegistry registry) {
+    registry.add("snikra.data", () -> data.toString());
+  }
+
+  private ResultActions bring(String yaml, boolean keep) throws Exception {
+    return web.perform(
+        post("/api/packs?name=notes.yaml&keep=" + keep)
+            .contentType(MediaType.APPLICATION_OCTET_STREAM)
+            .content(yaml));
+  }
+
+  private ResultActions examined() throws Exception {
+    return web.perform(post("/api/examine").contentType(MediaType.APPLICATION_JSON).content(READ));
+  }
+
+  @Test
+  void aPackIsLookedAtTakenInSwitchedOffChangedAndLetGo() throws Exception {
+    bring(PACK, false)
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.isNew").value(true))
+        .andExpect(jsonPath("$.remarks[0].text").value("no mark from 1913 to 1929"))
+        .andExpect(jsonPath("$.remarks[1].text", Matchers.startsWith("nothing tells mark zb-b")));
+    examined().andExpect(jsonPath("$.mark.candidates[0].maker", Matchers.not("zorbelund")));
+    bring(PACK, true).andExpect(status().isOk());
+    examined().andExpect(jsonPath("$.mark.candidates[0].mark").value("zb-c"));
+    web.perform(get("/api/packs/bench-notes"))
+        .andExpect(content().string(PACK))
+        .andExpect(
+            header().string("Content-Disposition", Matchers.containsString("bench-notes.yaml")));
+
+    bring(PACK.replace("to: 1912", "to: 1914").replace("Own notes", "My notes"), true)
+        .andExpect(jsonPath("$.changes.length()").value(2))
+        .andExpect(jsonPath("$.changes[1].path").value("makers.zorbelund.marks.zb-b.to"))
+        .andExpect(jsonPath("$.changes[1].before").value("1912"));
+    web.perform(put("/api/packs/bench-notes?on=false")).andExpect(status().isNoContent());
+    examined().andExpect(jsonPath("$.mark.candidates[0].maker", Matchers.not("zorbelund")));
+    web.perform(put("/api/packs/bench-notes?on=true")).andExpect(status().isNoContent());
+    examined().andExpect(jsonPath("$.mark.candidates[0].maker").value("zorbelund"));
+    web.perform(delete("/api/packs/bench-notes")).andExpect(status().isNoContent());
+    web.perform(get("/api/packs/bench-notes")).andExpect(status().isBadRequest());
+  }
+
+  @Test
+  void theSampleMakersCanBeSwitchedOffAndNotLetGo() throws Exception {
+    String shipped = "/api/packs/overwater-makers";
+    web.perform(delete(shipped)).andExpect(status().isBadRequest());
+    web.perform(put(shipped + "?on=false")).andExpect(status().isNoContent());
+    web.perform(get("/api/book")).andExpect(jsonPath("$.makers.length()").value(0));
+    web.perform(get("/api/makers")).andExpect(jsonPath("$.packs[0].on").value(false));
+    web.perform(put(shipped + "?on=true")).andExpect(status().isNoContent());
+    web.perform(get("/api/book")).andExpect(jsonPath("$.makers.length()", Matchers.greaterThan(3)));
+    String own = desk.pack("overwater-makers").yaml();
+    bring(own, true).andExpect(status().isBadRequest());
+  }
+
+  @Test
+  void everyMistakeIsNamedWithFileLineAndWhatIsAccepted() throws Exception {
+    String wrong =
+        PACK.replace("from: 1930", "from: nineteen")
+            .replace(
+                "technique: struck, everyBlade: false, from: 1905", "everyBlade: 7, from: 1905");
+    bring(wrong, true)
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems.length()", Matchers.greaterThanOrEqualTo(3)))
+        .andExpect(jsonPath("$.problems[0].field", Matchers.matchesRegex("notes.yaml:\\d+: .*")));
+    bring(PACK.replace("region: US", "region: XX"), true)
+        .andExpect(jsonPath("$.problems[0].given").value("XX"));
+    bring(PACK.replace("source: own}", "source: hearsay}"), true)
+        .andExpect(jsonPath("$.problems.length()").value(3));
+    bring("makers: [", true).andExpect(jsonPath("$.problems[0].accepted").value("must be YAML"));
+    assertThat(desk.packs()).hasSize(1);
+  }
+
+  @Test
+  void whatIsMadeToHurtIsRefused() throws Exception {
+    StringBuilder bomb = new StringBuilder("a: &a [x,x,x,x,x,x,x,x,x]\n");
+    for (char c = 'b'; c < 'k'; c++) {
+      char p = (char) (c - 1);
+      bomb.append(c + ": &" + c + " [" + ("*" + p + ",").repeat(8) + "*" + p + "]\n");
+    }
+    bring(bomb.toString(), true).andExpect(status().isBadRequest());
+    bring("[".repeat(100_000), true).andExpect(status().isBadRequest());
+    bring("- *x\n".repeat(1_000_000), true).andExpect(status().isBadRequest());
+    bring("# \n".repeat(3_000_000), true).andExpect(status().is(413));
+    assertThat(desk.packs()).hasSize(1);
+  }
+}
