@@ -583,6 +583,65 @@ export interface components {
             allows: components["schemas"]["ConditionBookGrade"];
             why: string;
         };
+        History: {
+            /** @enum {string} */
+            kind: "maker" | "brand" | "retailer";
+            owners: components["schemas"]["HistoryOwner"][];
+            contracts: components["schemas"]["HistoryContract"][];
+            shields: components["schemas"]["HistoryShieldEra"][];
+            models: components["schemas"]["HistoryModel"][];
+        };
+        HistoryContract: {
+            by: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            /** Format: double */
+            share: number;
+            note: string;
+            source: string;
+        };
+        HistoryModel: {
+            number: string;
+            label: string;
+            pattern: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            marks: {
+                [key: string]: components["schemas"]["HistoryYears"];
+            };
+            note: string;
+            source: string;
+        };
+        HistoryOwner: {
+            name: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            note: string;
+            source: string;
+        };
+        HistoryShieldEra: {
+            shape: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            /** Format: int32 */
+            give: number;
+            note: string;
+            source: string;
+        };
+        HistoryYears: {
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+        };
         Left: {
             /** Format: double */
             share: number;
@@ -603,6 +662,7 @@ export interface components {
             numbers?: components["schemas"]["NumberGrammar"];
             codes: components["schemas"]["CodeScheme"][];
             marks: components["schemas"]["MarkVariant"][];
+            history: components["schemas"]["History"];
             note: string;
         };
         Makers: {
@@ -697,6 +757,7 @@ export interface components {
             marks: components["schemas"]["MarkVariant"][];
             numbers?: components["schemas"]["NumberGrammar"];
             codes: components["schemas"]["OneScheme"][];
+            history: components["schemas"]["History"];
         };
         OnePack: {
             id: string;
@@ -912,7 +973,7 @@ export interface components {
             /** @enum {string} */
             layout?: "straight" | "arched" | "circled";
             lines: string[];
-            struckOut: boolean;
+            struckOut?: boolean;
         };
         SeenNumber: {
             table: string;

@@ -4,11 +4,18 @@ import { api } from "../../api/client";
 import type { MakersPack, OneMaker } from "../../api/types";
 import { percent } from "../../format";
 import { RestingOn } from "../../ui/resting-on";
+import { HistoryOf } from "./history";
 import { marked } from "./search";
+import { sourceOf } from "./source";
 
 /** One maker: its marks as struck, its numbers and codes, and what each fact is known from. */
 export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: MakersPack; search: string }) {
-  const used = new Set([...maker.marks.map((m) => m.source), ...maker.codes.map((c) => c.scheme.source)]);
+  const { owners, contracts, shields, models } = maker.history;
+  const used = new Set(
+    [maker.marks, maker.codes.map((c) => c.scheme), owners, contracts, shields, models]
+      .flat()
+      .map((fact) => fact.source),
+  );
   const bearing = useQuery({ queryKey: ["bearing", maker.id], queryFn: () => api.bearing(maker.id) });
   return (
     <article aria-labelledby="maker-name">
@@ -16,6 +23,9 @@ export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: Make
         {maker.name}
       </h2>
       <p className="text-ink2">
+        {maker.history.kind === "maker"
+          ? ""
+          : `${maker.history.kind === "brand" ? "A brand" : "A retailer"}, `}
         {maker.place}, {maker.region}. <span className="num">{`${maker.from}\u2013${maker.to}`}</span>
       </p>
       <p className="mt-1 max-w-[40rem]">{maker.note}</p>
@@ -48,6 +58,8 @@ export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: Make
           </li>
         ))}
       </ul>
+
+      <HistoryOf maker={maker} pack={pack} />
 
       {maker.codes.length > 0 && <h3 className="mt-4 font-semibold">Date codes</h3>}
       {maker.codes.map((c) => (
@@ -145,8 +157,3 @@ function Face({ lines, quiet }: { lines: string[]; quiet?: string }) {
     </div>
   );
 }
-
-const sourceOf = (pack: MakersPack, id: string) => {
-  const source = pack.sources.find((s) => s.id === id);
-  return source ? `(${source.label})` : "";
-};

@@ -27,6 +27,7 @@ const maker: OneMaker = {
   changes: [],
   marks: [mark],
   codes: [],
+  history: { kind: "maker", owners: [], contracts: [], shields: [], models: [] },
 };
 
 it("finds part of a text in any mark, whatever its accents", () => {

@@ -151,7 +151,6 @@ function FaceInHand({
       ...seen,
       ...base,
       state: "read",
-      struckOut: seen?.struckOut ?? false,
       technique: seen?.technique ?? usual,
       lines: next.map((l) => l ?? ""),
     });
@@ -162,7 +161,6 @@ function FaceInHand({
       onChange({
         ...base,
         state: state as SeenFace["state"],
-        struckOut: false,
         technique: state === "read" ? (seen?.technique ?? usual) : undefined,
         lines: state === "read" ? lines : [],
       });
@@ -231,8 +229,8 @@ function FaceInHand({
         <label className="mt-1 flex min-h-6 items-center gap-2">
           <input
             type="checkbox"
-            checked={seen.struckOut}
-            onChange={(e) => onChange({ ...seen, struckOut: e.target.checked })}
+            checked={seen.struckOut ?? false}
+            onChange={(e) => onChange({ ...seen, struckOut: e.target.checked || undefined })}
           />
           Struck out or mashed by its maker: a second
         </label>

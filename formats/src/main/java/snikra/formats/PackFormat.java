@@ -120,6 +120,7 @@ public final class PackFormat {
         mark(at + ".marks[" + k + "]", maker.path("marks").path(k), sources, ids, problems);
       }
       codes(at, maker.path("numbers").path("fields"), problems);
+      history(at + ".history", maker, sources, problems);
       for (int c = 0; c < maker.path("codes").size(); c++) {
         scheme(at + ".codes[" + c + "]", maker.path("codes").path(c), sources, ids, problems);
       }
@@ -130,6 +131,30 @@ public final class PackFormat {
       String at, JsonNode mark, Set<String> sources, Set<String> ids, List<Problem> problems) {
     unique(at + ".id", mark.path("id").asText(), ids, problems);
     sourced(at, mark, sources, problems);
+  }
+
+  private static void history(
+      String at, JsonNode maker, Set<String> sources, List<Problem> problems) {
+    Set<String> marks = new HashSet<>();
+    maker.path("marks").forEach(mark -> marks.add(mark.path("id").asText()));
+    for (String list : List.of("owners", "contracts", "shields", "models")) {
+      JsonNode facts = maker.path("history").path(list);
+      for (int i = 0; i < facts.size(); i++) {
+        String fact = at + "." + list + "[" + i + "]";
+        sourced(fact, facts.path(i), sources, problems);
+        facts
+            .path(i)
+            .path("marks")
+            .fieldNames()
+            .forEachRemaining(
+                mark -> {
+                  if (!marks.contains(mark)) {
+                    problems.add(
+                        new Problem(fact + ".marks", mark, "must be a mark of this maker"));
+                  }
+                });
+      }
+    }
   }
 
   private static void scheme(

@@ -32,7 +32,8 @@ import snikra.core.reference.Region;
 
 /** The shelf that comes with the application: general clues, patterns and sample makers. */
 public final class ShippedShelf {
-  private static final String SAMPLE_MAKERS = "packs/overwater-makers";
+  private static final List<String> PACKS =
+      List.of("packs/overwater-makers", "packs/overwater-trade");
 
   private ShippedShelf() {}
 
@@ -90,12 +91,12 @@ public final class ShippedShelf {
 
   /** The packs that ship with it, with the sources of their facts. */
   public static List<PackFormat.Pack> packs() {
-    return List.of(PackFormat.read(SAMPLE_MAKERS + ".yaml", text(SAMPLE_MAKERS)));
+    return PACKS.stream().map(name -> PackFormat.read(name + ".yaml", text(name))).toList();
   }
 
   /** The same as they are written. */
   public static List<String> packTexts() {
-    return List.of(text(SAMPLE_MAKERS));
+    return PACKS.stream().map(ShippedShelf::text).toList();
   }
 
   private static <T> T read(String name, Class<T> type) {

@@ -11,12 +11,16 @@ import snikra.core.clue.Part;
 import snikra.core.code.SeenCode;
 import snikra.core.number.DecodedNumber;
 import snikra.core.number.NumberGrammar;
+import snikra.core.reference.History;
 import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
 
 /** Every maker and mark on the shelf and the unlisted ones of each region, weighed by the marks. */
 final class Hypotheses {
+  /** What a maker's shields answer to. */
+  private static final String SHIELD = "shield_shape";
+
   private static final double AGREES_ORIGINAL = 0.985;
   private static final double CONTRADICTS_ORIGINAL = 0.015;
   private static final double AGREES_REPLACED = 0.3;
@@ -102,11 +106,18 @@ final class Hypotheses {
     for (int m = 0; m < uses.size(); m++) {
       Maker maker = shelf.makers().get(m);
       Group group = groupFor(maker, evidence);
-      double prior = numberWeight(maker, evidence, chance) * maker.weight() / uses.get(m).size();
+      History.Model model =
+          evidence.number() == null ? null : maker.history().model(evidence.number()).orElse(null);
+      List<MarkUse> marks =
+          model == null || model.marks().isEmpty()
+              ? uses.get(m)
+              : MarkUse.of(maker.asFor(model), axis);
+      double prior = numberWeight(maker, evidence, chance) * maker.weight() / marks.size();
+      String shield = maker.history().shields().isEmpty() ? null : evidence.found().get(SHIELD);
       double[][] mass = new double[2][axis.size()];
       int from = axis.size();
       int to = 0;
-      for (MarkUse use : uses.get(m)) {
+      for (MarkUse use : marks) {
         from = Math.min(from, use.first());
         to = Math.max(to, use.first() + use.share().length);
         double weight = prior * Math.exp(evidence.marks().logLikelihood()[v++] - shift);
@@ -115,6 +126,12 @@ final class Hypotheses {
           double more = weight * use.share()[i];
           if (coded) {
             more *= given(evidence, maker, use.first() + i);
+          }
+          if (shield != null) {
+            more *= maker.history().given(shield, axis.year(use.first() + i));
+          }
+          if (model != null) {
+            more *= Maker.given(model, axis.year(use.first() + i));
           }
           mass[use.near()[i]][use.first() + i] += more > Double.MIN_NORMAL ? more : 0;
         }

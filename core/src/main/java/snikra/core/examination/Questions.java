@@ -31,7 +31,7 @@ final class Questions {
     for (int b = 0; b < knife.blades().size(); b++) {
       blade(b, knife, sketch, shelf.patterns().room(), out);
     }
-    if (knife.marks().stream().anyMatch(SeenFace::struckOut)) {
+    if (knife.marks().stream().anyMatch(SeenFace::wasStruckOut)) {
       out.add(
           new Finding(
               "marks",

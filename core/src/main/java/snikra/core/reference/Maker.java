@@ -14,6 +14,7 @@ import snikra.core.number.NumberGrammar;
  * @param changes years in which owner, models or works changed, when older parts were used up
  * @param numbers how its pattern numbers are built, if it struck any
  * @param codes how it struck the year of make, if it did
+ * @param history its owners, contracts, shields and models
  */
 public record Maker(
     String id,
@@ -25,6 +26,7 @@ public record Maker(
     @Nullable NumberGrammar numbers,
     List<CodeScheme> codes,
     List<MarkVariant> marks,
+    History history,
     String note) {
 
   /** Years either side of a change in which older parts are likely. */
@@ -33,7 +35,26 @@ public record Maker(
   /** How often a maker struck a code nothing is known of. */
   public static final double NOT_ON_FILE = 0.03;
 
+  /** How likely a model is in years in which it is not known to have been made. */
+  private static final double MODEL_OUT_OF_RUN = 0.05;
+
+  /** A maker of whom nothing is known but marks, numbers and codes. */
+  public Maker(
+      String id,
+      String name,
+      String region,
+      String place,
+      double weight,
+      List<Integer> changes,
+      @Nullable NumberGrammar numbers,
+      List<CodeScheme> codes,
+      List<MarkVariant> marks,
+      String note) {
+    this(id, name, region, place, weight, changes, numbers, codes, marks, History.NONE, note);
+  }
+
   public Maker {
+    history = history == null ? History.NONE : history;
     changes = List.copyOf(changes);
     codes = codes == null ? List.of() : List.copyOf(codes);
     marks = List.copyOf(marks);
@@ -50,6 +71,29 @@ public record Maker(
   /** Whether it dated its knives by this sign in this year. */
   public boolean codes(Sign sign, int year) {
     return codes.stream().anyMatch(c -> c.sign() == sign && !c.codes(year).isEmpty());
+  }
+
+  /** The same maker with the years of marks that hold for one of its models. */
+  public Maker asFor(History.Model model) {
+    return new Maker(
+        id,
+        name,
+        region,
+        place,
+        weight,
+        changes,
+        numbers,
+        codes,
+        marks.stream()
+            .map(v -> model.marks().containsKey(v.id()) ? v.in(model.marks().get(v.id())) : v)
+            .toList(),
+        history,
+        note);
+  }
+
+  /** P(model | made in this year), against models at large. */
+  public static double given(History.Model model, int year) {
+    return year >= model.from() && year <= model.to() ? 1 : MODEL_OUT_OF_RUN;
   }
 
   /**

@@ -81,6 +81,23 @@ public record MarkVariant(
     return outside > give ? 0 : 1 - outside / (give + 1.0);
   }
 
+  /** The same mark in other years. */
+  MarkVariant in(History.Years years) {
+    return new MarkVariant(
+        id,
+        lines,
+        pile,
+        etch,
+        layout,
+        technique,
+        everyBlade,
+        years.from(),
+        years.to(),
+        give,
+        note,
+        source);
+  }
+
   /** What it has on one face of the main blade. */
   public List<String> on(Face face) {
     return switch (face) {

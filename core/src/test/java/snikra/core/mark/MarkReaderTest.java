@@ -139,7 +139,7 @@ class MarkReaderTest {
   private static List<String> layouts(MarkReader reader, Layout layout) {
     SeenFace face =
         new SeenFace(
-            1, Face.MARK, FaceState.READ, Technique.STRUCK, layout, List.of("THRALE"), false);
+            1, Face.MARK, FaceState.READ, Technique.STRUCK, layout, List.of("THRALE"), null);
     return reader.read(List.of(face)).candidates().stream().map(c -> c.variant().id()).toList();
   }
 

@@ -7,9 +7,10 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 import snikra.core.code.CodeScheme;
+import snikra.core.mark.PackReview.Remark;
 import snikra.core.number.NumberGrammar;
+import snikra.core.reference.History;
 import snikra.core.reference.Maker;
-import snikra.core.reference.Makers.Remark;
 import snikra.core.reference.MarkVariant;
 import snikra.core.reference.Region;
 import snikra.formats.PackFormat.Pack;
@@ -66,7 +67,8 @@ class MakersController {
       List<Integer> changes,
       List<MarkVariant> marks,
       @Nullable NumberGrammar numbers,
-      List<OneScheme> codes) {}
+      List<OneScheme> codes,
+      History history) {}
 
   /** A way of dating and what it struck in each year. */
   record OneScheme(CodeScheme scheme, List<YearCodes> years) {}
@@ -106,7 +108,8 @@ class MakersController {
               m.changes(),
               m.marks(),
               m.numbers(),
-              m.codes().stream().map(MakersController::scheme).toList()));
+              m.codes().stream().map(MakersController::scheme).toList(),
+              m.history()));
     }
     return new OnePack(
         pack.id(),

@@ -12,9 +12,9 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Problem;
+import snikra.core.mark.PackReview;
+import snikra.core.mark.PackReview.Remark;
 import snikra.core.reference.Maker;
-import snikra.core.reference.Makers;
-import snikra.core.reference.Makers.Remark;
 import snikra.core.reference.Region;
 import snikra.formats.InvalidInput;
 import snikra.formats.PackFormat;
@@ -120,7 +120,7 @@ public class ReferenceDesk {
           row -> row.setYaml(yaml));
     }
     return new Brought(
-        pack.id(), pack.title(), before == null, changes, Makers.remarks(pack.makers()));
+        pack.id(), pack.title(), before == null, changes, PackReview.remarks(pack.makers()));
   }
 
   /** Switches a pack on or off. */
@@ -177,7 +177,7 @@ public class ReferenceDesk {
 
   private static Held held(
       String id, boolean shipped, boolean on, String yaml, @Nullable Pack pack) {
-    List<Remark> remarks = pack == null ? List.of() : Makers.remarks(pack.makers());
+    List<Remark> remarks = pack == null ? List.of() : PackReview.remarks(pack.makers());
     return new Held(id, shipped, on, yaml, pack, remarks);
   }
 

@@ -1,0 +1,89 @@
+package snikra.core.reference;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import snikra.core.dating.DatingVerdict;
+import snikra.core.fixture.KnifeBuilder;
+import snikra.core.fixture.Shelf;
+import snikra.core.reference.History.Model;
+import snikra.core.reference.History.ShieldEra;
+import snikra.core.reference.History.Years;
+
+class HistoryTest {
+  private static final History HISTORY =
+      new History(
+          History.Kind.MAKER,
+          List.of(),
+          List.of(),
+          List.of(
+              new ShieldEra("bar", 1890, 1900, 1, "", ""),
+              new ShieldEra("crest", 1901, 1930, 1, "", "")),
+          List.of(
+              new Model(
+                  "33-3J", "", "x", 1905, 1920, Map.of("old", new Years(1910, 1915)), "", "")));
+
+  private static Maker maker(History history) {
+    Maker plain =
+        Shelf.maker(
+            "orbel",
+            List.of(),
+            Shelf.mark("old", 1890, 1904, "ORBEL"),
+            Shelf.mark("new", 1905, 1930, "ORBEL", "& CO"));
+    return new Maker(
+        plain.id(),
+        plain.name(),
+        plain.region(),
+        plain.place(),
+        1,
+        List.of(),
+        null,
+        List.of(),
+        plain.marks(),
+        history,
+        "");
+  }
+
+  @Test
+  void aShieldSpeaksThroughItsMaker() {
+    assertThat(HISTORY.given("bar", 1895)).isEqualTo(1);
+    assertThat(HISTORY.given("bar", 1901)).isBetween(0.4, 0.6);
+    assertThat(HISTORY.given("bar", 1920)).isLessThan(0.1);
+    assertThat(HISTORY.given("oval", 1895)).isLessThan(HISTORY.given("bar", 1895));
+    assertThat(History.NONE.given("bar", 1920)).isEqualTo(1);
+  }
+
+  @Test
+  void aModelKeepsItsOwnYearsOfAMark() {
+    Model model = HISTORY.model("33-3 j").orElseThrow();
+    Maker own = maker(HISTORY).asFor(model);
+    assertThat(own.marks().get(0).from()).isEqualTo(1910);
+    assertThat(own.marks().get(1)).isEqualTo(maker(HISTORY).marks().get(1));
+    assertThat(Maker.given(model, 1921)).isLessThan(Maker.given(model, 1920));
+
+    DatingVerdict plain = dated(HISTORY, "41-2J");
+    DatingVerdict ofModel = dated(HISTORY, "33-3J");
+    assertThat(plain.makers().get(0).nineTenths().from()).isLessThan(1905);
+    assertThat(ofModel.makers().get(0).nineTenths().from()).isBetween(1909, 1911);
+    assertThat(ofModel.makers().get(0).nineTenths().to()).isBetween(1914, 1916);
+  }
+
+  private static DatingVerdict dated(History history, String number) {
+    ReferenceShelf shelf = Shelf.invented().withMakers(List.of(maker(history)));
+    return KnifeBuilder.aKnifeOn(shelf).marked("ORBEL").numbered(number).dated();
+  }
+
+  @Test
+  void laterPacksAreLaidOverEarlierOnes() {
+    Maker under = maker(HISTORY);
+    Maker over = Shelf.maker("orbel", List.of(1900), Shelf.mark("new", 1905, 1940, "ORBEL CO"));
+    Maker other = Shelf.maker("zwill", List.of(), Shelf.mark("z", 1900, 1901, "Z"));
+    List<Maker> merged = Makers.over(List.of(under), List.of(over, other));
+    assertThat(merged).extracting(Maker::id).containsExactly("orbel", "zwill");
+    assertThat(merged.get(0).marks()).extracting(MarkVariant::to).containsExactly(1904, 1940);
+    assertThat(merged.get(0).changes()).containsExactly(1900);
+    assertThat(merged.get(0).history()).isEqualTo(HISTORY);
+  }
+}

@@ -1,0 +1,136 @@
+import { useQuery } from "@tanstack/react-query";
+import type { ReactNode } from "react";
+import { api } from "../../api/client";
+import type { MakersPack, OneMaker } from "../../api/types";
+import { answerOptions } from "../../drawing/pictures";
+import { percent } from "../../format";
+import { sourceOf } from "./source";
+
+type History = OneMaker["history"];
+
+/** Owners, who made its knives, its shields by era and its models. */
+export function HistoryOf({ maker, pack }: { maker: OneMaker; pack: MakersPack }) {
+  const { owners, contracts, shields, models } = maker.history;
+  return (
+    <>
+      {owners.length > 0 && <Facts heading="Whose it was" pack={pack} facts={owners} what={(o) => o.name} />}
+      {contracts.length > 0 && (
+        <Facts
+          heading="Who made its knives"
+          pack={pack}
+          facts={contracts}
+          what={(c) => `${c.by}, ${percent(c.share)}%`}
+        />
+      )}
+      {shields.length > 0 && <Shields shields={shields} pack={pack} />}
+      {models.length > 0 && <Models models={models} pack={pack} />}
+    </>
+  );
+}
+
+const years = (f: { from: number; to: number }) => `${f.from}\u2013${f.to}`;
+
+interface Fact {
+  from: number;
+  to: number;
+  note: string;
+  source: string;
+}
+
+function Facts<F extends Fact>({
+  heading,
+  facts,
+  what,
+  pack,
+}: {
+  heading: string;
+  facts: F[];
+  what: (fact: F) => string;
+  pack: MakersPack;
+}) {
+  return (
+    <>
+      <h3 className="mt-4 font-semibold">{heading}</h3>
+      <ul>
+        {facts.map((f) => (
+          <li
+            key={what(f) + f.from}
+            className="grid grid-cols-[6rem_minmax(0,1fr)] gap-x-2 border-t border-rule py-0.5"
+          >
+            <span className="num text-blue">{years(f)}</span>
+            <span>
+              {what(f)}.{" "}
+              <span className="text-ink2">
+                {f.note} {sourceOf(pack, f.source)}
+              </span>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function Shields({ shields, pack }: { shields: History["shields"]; pack: MakersPack }) {
+  const book = useQuery({ queryKey: ["book"], queryFn: api.book, staleTime: Number.POSITIVE_INFINITY });
+  const question = book.data?.questions.find((q) => q.id === "shield_shape");
+  const drawn = (book.data && question && answerOptions(book.data, question)) ?? [];
+  return (
+    <>
+      <h3 className="mt-4 font-semibold">Shields</h3>
+      <ul className="grid gap-x-6 sm:grid-cols-2">
+        {shields.map((s) => {
+          const shape = drawn.find((d) => d.id === s.shape);
+          return (
+            <li key={s.shape + s.from} className="flex items-center gap-3 border-t border-rule py-1">
+              {shape?.picture as ReactNode}
+              <span>
+                <span className="num text-blue">{years(s)}</span> {shape?.label ?? s.shape}.{" "}
+                <span className="text-[0.78125rem]/4 text-ink2">
+                  {s.note} {sourceOf(pack, s.source)}
+                </span>
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+    </>
+  );
+}
+
+function Models({ models, pack }: { models: History["models"]; pack: MakersPack }) {
+  return (
+    <>
+      <h3 className="mt-4 font-semibold">Models</h3>
+      <table className="w-full text-left">
+        <thead className="text-ink2">
+          <tr>
+            <th className="font-normal">Number</th>
+            <th className="font-normal">What</th>
+            <th className="font-normal">Years</th>
+          </tr>
+        </thead>
+        <tbody>
+          {models.map((m) => (
+            <tr key={m.number} className="border-t border-rule align-baseline">
+              <th scope="row" className="pr-3 font-steel font-semibold whitespace-nowrap">
+                {m.number}
+              </th>
+              <td className="pr-3">
+                {m.label}.{" "}
+                <span className="text-[0.78125rem]/4 text-ink2">
+                  {m.note}{" "}
+                  {Object.entries(m.marks)
+                    .map(([mark, y]) => `Mark ${mark}: ${years(y)}.`)
+                    .join(" ")}{" "}
+                  {sourceOf(pack, m.source)}
+                </span>
+              </td>
+              <td className="num whitespace-nowrap text-blue">{years(m)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
