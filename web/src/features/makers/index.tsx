@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
-import { useParams } from "react-router";
+import { useParams, useSearchParams } from "react-router";
 import { api } from "../../api/client";
 import { useKeys } from "../../keys";
 import { Failed } from "../../ui/failed";
@@ -13,6 +13,8 @@ import { Timeline } from "./timeline";
 /** The makers on the shelf: on one time line, and each on a page of its own. Reading only. */
 export function Makers() {
   const { id } = useParams();
+  const [query] = useSearchParams();
+  const from = query.get("pack");
   const shelf = useQuery({ queryKey: ["makers"], queryFn: api.makers, staleTime: Number.POSITIVE_INFINITY });
   const [search, setSearch] = useState("");
   const box = useRef<HTMLInputElement>(null);
@@ -20,10 +22,11 @@ export function Makers() {
   useKeys({ "/": () => box.current?.focus() });
   const packs = shelf.data?.packs ?? [];
   const inUse = packs.filter((p) => p.on);
-  const all = inUse.flatMap((p) => p.makers);
+  // Packs that tell of the same maker stand side by side.
+  const all = inUse.flatMap((p) => p.makers.map((m) => ({ ...m, pack: p })));
   const found = all.filter((m) => search === "" || holds(m, search)).sort((a, b) => a.from - b.from);
-  const chosen = found.find((m) => m.id === id) ?? found[0] ?? all.find((m) => m.id === id);
-  const pack = inUse.find((p) => p.makers.some((m) => m.id === chosen?.id));
+  const isAsked = (m: (typeof all)[number]) => m.id === id && (!from || m.pack.id === from);
+  const chosen = found.find(isAsked) ?? found[0] ?? all.find(isAsked);
   useEffect(() => {
     document.title = "The makers \u2013 Snikra";
   }, []);
@@ -64,7 +67,7 @@ export function Makers() {
             ? "Opening the shelf."
             : `${found.length} of ${all.length} makers, ${found.reduce((n, m) => n + m.marks.length, 0)} marks. Bars are marks, dashed as far as their ends may be out; strokes are changes of owner, works or models.`}
         </p>
-        {found.length > 0 && <Timeline makers={found} chosen={chosen?.id} search={search} />}
+        {found.length > 0 && <Timeline makers={found} chosen={chosen} search={search} />}
         {!shelf.isPending && all.length === 0 && (
           <p className="voice mt-3 text-ink3">No pack is in use. Switch one on, or bring one.</p>
         )}
@@ -78,9 +81,9 @@ export function Makers() {
         {!shelf.isPending && <Packs packs={packs} />}
       </section>
       <section aria-label="Maker" className="max-lg:mt-6 lg:border-l lg:border-rule lg:pl-8">
-        {chosen && pack && <MakerPage maker={chosen} pack={pack} search={search} />}
-        {pack && (
-          <p className="mt-6 border-t border-rule pt-2 text-[0.78125rem]/4 text-ink2">{pack.title}.</p>
+        {chosen && <MakerPage maker={chosen} pack={chosen.pack} search={search} />}
+        {chosen && (
+          <p className="mt-6 border-t border-rule pt-2 text-[0.78125rem]/4 text-ink2">{chosen.pack.title}.</p>
         )}
       </section>
     </main>

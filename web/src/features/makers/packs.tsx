@@ -173,10 +173,10 @@ function LookedAt({ looked, onTake }: { looked: Looked; onTake: () => void }) {
             : `Another version of the one already here, with ${brought.changes.length} ${brought.changes.length === 1 ? "change" : "changes"}.`}
       </p>
       {brought.changes.length > 0 && (
-        <table className="mt-2 w-full text-left text-[0.8125rem]">
+        <table className="mt-2 w-full table-fixed text-left text-[0.8125rem]">
           <thead className="text-ink2">
             <tr>
-              <th className="font-normal">Where</th>
+              <th className="w-2/5 font-normal">Where</th>
               <th className="font-normal">here</th>
               <th className="font-normal">in the file</th>
             </tr>

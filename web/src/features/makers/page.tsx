@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api } from "../../api/client";
 import type { MakersPack, OneMaker } from "../../api/types";
+import { MarkDrawn, plainLetters } from "../../drawing/mark-drawn";
 import { percent } from "../../format";
 import { RestingOn } from "../../ui/resting-on";
 import { HistoryOf } from "./history";
@@ -37,8 +38,10 @@ export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: Make
             key={m.id}
             className={`flex flex-col border px-3 pt-2 pb-1.5 ${marked(m, search) ? "border-blue bg-blue-wash" : "border-edge bg-lit"}`}
           >
-            <div className="flex grow items-center justify-center gap-8 text-center font-steel text-[1.125rem]/6 tracking-wide">
-              <Face lines={m.lines} />
+            <div className="flex grow items-center justify-center gap-4 text-center font-steel text-[1.125rem]/6 tracking-wide">
+              <div className="flex min-w-0 flex-1 justify-center">
+                <MarkDrawn of={maker.name} lines={m.lines.map(plainLetters)} layout={m.layout} />
+              </div>
               {m.pile.length > 0 && <Face lines={m.pile} quiet="pile side" />}
               {m.etch.length > 0 && <Face lines={m.etch} quiet="on the flat" />}
             </div>
@@ -149,7 +152,7 @@ function InTheTray({ maker }: { maker: OneMaker }) {
 
 function Face({ lines, quiet }: { lines: string[]; quiet?: string }) {
   return (
-    <div>
+    <div className="shrink-0 text-[0.875rem]/5">
       {lines.map((l) => (
         <p key={l}>{l}</p>
       ))}

@@ -1,11 +1,13 @@
 import { useRef } from "react";
 import { Link } from "react-router";
-import type { OneMaker } from "../../api/types";
+import type { MakersPack, OneMaker } from "../../api/types";
 import { useWidth } from "../../ui/use-width";
 import { marked } from "./search";
 
 const HIGH = 22;
 const EDGE = 14;
+
+type OneOfPack = OneMaker & { pack: MakersPack };
 
 /** Makers under one another on one axis; each mark is a bar, each change of owner or model a stroke. */
 export function Timeline({
@@ -13,8 +15,8 @@ export function Timeline({
   chosen,
   search,
 }: {
-  makers: OneMaker[];
-  chosen: string | undefined;
+  makers: OneOfPack[];
+  chosen: OneOfPack | undefined;
   search: string;
 }) {
   const box = useRef<HTMLDivElement>(null);
@@ -28,11 +30,11 @@ export function Timeline({
     <div ref={box}>
       <ol>
         {makers.map((m) => (
-          <li key={m.id}>
+          <li key={`${m.pack.id} ${m.id}`}>
             <Link
-              to={`/makers/${m.id}`}
+              to={`/makers/${m.id}?pack=${m.pack.id}`}
               data-maker={m.id}
-              aria-current={m.id === chosen ? "true" : undefined}
+              aria-current={m === chosen ? "true" : undefined}
               className="block border-t border-rule pt-1 hover:bg-lit aria-[current=true]:bg-blue-wash"
             >
               <span className="flex flex-wrap items-baseline justify-between gap-x-3 px-2">

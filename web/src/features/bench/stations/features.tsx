@@ -9,10 +9,15 @@ import type { StationProps } from "../panel";
 import { SeenChoice } from "../seen-choice";
 import { Measures } from "./measures";
 
+const NOTHING = { value: "none", sureness: "sure" } as const;
+
 /** The questions of a station, each with its answers, and how to know the one in hand. */
 export function FeaturesStation({ knife, book, station }: StationProps & { station: string }) {
   const questions = book.questions.filter((q) => q.station === station && !q.eachBlade);
   const [asked, setAsked] = useState<string>();
+  const bare = questions.filter(
+    (q) => !knife.specimen.seen[q.id] && q.answers.some((a) => a.id === NOTHING.value),
+  );
   const inHand = questions.find((q) => q.id === asked) ?? questions.find((q) => knife.specimen.seen[q.id]);
   return (
     <div className="mt-2 grid gap-x-6 gap-y-2 md:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
@@ -32,6 +37,20 @@ export function FeaturesStation({ knife, book, station }: StationProps & { stati
         ))}
       </div>
       <div className="grid content-start gap-y-2">
+        {bare.length > 2 && (
+          <p>
+            <button
+              type="button"
+              className="press"
+              onClick={() => knife.change((s) => bare.reduce((so, q) => withSeen(so, q.id, NOTHING), s))}
+            >
+              Nothing else here
+            </button>{" "}
+            <span className="voice text-ink2">
+              answers the {bare.length} that are open with {"\u201c"}none{"\u201d"}
+            </span>
+          </p>
+        )}
         {inHand && <HowToKnow question={inHand} specimen={knife.specimen} />}
         <Measures knife={knife} book={book} station={station} />
       </div>

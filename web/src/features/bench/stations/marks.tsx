@@ -1,5 +1,6 @@
 import { useRef } from "react";
 import type { Candidate, SeenFace, Verdict } from "../../../api/types";
+import { FIT, MarkDrawn } from "../../../drawing/mark-drawn";
 import { percent } from "../../../format";
 import { Field } from "../../../ui/field";
 import { Key } from "../../../ui/key";
@@ -10,7 +11,6 @@ import { problemAt } from "../problems";
 import { SeenChoice } from "../seen-choice";
 import { withSeen } from "./features";
 import { LineInput } from "./line-input";
-import { FIT, MarkDrawn } from "./mark-drawn";
 import { TangPhoto } from "./tang-photo";
 
 const TECHNIQUES = ["struck", "etched", "printed", "engraved"].map((t) => ({ id: t, label: t }));
@@ -262,7 +262,11 @@ function Readings({ knife }: StationProps) {
   return (
     <div>
       <h3 className="voice text-[0.8125rem] text-ink2">What it could read</h3>
-      {shown[0] && <MarkDrawn candidate={shown[0]} />}
+      {shown[0] && (
+        <div className="mt-1 border border-ink bg-lit">
+          <MarkDrawn of={shown[0].makerName} lines={shown[0].lines} layout={shown[0].layout} />
+        </div>
+      )}
       <ol className="mt-1" data-testid="readings">
         {shown.map((c) => (
           <Reading key={c.mark} candidate={c} />

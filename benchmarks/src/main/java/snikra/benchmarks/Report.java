@@ -40,6 +40,7 @@ public final class Report {
     Path app = Path.of(args[0]);
     start(app);
     examination();
+    PackReport.main(args);
     ReadingReport.main(args);
   }
 

@@ -303,6 +303,43 @@ class BenchIT {
   }
 
   @Test
+  void aWornMarkOnTwoBladesEndsAtItsMakerAndSaysWhatDecides() {
+    BenchPage bench = newKnife().go("Blades").press("Add the main blade");
+    bench.press("Add a blade or tool").go("Marks");
+    Page page = bench.page();
+    bench.field("Line 1 of the mark").pressSequentially("QU.LLF?ER");
+    bench.field("Line 2 of the mark").pressSequentially("& DA.");
+    assertThat(page.getByTestId("rival")).containsText("It would be told by");
+    assertThat(page.getByTestId("rival")).containsText("The pile side of the main tang");
+    page.getByLabel("Blade 2, mark side: not yet looked at").click();
+    bench.field("Line 1 of the mark").pressSequentially("QUILL*");
+    bench.field("Line 2 of the mark").pressSequentially("& DAX");
+    assertThat(bench.opinion()).containsText("Quillfer & Dax");
+    page.getByLabel("Blade 1, flat of the blade: not yet looked at").click();
+    bench.choose("Blade 1, the flat", "Bare").saved();
+    page.getByLabel(Pattern.compile("Blade 1, mark side: 2 lines")).click();
+    bench.choose("First line", "straight");
+    bench.field("Struck out or mashed by its maker: a second").check();
+    assertThat(page.getByTestId("findings")).containsText("sold by its maker as a second");
+    bench.saved();
+  }
+
+  @Test
+  void aWornNumberIsCompletedAndAContradictionHasItsReasons() {
+    BenchPage bench = newKnife();
+    bench.choose("Any outline", "Teardrop").go("Handle").choose("Handle material", "Bone, jigged");
+    bench.go("Number").write("Number as struck", "?1/[46]3");
+    Page page = bench.page();
+    assertThat(page.getByTestId("completions")).containsText("61/43");
+    assertThat(page.getByTestId("completions")).containsText("61/63");
+    assertThat(page.getByTestId("reasons")).containsText("handle replaced");
+    assertThat(page.getByTestId("reasons")).containsText("As it stands it would have been 61/_1");
+    bench.write("Number as struck", "99999999");
+    assertThat(page.locator("#station")).containsText("No maker on the shelf");
+    bench.saved();
+  }
+
+  @Test
   void aSizeNoPatternHasIsQuestionedAndKept() {
     BenchPage bench = newKnife().write("Closed length", "300 mm").saved();
     assertThat(bench.page().getByTestId("findings")).containsText("Is the unit right?");

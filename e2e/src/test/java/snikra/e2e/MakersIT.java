@@ -5,11 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** Reading among the makers, with the keyboard alone. */
+/** Reading among the makers, and packs of them in and out. */
 class MakersIT {
   @TempDir Path data;
 
@@ -22,7 +26,7 @@ class MakersIT {
       assertThat(page.locator("a[data-knife]")).hasCount(8);
       page.keyboard().press("m");
       Locator makers = page.locator("a[data-maker]");
-      assertThat(makers).hasCount(5);
+      assertThat(makers).hasCount(13);
 
       page.keyboard().press("/");
       page.keyboard().type("no such mark");
@@ -35,14 +39,64 @@ class MakersIT {
       assertThat(makers.nth(1)).isFocused();
       page.keyboard().press("Enter");
       assertThat(page.locator("#maker-name")).hasText("Quillfer & Dal");
-      assertThat(page).hasURL(java.util.regex.Pattern.compile("/makers/quillfer-dal$"));
+      assertThat(page).hasURL(Pattern.compile("/makers/quillfer-dal[?]pack=overwater-makers$"));
       assertThat(page.getByLabel("Last two figures of the year")).containsText("1919");
 
       page.navigate(app.url("/makers/veldrake"));
       assertThat(page.getByText("Bars over the number")).isVisible();
-      page.getByText("The number says stag").click();
+      page.getByText("The number says stag").last().click();
       assertThat(new BenchPage(page).title()).isVisible();
       assertThat(chromium.complaints).isEmpty();
     }
+  }
+
+  @Test
+  void aPackIsBroughtLookedAtTakenInSwitchedOffAndLetGo() throws Exception {
+    try (App app = App.start(data);
+        Chromium chromium = new Chromium()) {
+      Page page = chromium.page(1280, 900);
+      page.navigate(app.url("/makers/okkerby"));
+      assertThat(page.locator("#maker-name")).hasText("Okkerby Knife Co.");
+      assertThat(page.getByLabel("Okkerby Knife Co.: OKKERBY, KNIFE CO").first()).isVisible();
+      assertThat(page.getByText("Foremen of the works.")).isVisible();
+      String shipped = page.request().get(app.url("/api/packs/overwater-trade")).text();
+      String own =
+          shipped
+              .replace("id: overwater-trade", "id: own-trade")
+              .replace("title: Sample trade", "title: Own trade");
+
+      bring(page, own.replace("technique: struck", "technique: scratched"));
+      Locator sheet = page.getByRole(AriaRole.DIALOG);
+      assertThat(sheet).containsText("This pack cannot be used");
+      assertThat(sheet).containsText("must be one of struck, etched, printed, engraved");
+      page.keyboard().press("Escape");
+      assertThat(page.locator("a[data-maker]")).hasCount(13);
+
+      bring(page, own);
+      assertThat(sheet).containsText("A new pack");
+      sheet.getByText("Take it in").press("Enter");
+      assertThat(page.locator("a[data-maker]")).hasCount(21);
+      bring(page, own.replace("Foremen of the works", "Foremen"));
+      assertThat(sheet).containsText("with 2 changes");
+      page.keyboard().press("Escape");
+
+      Locator use = page.getByLabel(Pattern.compile("Own trade"));
+      use.press("Space");
+      assertThat(page.locator("a[data-maker]")).hasCount(13);
+      use.press("Space");
+      assertThat(page.locator("a[data-maker]")).hasCount(21);
+      page.getByText("Let go").click();
+      assertThat(page.locator("a[data-maker]")).hasCount(13);
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo").setExact(true))
+          .click();
+      assertThat(page.locator("a[data-maker]")).hasCount(21);
+      assertThat(chromium.complaints).isEmpty();
+    }
+  }
+
+  private static void bring(Page page, String yaml) {
+    page.getByLabel("Pack to bring")
+        .setInputFiles(
+            new FilePayload("own.yaml", "text/yaml", yaml.getBytes(StandardCharsets.UTF_8)));
   }
 }

@@ -75,6 +75,11 @@ class PhotosIT {
       assertThat(bench.field("Closed length")).hasValue(Pattern.compile("3 5/16 in"));
       page.reload();
       assertThat(page.getByLabel("Measure on bar.png")).isVisible();
+      page.getByText("Take away").click();
+      assertThat(page.getByLabel("Measure on bar.png")).hasCount(0);
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo").setExact(true))
+          .click();
+      assertThat(page.getByLabel("Measure on bar.png")).isVisible();
       assertThat(chromium.complaints).isEmpty();
     }
   }

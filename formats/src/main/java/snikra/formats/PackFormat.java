@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.yaml.snakeyaml.Yaml;
 import org.yaml.snakeyaml.error.MarkedYAMLException;
@@ -279,10 +280,24 @@ public final class PackFormat {
     Map<String, JsonNode> children = new LinkedHashMap<>();
     if (node.isObject()) {
       node.fields().forEachRemaining(e -> children.put(e.getKey(), e.getValue()));
-    } else if (node.isArray() && node.path(0).has("id")) {
-      node.forEach(item -> children.put(item.path("id").asText(), item));
+    } else if (node.isArray() && node.path(0).isObject()) {
+      node.forEach(item -> children.put(name(item), item));
     }
     return children;
+  }
+
+  // By its id, or by what else it is known by and the year it begins.
+  private static String name(JsonNode item) {
+    if (item.has("id")) {
+      return item.path("id").asText();
+    }
+    return Stream.of("number", "name", "by", "shape")
+            .map(field -> item.path(field).asText(""))
+            .filter(text -> !text.isEmpty())
+            .findFirst()
+            .orElse("")
+        + " "
+        + item.path("from").asText();
   }
 
   private static @Nullable String told(JsonNode node) {

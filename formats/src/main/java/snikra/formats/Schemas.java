@@ -19,6 +19,14 @@ import snikra.core.examination.Problem;
 final class Schemas {
   private static final int SHOWN = 60;
   private static final int MOST_PROBLEMS = 100;
+  private static final Map<String, String> TYPES =
+      Map.of(
+          "integer", "a whole number",
+          "number", "a number",
+          "string", "text",
+          "boolean", "true or false",
+          "array", "a list",
+          "object", "a group of fields");
   private static final Map<String, JsonSchema> LOADED = new ConcurrentHashMap<>();
 
   private Schemas() {}
@@ -50,9 +58,36 @@ final class Schemas {
         property == null
             ? shorten(at.toString())
             : "required".equals(m.getType()) ? "nothing" : property;
-    String text = m.getMessage();
-    String accepted = text.startsWith(pointer + ": ") ? text.substring(pointer.length() + 2) : text;
-    return new Problem(field, given, accepted);
+    return new Problem(field, given, accepted(m, pointer));
+  }
+
+  private static String accepted(ValidationMessage m, String pointer) {
+    JsonNode asked = m.getSchemaNode();
+    String value = asked == null ? "" : asked.asText();
+    return switch (m.getType()) {
+      case "enum" -> "must be one of " + list(asked);
+      case "const" -> "must be " + value;
+      case "type" -> "must be " + TYPES.getOrDefault(value, value);
+      case "required" -> "must be given";
+      case "additionalProperties" -> "must be left out: the format has no such field here";
+      case "minimum" -> "must be " + value + " or more";
+      case "maximum" -> "must be " + value + " or less";
+      case "exclusiveMinimum" -> "must be more than " + value;
+      case "minLength" -> "must be text of " + value + " characters or more";
+      case "maxLength" -> "must be text of " + value + " characters or fewer";
+      case "minItems" -> "must be a list of " + value + " or more";
+      case "maxItems" -> "must be a list of " + value + " or fewer";
+      default -> {
+        String text = m.getMessage();
+        yield text.startsWith(pointer + ": ") ? text.substring(pointer.length() + 2) : text;
+      }
+    };
+  }
+
+  private static String list(JsonNode values) {
+    List<String> all = new ArrayList<>();
+    values.forEach(v -> all.add(v.asText()));
+    return String.join(", ", all);
   }
 
   private static JsonNode node(JsonNode document, ValidationMessage m) {
