@@ -40,6 +40,7 @@ function Sheet() {
         blades: [],
         codes: [],
         registered: [],
+        hallmarks: [],
         comparables: [],
         condition: {},
         marks: [],

@@ -308,6 +308,28 @@ export interface components {
             drawnAs?: string;
             why: string;
         };
+        AssayOffice: {
+            id: string;
+            label: string;
+            townMark: string;
+            standards: string[];
+            duty?: components["schemas"]["AssayOfficeDuty"];
+            cycles: components["schemas"]["AssayOfficeLetterCycle"][];
+            note: string;
+            source: string;
+        };
+        AssayOfficeDuty: {
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+        };
+        AssayOfficeLetterCycle: {
+            /** Format: int32 */
+            from: number;
+            form: string;
+            letters: string[];
+        };
         BladeType: {
             id: string;
             name: string;
@@ -368,6 +390,7 @@ export interface components {
             cautions: components["schemas"]["Caution"][];
             signs: string[];
             registered: components["schemas"]["Registered"][];
+            assayOffices: components["schemas"]["AssayOffice"][];
             accepted: components["schemas"]["Accepted"];
         };
         Brought: {
@@ -781,6 +804,7 @@ export interface components {
             title: string;
             note: string;
             sources: components["schemas"]["Source"][];
+            assayOffices: components["schemas"]["AssayOffice"][];
             makers: components["schemas"]["Maker"][];
         };
         PatternVerdict: {
@@ -975,6 +999,12 @@ export interface components {
             lines: string[];
             struckOut?: boolean;
         };
+        SeenHallmark: {
+            office: string;
+            letter: string;
+            form?: string;
+            duty?: boolean;
+        };
         SeenNumber: {
             table: string;
             number?: string;
@@ -1035,6 +1065,7 @@ export interface components {
             number?: string;
             codes: components["schemas"]["SeenCode"][];
             registered: components["schemas"]["SeenNumber"][];
+            hallmarks: components["schemas"]["SeenHallmark"][];
             seen: {
                 [key: string]: components["schemas"]["Seen"];
             };
@@ -1123,6 +1154,7 @@ export interface components {
             number?: components["schemas"]["VerdictNumberVerdict"];
             codes: components["schemas"]["VerdictCodeVerdict"][];
             registered: components["schemas"]["VerdictRegisteredVerdict"][];
+            hallmarks: components["schemas"]["VerdictHallmarkVerdict"][];
             dating: components["schemas"]["DatingVerdict"];
             grade: components["schemas"]["GradeVerdict"];
             value: components["schemas"]["ValueVerdict"];
@@ -1163,6 +1195,12 @@ export interface components {
             station: string;
             text: string;
             conflict: boolean;
+        };
+        VerdictHallmarkVerdict: {
+            seen: components["schemas"]["SeenHallmark"];
+            label: string;
+            years: number[];
+            note: string;
         };
         VerdictMarkVerdict: {
             read: boolean;

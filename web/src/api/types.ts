@@ -11,6 +11,7 @@ export type Specimen = Schemas["Specimen"];
 export type Seen = Schemas["Seen"];
 export type SeenBlade = Schemas["SeenBlade"];
 export type SeenCode = Schemas["SeenCode"];
+export type SeenHallmark = Schemas["SeenHallmark"];
 export type SeenNumber = Schemas["SeenNumber"];
 export type SeenFace = Schemas["SeenFace"];
 export type StoryEvent = Schemas["StoryEvent"];

@@ -36,6 +36,7 @@ describe("the same as the knife before", () => {
     codes: [],
     marks: [],
     registered: [],
+    hallmarks: [],
     measured: {},
     seen: {},
     story: [],

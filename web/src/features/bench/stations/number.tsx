@@ -4,6 +4,7 @@ import { TextField } from "../../../ui/text-field";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { DateCodes } from "./codes";
+import { Hallmarks } from "./hallmarks";
 import { RegisteredNumbers } from "./registered";
 
 const WORDS = { agrees: "agrees", contradicts: "contradicts", unknown: "not yet known" } as const;
@@ -15,6 +16,7 @@ export function NumberStation({ knife, book }: StationProps) {
       <PatternNumber knife={knife} />
       <DateCodes knife={knife} book={book} />
       <RegisteredNumbers knife={knife} book={book} />
+      <Hallmarks knife={knife} book={book} />
     </>
   );
 }

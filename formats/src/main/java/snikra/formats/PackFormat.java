@@ -22,6 +22,7 @@ import org.yaml.snakeyaml.nodes.Node;
 import org.yaml.snakeyaml.nodes.NodeTuple;
 import org.yaml.snakeyaml.nodes.ScalarNode;
 import org.yaml.snakeyaml.nodes.SequenceNode;
+import snikra.core.code.AssayOffice;
 import snikra.core.examination.Problem;
 import snikra.core.reference.Maker;
 import snikra.core.reference.Makers;
@@ -42,7 +43,19 @@ public final class PackFormat {
 
   /** A pack as read. */
   public record Pack(
-      int schema, String id, String title, String note, List<Source> sources, List<Maker> makers) {}
+      int schema,
+      String id,
+      String title,
+      String note,
+      List<Source> sources,
+      List<AssayOffice> assayOffices,
+      List<Maker> makers) {
+    public Pack {
+      sources = List.copyOf(sources);
+      assayOffices = assayOffices == null ? List.of() : List.copyOf(assayOffices);
+      makers = List.copyOf(makers);
+    }
+  }
 
   /** What a fact is known from. */
   public record Source(String id, String label, String kind, double reliability) {}
@@ -113,6 +126,12 @@ public final class PackFormat {
     Set<String> sources = new HashSet<>();
     tree.path("sources").forEach(s -> sources.add(s.path("id").asText()));
     Set<String> ids = new HashSet<>();
+    for (int o = 0; o < tree.path("assayOffices").size(); o++) {
+      JsonNode office = tree.path("assayOffices").path(o);
+      String at = "assayOffices[" + o + "]";
+      unique(at + ".id", office.path("id").asText(), ids, problems);
+      known(at, office, sources, problems);
+    }
     for (int m = 0; m < tree.path("makers").size(); m++) {
       JsonNode maker = tree.path("makers").path(m);
       String at = "makers[" + m + "]";
@@ -171,15 +190,19 @@ public final class PackFormat {
 
   private static void sourced(
       String at, JsonNode fact, Set<String> sources, List<Problem> problems) {
-    String source = fact.path("source").asText();
-    if (!sources.contains(source)) {
-      String known = sources.stream().sorted().collect(Collectors.joining(", "));
-      problems.add(new Problem(at + ".source", source, "must be a source of the pack: " + known));
-    }
+    known(at, fact, sources, problems);
     int from = fact.path("from").asInt();
     if (fact.path("to").asInt() < from) {
       problems.add(
           new Problem(at + ".to", fact.path("to").asText(), "must not be before from, " + from));
+    }
+  }
+
+  private static void known(String at, JsonNode fact, Set<String> sources, List<Problem> problems) {
+    String source = fact.path("source").asText();
+    if (!sources.contains(source)) {
+      String known = sources.stream().sorted().collect(Collectors.joining(", "));
+      problems.add(new Problem(at + ".source", source, "must be a source of the pack: " + known));
     }
   }
 
@@ -242,6 +265,13 @@ public final class PackFormat {
     return packs.stream().map(Pack::makers).reduce(List.of(), Makers::over);
   }
 
+  /** All assay offices of several packs; of two with one id the later. */
+  public static List<AssayOffice> assayOffices(List<Pack> packs) {
+    Map<String, AssayOffice> byId = new LinkedHashMap<>();
+    packs.forEach(p -> p.assayOffices().forEach(o -> byId.put(o.id(), o)));
+    return List.copyOf(byId.values());
+  }
+
   /** A change from one version of a pack to the next. */
   public record Change(String path, @Nullable String before, @Nullable String after) {}
 
@@ -279,7 +309,7 @@ public final class PackFormat {
   private static Map<String, JsonNode> children(JsonNode node) {
     Map<String, JsonNode> children = new LinkedHashMap<>();
     if (node.isObject()) {
-      node.fields().forEachRemaining(e -> children.put(e.getKey(), e.getValue()));
+      node.properties().forEach(e -> children.put(e.getKey(), e.getValue()));
     } else if (node.isArray() && node.path(0).isObject()) {
       node.forEach(item -> children.put(name(item), item));
     }

@@ -63,6 +63,7 @@ public final class ShippedShelf {
    * @throws InvalidInput when a shipped file is broken
    */
   public static ReferenceShelf load() {
+    List<PackFormat.Pack> packs = packs();
     Shapes shapes = read("shapes", Shapes.class);
     Patterns patterns = read("patterns", Patterns.class);
     Clues clues = read("clue-book", Clues.class);
@@ -86,7 +87,8 @@ public final class ShippedShelf {
         clues.unlistedWeight,
         confusions,
         clues.spellings,
-        PackFormat.makers(packs()));
+        PackFormat.assayOffices(packs),
+        PackFormat.makers(packs));
   }
 
   /** The packs that ship with it, with the sources of their facts. */

@@ -12,6 +12,7 @@ import java.util.function.Consumer;
 import java.util.stream.Stream;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
+import snikra.core.code.AssayOffice;
 import snikra.core.code.NumberTable;
 import snikra.core.code.SeenCode;
 import snikra.core.code.Sign;
@@ -112,6 +113,7 @@ public final class SpecimenFormat {
       each("blades", this::blade);
       each("codes", this::code);
       each("registered", this::registered);
+      each("hallmarks", this::hallmark);
       each("story", (at, e) -> text(at + ".date", e.path("date"), EdtfDate::parse));
       each("comparables", this::comparable);
       Stream<String> frames = shelf.patterns().frames().stream().map(Frame::id);
@@ -159,6 +161,13 @@ public final class SpecimenFormat {
       Stream<String> tables = shelf.numberTables().stream().map(NumberTable::id);
       name(at + ".table", number.path("table"), tables);
       text(at + ".number", number.path("number"), NumberTable::parse);
+    }
+
+    private void hallmark(String at, JsonNode mark) {
+      AssayOffice office = shelf.assayOffice(mark.path("office").asText()).orElse(null);
+      if (office != null) {
+        name(at + ".form", mark.path("form"), office.forms().stream());
+      }
     }
 
     private void comparable(String at, JsonNode sale) {

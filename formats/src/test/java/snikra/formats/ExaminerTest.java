@@ -70,6 +70,29 @@ class ExaminerTest {
   }
 
   @Test
+  void aHallmarkDatesTheSilverByItsLetterFormAndDuty() {
+    String mark = "{\"hallmarks\":[{\"office\":\"nether-ambleby\",\"letter\":\"C\"%s}]}";
+    Verdict any = examine(mark.formatted(""));
+    assertThat(any.hallmarks().get(0).years()).containsExactly(1840, 1860, 1880, 1900, 1920);
+    Verdict told = examine(mark.formatted(",\"duty\":true,\"form\":\"capital in a square\""));
+    assertThat(told.hallmarks().get(0).years()).containsExactly(1880);
+    assertThat(told.dating().half().from()).isEqualTo(1880);
+    assertThat(told.dating().half().to()).isLessThanOrEqualTo(1881);
+    assertThat(told.dating().clues()).anyMatch(c -> c.feature().equals("hallmark-1"));
+    assertThat(station(told, "number").looked()).isPositive();
+  }
+
+  @Test
+  void aSecondAndItsMarkAreBothSaid() {
+    Verdict verdict =
+        examine(
+            "{\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\",\"struckOut\":true,"
+                + "\"lines\":[\"VELDRAKE\",\"TARNMOOR FALLS\"]}]}");
+    assertThat(verdict.findings()).anyMatch(f -> f.text().contains("as a second"));
+    assertThat(verdict.mark().candidates().get(0).maker()).isEqualTo("veldrake");
+  }
+
+  @Test
   void aStoryThatTheKnifeCannotHaveIsAConflict() {
     Verdict verdict =
         examine(

@@ -101,17 +101,8 @@ public final class DatingModel {
       looks.add(tables.look(o.feature(), o.clue(), o.sureness()));
     }
     for (Statement s : evidence.statements()) {
-      int first = s.notBefore() == null ? 0 : s.notBefore() - axis.first();
-      int last = s.byYear() == null ? axis.size() : s.byYear() - axis.first();
-      looks.add(
-          Look.told(
-              s.id(),
-              parts.size(),
-              s.reliability(),
-              first,
-              last,
-              shelf.regions().size(),
-              axis.size()));
+      double[] allowed = axis.map(year -> s.allows(year) ? 1 : Look.RULED_OUT);
+      looks.add(Look.told(s.id(), parts.size(), s.reliability(), allowed, shelf.regions().size()));
     }
     return looks;
   }

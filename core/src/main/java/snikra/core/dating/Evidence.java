@@ -2,6 +2,7 @@ package snikra.core.dating;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
@@ -43,6 +44,7 @@ public record Evidence(
    * @param heading what it is called among the clues
    * @param notBefore first year it can be of
    * @param byYear last year it can have been made in
+   * @param years the only years it can be of, where it tells them one by one
    * @param reliability probability that it is true of this knife
    * @param why the reason for the year
    */
@@ -53,6 +55,28 @@ public record Evidence(
       String label,
       @Nullable Integer notBefore,
       @Nullable Integer byYear,
+      @Nullable Set<Integer> years,
       double reliability,
-      String why) {}
+      String why) {
+
+    /** A statement of a first or a last year. */
+    public Statement(
+        String id,
+        String station,
+        String heading,
+        String label,
+        @Nullable Integer notBefore,
+        @Nullable Integer byYear,
+        double reliability,
+        String why) {
+      this(id, station, heading, label, notBefore, byYear, null, reliability, why);
+    }
+
+    /** Whether the knife can be of this year. */
+    public boolean allows(int year) {
+      return (notBefore == null || year >= notBefore)
+          && (byYear == null || year <= byYear)
+          && (years == null || years.contains(year));
+    }
+  }
 }

@@ -22,10 +22,7 @@ record Look(
     double least) {
 
   /** What is left of a year that a statement rules out: as much as of one a law rules out. */
-  private static final double RULED_OUT = 1e-4;
-
-  /** Share of the prior that lies within a statement, taken as even odds. */
-  private static final double STATEMENT_MEAN = 0.5;
+  static final double RULED_OUT = 1e-4;
 
   /**
    * An answer of the clue book.
@@ -51,15 +48,11 @@ record Look(
   /**
    * A statement that the knife is of certain years.
    *
-   * @param first index of the first year it allows
-   * @param last index of the last
+   * @param allowed by year, 1 where it allows the year
    */
-  static Look told(
-      String id, int part, double reliability, int first, int last, int regions, int years) {
-    double[] allowed = new double[years];
-    Arrays.fill(allowed, RULED_OUT);
-    int from = Math.max(0, Math.min(years, first));
-    Arrays.fill(allowed, from, Math.max(from, Math.min(years, last + 1)), 1);
+  static Look told(String id, int part, double reliability, double[] allowed, int regions) {
+    // By mistake it would be told of any years alike: the more it allows, the sooner.
+    double mean = Distribution.sum(allowed) / allowed.length;
     double[][][] p = new double[regions][2][];
     double[][] compatibility = new double[regions][];
     for (int r = 0; r < regions; r++) {
@@ -67,12 +60,7 @@ record Look(
       compatibility[r] = allowed;
     }
     return new Look(
-        id,
-        part,
-        false,
-        misread(p, reliability, STATEMENT_MEAN),
-        compatibility,
-        (1 - reliability) * STATEMENT_MEAN);
+        id, part, false, misread(p, reliability, mean), compatibility, (1 - reliability) * mean);
   }
 
   /** Whether it is as likely in an older style as in the style of the day. */

@@ -3,14 +3,18 @@ package snikra.core.examination;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import snikra.core.code.CodeScheme;
 import snikra.core.code.NumberTable;
 import snikra.core.code.SeenCode;
+import snikra.core.code.SeenHallmark;
 import snikra.core.code.SeenNumber;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.dating.Evidence.Statement;
 import snikra.core.examination.Verdict.CodeReading;
 import snikra.core.examination.Verdict.CodeVerdict;
+import snikra.core.examination.Verdict.HallmarkVerdict;
 import snikra.core.examination.Verdict.RegisteredVerdict;
 import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
@@ -20,6 +24,9 @@ import snikra.core.specimen.Specimen;
 final class Codes {
   /** A number cut in steel is seldom misread and seldom on a part of another knife. */
   private static final double RELIABILITY = 0.985;
+
+  /** A silver blade may be of another knife, and hallmarks were let in. */
+  private static final double HALLMARK = 0.96;
 
   private static final int READINGS = 6;
 
@@ -77,9 +84,50 @@ final class Codes {
         .orElse(table.begins());
   }
 
+  /** What each hallmark says. */
+  static List<HallmarkVerdict> hallmarks(Specimen knife, ReferenceShelf shelf) {
+    List<HallmarkVerdict> out = new ArrayList<>();
+    for (SeenHallmark seen : knife.hallmarks()) {
+      shelf
+          .assayOffice(seen.office())
+          .ifPresent(
+              office ->
+                  out.add(
+                      new HallmarkVerdict(
+                          seen, office.label(), office.years(seen), office.note())));
+    }
+    return out;
+  }
+
+  // The letter changed within the year, and the silver was worked up after it was tested.
+  private static Set<Integer> made(List<Integer> assayed) {
+    Set<Integer> years = new TreeSet<>();
+    assayed.forEach(
+        year -> {
+          years.add(year);
+          years.add(year + 1);
+        });
+    return years;
+  }
+
   /** The same as statements to date by. */
   static List<Statement> statements(Specimen knife, ReferenceShelf shelf) {
     List<Statement> out = new ArrayList<>();
+    for (HallmarkVerdict h : hallmarks(knife, shelf)) {
+      if (!h.years().isEmpty()) {
+        out.add(
+            new Statement(
+                "hallmark-" + (out.size() + 1),
+                "number",
+                "Silver",
+                h.label() + ", letter " + h.seen().letter(),
+                h.years().get(0),
+                h.years().get(h.years().size() - 1) + 1,
+                made(h.years()),
+                HALLMARK,
+                h.note()));
+      }
+    }
     for (RegisteredVerdict r : registered(knife, shelf)) {
       String number = r.seen().number() == null ? "" : " " + r.seen().number();
       out.add(

@@ -10,6 +10,7 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
+import snikra.core.code.AssayOffice;
 import snikra.core.condition.GradeVerdict;
 import snikra.core.dating.DatingModel;
 import snikra.core.dating.DatingVerdict;
@@ -69,6 +70,11 @@ public final class Examiner {
     return Sketch.of(knife, shelf.patterns());
   }
 
+  /** An examiner with other assay offices and makers in place of these, in the same year. */
+  public Examiner with(List<AssayOffice> offices, List<Maker> makers) {
+    return new Examiner(shelf.with(offices, makers), thisYear);
+  }
+
   /** An examiner with other makers in place of these, in the same year. */
   public Examiner withMakers(List<Maker> makers) {
     return new Examiner(shelf.withMakers(makers), thisYear);
@@ -97,6 +103,7 @@ public final class Examiner {
         number,
         Codes.read(knife, dated, shelf),
         Codes.registered(knife, shelf),
+        Codes.hallmarks(knife, shelf),
         dated,
         grade,
         appraiser.appraise(subject(knife, pattern, dated, grade), knife.comparables()),
@@ -119,7 +126,8 @@ public final class Examiner {
             || marks.anySeen()
             || knife.number() != null
             || !knife.codes().isEmpty()
-            || !knife.registered().isEmpty();
+            || !knife.registered().isEmpty()
+            || !knife.hallmarks().isEmpty();
     ValueVerdict value =
         appraiser.appraise(subject(knife, pattern, dated, grade), knife.comparables());
     String maker =

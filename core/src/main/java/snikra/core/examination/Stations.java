@@ -93,6 +93,9 @@ public final class Stations {
       told.add(knife.number());
     }
     knife.codes().forEach(c -> told.add(c.sign() + " " + c.written()));
+    if (!knife.hallmarks().isEmpty()) {
+      told.add(count(knife.hallmarks(), "hallmark"));
+    }
     if (!knife.registered().isEmpty()) {
       told.add(count(knife.registered(), "patent or design"));
     }

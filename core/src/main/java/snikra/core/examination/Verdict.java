@@ -4,6 +4,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import snikra.core.code.CodeScheme;
 import snikra.core.code.SeenCode;
+import snikra.core.code.SeenHallmark;
 import snikra.core.code.SeenNumber;
 import snikra.core.condition.GradeVerdict;
 import snikra.core.dating.DatingVerdict;
@@ -28,6 +29,7 @@ public record Verdict(
     @Nullable NumberVerdict number,
     List<CodeVerdict> codes,
     List<RegisteredVerdict> registered,
+    List<HallmarkVerdict> hallmarks,
     DatingVerdict dating,
     GradeVerdict grade,
     ValueVerdict value,
@@ -86,6 +88,10 @@ public record Verdict(
   /** What a patent, design or model number says. */
   public record RegisteredVerdict(
       SeenNumber seen, String label, int notBefore, String why, String note) {}
+
+  /** What a silver hallmark says: the years of assay it allows. */
+  public record HallmarkVerdict(
+      SeenHallmark seen, String label, List<Integer> years, String note) {}
 
   /** Something worth saying, and the station it belongs to. */
   public record Finding(String station, String text, boolean conflict) {}

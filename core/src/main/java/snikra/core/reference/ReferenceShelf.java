@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import snikra.core.clue.ClueBook;
+import snikra.core.code.AssayOffice;
 import snikra.core.code.NumberTable;
 import snikra.core.condition.ConditionBook;
 import snikra.core.measure.MeasureBook;
@@ -12,6 +13,7 @@ import snikra.core.pattern.PatternBook;
 /**
  * Everything a knife is held against.
  *
+ * @param assayOffices where silver was tested
  * @param unlistedWeight how much of what is met comes from makers not on the shelf, relative to one
  *     listed maker of weight 1
  * @param spellings words the trade takes for one another, such as an ampersand and "and"
@@ -27,6 +29,7 @@ public record ReferenceShelf(
     double unlistedWeight,
     Map<Character, String> confusions,
     List<List<String>> spellings,
+    List<AssayOffice> assayOffices,
     List<Maker> makers) {
 
   public ReferenceShelf {
@@ -34,6 +37,7 @@ public record ReferenceShelf(
     confusions = Map.copyOf(confusions);
     spellings = spellings.stream().map(List::copyOf).toList();
     numberTables = List.copyOf(numberTables);
+    assayOffices = List.copyOf(assayOffices);
     makers = List.copyOf(makers);
     for (Maker m : makers) {
       if (regions.stream().noneMatch(r -> r.id().equals(m.region()))) {
@@ -53,8 +57,18 @@ public record ReferenceShelf(
     return numberTables.stream().filter(t -> t.id().equals(id)).findFirst();
   }
 
+  /** The assay office with this id. */
+  public Optional<AssayOffice> assayOffice(String id) {
+    return assayOffices.stream().filter(o -> o.id().equals(id)).findFirst();
+  }
+
   /** The same shelf with other makers in place of these. */
   public ReferenceShelf withMakers(List<Maker> others) {
+    return with(assayOffices, others);
+  }
+
+  /** The same shelf with other assay offices and makers in place of these. */
+  public ReferenceShelf with(List<AssayOffice> offices, List<Maker> others) {
     return new ReferenceShelf(
         clues,
         patterns,
@@ -65,6 +79,7 @@ public record ReferenceShelf(
         unlistedWeight,
         confusions,
         spellings,
+        offices,
         others);
   }
 }

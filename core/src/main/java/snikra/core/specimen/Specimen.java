@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import snikra.core.code.SeenCode;
+import snikra.core.code.SeenHallmark;
 import snikra.core.code.SeenNumber;
 import snikra.core.measure.Length;
 import snikra.core.measure.Measurement;
@@ -16,6 +17,7 @@ import snikra.core.provenance.StoryEvent;
  * @param number the pattern number as struck, {@code _} for a figure that cannot be read
  * @param codes date codes as seen
  * @param registered patent, design and model numbers
+ * @param hallmarks on silver
  * @param seen by feature of the clue book
  * @param condition by point of the condition book
  * @param measured readings by quantity of the measure book
@@ -32,6 +34,7 @@ public record Specimen(
     @Nullable String number,
     List<SeenCode> codes,
     List<SeenNumber> registered,
+    List<SeenHallmark> hallmarks,
     Map<String, Seen> seen,
     Map<String, String> condition,
     List<StoryEvent> story,
@@ -44,6 +47,7 @@ public record Specimen(
     marks = copy(marks);
     codes = copy(codes);
     registered = copy(registered);
+    hallmarks = copy(hallmarks);
     seen = seen == null ? Map.of() : Map.copyOf(seen);
     condition = condition == null ? Map.of() : Map.copyOf(condition);
     story = copy(story);
@@ -75,6 +79,7 @@ public record Specimen(
         blades,
         marks,
         number,
+        List.of(),
         List.of(),
         List.of(),
         seen,

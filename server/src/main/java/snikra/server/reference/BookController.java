@@ -13,6 +13,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 import snikra.core.clue.Caution;
+import snikra.core.code.AssayOffice;
 import snikra.core.code.NumberTable;
 import snikra.core.code.Sign;
 import snikra.core.condition.ConditionBook;
@@ -53,6 +54,7 @@ class BookController {
         shelf.clues().cautions(),
         Arrays.stream(Sign.values()).map(Sign::toString).toList(),
         shelf.numberTables().stream().map(BookController::registered).toList(),
+        shelf.assayOffices(),
         new Accepted(Length.ACCEPTED, EdtfDate.ACCEPTED));
   }
 
@@ -70,6 +72,7 @@ class BookController {
       List<Caution> cautions,
       List<String> signs,
       List<Registered> registered,
+      List<AssayOffice> assayOffices,
       Accepted accepted) {}
 
   /** Something with a name. */

@@ -172,7 +172,11 @@ public class ReferenceDesk {
       }
     }
     List<Pack> on = packs.stream().filter(Held::on).map(Held::pack).toList();
-    return new State(List.copyOf(packs), bare.withMakers(PackFormat.makers(on)));
+    return new State(List.copyOf(packs), examiner(on));
+  }
+
+  private Examiner examiner(List<Pack> on) {
+    return bare.with(PackFormat.assayOffices(on), PackFormat.makers(on));
   }
 
   private static Held held(
