@@ -612,7 +612,9 @@ export interface components {
             owners: components["schemas"]["HistoryOwner"][];
             contracts: components["schemas"]["HistoryContract"][];
             shields: components["schemas"]["HistoryShieldEra"][];
+            fittings: components["schemas"]["HistoryFitting"][];
             models: components["schemas"]["HistoryModel"][];
+            tells: components["schemas"]["HistoryTell"][];
         };
         HistoryContract: {
             by: string;
@@ -622,6 +624,18 @@ export interface components {
             to: number;
             /** Format: double */
             share: number;
+            note: string;
+            source: string;
+        };
+        HistoryFitting: {
+            feature: string;
+            value: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            /** Format: int32 */
+            give: number;
             note: string;
             source: string;
         };
@@ -657,6 +671,10 @@ export interface components {
             /** Format: int32 */
             give: number;
             note: string;
+            source: string;
+        };
+        HistoryTell: {
+            text: string;
             source: string;
         };
         HistoryYears: {

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import type { ReactNode } from "react";
 import { api } from "../../api/client";
-import type { MakersPack, OneMaker } from "../../api/types";
+import type { Book, MakersPack, OneMaker } from "../../api/types";
 import { answerOptions } from "../../drawing/pictures";
 import { percent } from "../../format";
 import { sourceOf } from "./source";
@@ -10,7 +10,13 @@ type History = OneMaker["history"];
 
 /** Owners, who made its knives, its shields by era and its models. */
 export function HistoryOf({ maker, pack }: { maker: OneMaker; pack: MakersPack }) {
-  const { owners, contracts, shields, models } = maker.history;
+  const { owners, contracts, shields, fittings, models, tells } = maker.history;
+  const book = useQuery({ queryKey: ["book"], queryFn: api.book, staleTime: Number.POSITIVE_INFINITY });
+  const words = (f: History["fittings"][number]) => {
+    const question = book.data?.questions.find((q) => q.id === f.feature);
+    const answer = question?.answers.find((a) => a.id === f.value);
+    return `${question?.label ?? f.feature}: ${answer?.label ?? f.value}`;
+  };
   return (
     <>
       {owners.length > 0 && <Facts heading="Whose it was" pack={pack} facts={owners} what={(o) => o.name} />}
@@ -22,7 +28,22 @@ export function HistoryOf({ maker, pack }: { maker: OneMaker; pack: MakersPack }
           what={(c) => `${c.by}, ${percent(c.share)}%`}
         />
       )}
-      {shields.length > 0 && <Shields shields={shields} pack={pack} />}
+      {shields.length > 0 && <Shields shields={shields} pack={pack} book={book.data} />}
+      {fittings.length > 0 && (
+        <Facts heading="Handles and fittings" pack={pack} facts={fittings} what={words} />
+      )}
+      {tells.length > 0 && (
+        <>
+          <h3 className="mt-4 font-semibold">Its work is known by</h3>
+          <ul>
+            {tells.map((t) => (
+              <li key={t.text} className="border-t border-rule py-0.5">
+                {t.text} <span className="text-ink2">{sourceOf(pack, t.source)}</span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
       {models.length > 0 && <Models models={models} pack={pack} />}
     </>
   );
@@ -71,10 +92,17 @@ function Facts<F extends Fact>({
   );
 }
 
-function Shields({ shields, pack }: { shields: History["shields"]; pack: MakersPack }) {
-  const book = useQuery({ queryKey: ["book"], queryFn: api.book, staleTime: Number.POSITIVE_INFINITY });
-  const question = book.data?.questions.find((q) => q.id === "shield_shape");
-  const drawn = (book.data && question && answerOptions(book.data, question)) ?? [];
+function Shields({
+  shields,
+  pack,
+  book,
+}: {
+  shields: History["shields"];
+  pack: MakersPack;
+  book: Book | undefined;
+}) {
+  const question = book?.questions.find((q) => q.id === "shield_shape");
+  const drawn = (book && question && answerOptions(book, question)) ?? [];
   return (
     <>
       <h3 className="mt-4 font-semibold">Shields</h3>

@@ -11,9 +11,9 @@ import { sourceOf } from "./source";
 
 /** One maker: its marks as struck, its numbers and codes, and what each fact is known from. */
 export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: MakersPack; search: string }) {
-  const { owners, contracts, shields, models } = maker.history;
+  const { owners, contracts, shields, fittings, models, tells } = maker.history;
   const used = new Set(
-    [maker.marks, maker.codes.map((c) => c.scheme), owners, contracts, shields, models]
+    [maker.marks, maker.codes.map((c) => c.scheme), owners, contracts, shields, fittings, models, tells]
       .flat()
       .map((fact) => fact.source),
   );

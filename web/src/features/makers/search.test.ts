@@ -27,7 +27,7 @@ const maker: OneMaker = {
   changes: [],
   marks: [mark],
   codes: [],
-  history: { kind: "maker", owners: [], contracts: [], shields: [], models: [] },
+  history: { kind: "maker", owners: [], contracts: [], shields: [], fittings: [], models: [], tells: [] },
 };
 
 it("finds part of a text in any mark, whatever its accents", () => {

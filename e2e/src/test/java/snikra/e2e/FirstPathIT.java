@@ -116,75 +116,76 @@ class FirstPathIT {
   void withTheKeyboardAlone() {
     try (App app = App.start(data)) {
       Page page = chromium.page(1280, 800);
+      Keyboard hands = new Keyboard(page);
       page.navigate(app.url("/tray"));
       assertThat(page.getByText("The tray is empty.")).isVisible();
-      page.keyboard().press("n");
+      hands.press("n");
       BenchPage bench = new BenchPage(page);
       assertThat(page.locator("#station-name")).hasText("Pattern");
 
-      page.keyboard().press("1");
-      tabTo(page, "Teardrop");
-      page.keyboard().press("Space");
-      tabTo(page, "Closed length");
-      page.keyboard().type("92 mm");
-      tabTo(page, "Bolsters");
-      page.keyboard().type("bolsters at both");
-      page.keyboard().press("Enter");
-      leave(page);
+      hands.press("1");
+      hands.tabTo("Teardrop");
+      hands.press("Space");
+      hands.tabTo("Closed length");
+      hands.type("92 mm");
+      hands.tabTo("Bolsters");
+      hands.type("bolsters at both");
+      hands.press("Enter");
+      hands.leave();
 
-      page.keyboard().press("2");
-      tabTo(page, "Add the main blade");
-      page.keyboard().press("Enter");
-      tabTo(page, "Main blade: kind");
-      page.keyboard().type("master spear");
-      page.keyboard().press("Enter");
-      tabTo(page, "Add a blade or tool");
-      page.keyboard().press("Enter");
-      tabTo(page, "Blade 2: kind");
-      page.keyboard().type("Pen blade");
-      page.keyboard().press("Enter");
-      tabTo(page, "Blade 2: end");
-      page.keyboard().type("A");
-      leave(page);
+      hands.press("2");
+      hands.tabTo("Add the main blade");
+      hands.press("Enter");
+      hands.tabTo("Main blade: kind");
+      hands.type("master spear");
+      hands.press("Enter");
+      hands.tabTo("Add a blade or tool");
+      hands.press("Enter");
+      hands.tabTo("Blade 2: kind");
+      hands.type("Pen blade");
+      hands.press("Enter");
+      hands.tabTo("Blade 2: end");
+      hands.type("A");
+      hands.leave();
       assertThat(bench.title()).hasText("Teardrop jack");
 
-      page.keyboard().press("3");
-      tabTo(page, "Line 1 of the mark");
-      page.keyboard().type("VELDR.KE");
-      page.keyboard().press("Enter");
-      page.keyboard().type("TARNMO?OR FA*");
+      hands.press("3");
+      hands.tabTo("Line 1 of the mark");
+      hands.type("VELDR.KE");
+      hands.press("Enter");
+      hands.type("TARNMO?OR FA*");
       assertThat(bench.opinion()).containsText("Veldrake Knife Works");
-      leave(page);
+      hands.leave();
 
-      page.keyboard().press("4");
-      tabTo(page, "Number as struck");
-      page.keyboard().type("61/43");
-      page.keyboard().press("Enter");
+      hands.press("4");
+      hands.tabTo("Number as struck");
+      hands.type("61/43");
+      hands.press("Enter");
       assertThat(page.getByTestId("number")).containsText("stag");
-      leave(page);
-      page.keyboard().press("c");
-      tabTo(page, "Blade wear");
-      page.keyboard().type("worn");
-      page.keyboard().press("Enter");
-      leave(page);
+      hands.leave();
+      hands.press("c");
+      hands.tabTo("Blade wear");
+      hands.type("worn");
+      hands.press("Enter");
+      hands.leave();
       assertThat(page.getByTestId("grade")).containsText("Poor");
 
-      page.keyboard().press("Control+z");
+      hands.press("Control+z");
       assertThat(page.getByTestId("grade")).containsText("Not yet");
-      page.keyboard().press("Control+Shift+Z");
+      hands.press("Control+Shift+Z");
       assertThat(page.getByTestId("grade")).containsText("Poor");
-      page.keyboard().press("u");
+      hands.press("u");
       assertThat(page.locator("main")).containsText("92.0");
       bench.saved();
 
-      page.keyboard().press("?");
+      hands.press("?");
       assertThat(page.getByRole(AriaRole.DIALOG)).containsText("a stretch of unknown length");
-      page.keyboard().press("Escape");
-      page.keyboard().press("t");
+      hands.press("Escape");
+      hands.press("t");
       assertThat(page.locator("a[data-knife]")).hasCount(1);
-      page.keyboard().press("/");
-      page.keyboard().type("teardrop");
-      page.keyboard().press("Enter");
+      hands.press("/");
+      hands.type("teardrop");
+      hands.press("Enter");
       assertThat(bench.title()).hasText("Teardrop jack");
       deletedAndPutBack(page);
     }
@@ -199,26 +200,5 @@ class FirstPathIT {
     assertThat(page.getByText("The tray is empty.")).isVisible();
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo")).press("Enter");
     assertThat(knife).hasCount(1);
-  }
-
-  // Tab until the control with this name has the focus.
-  private static void tabTo(Page page, String name) {
-    for (int i = 0; i < 80; i++) {
-      Object label =
-          page.evaluate(
-              "() => { const e = document.activeElement; return e?.getAttribute('aria-label')"
-                  + " ?? e?.labels?.[0]?.textContent ?? e?.textContent ?? '' }");
-      if (name.equals(String.valueOf(label).strip())) {
-        return;
-      }
-      page.keyboard().press("Tab");
-    }
-    throw new AssertionError("Tab never reaches " + name);
-  }
-
-  // Single keys wait while text is entered: step out of the field first.
-  private static void leave(Page page) {
-    assertThat(page.getByPlaceholder("type any name")).hasCount(0);
-    page.evaluate("() => document.activeElement?.blur()");
   }
 }

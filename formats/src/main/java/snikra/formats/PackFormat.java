@@ -157,7 +157,11 @@ public final class PackFormat {
       String at, JsonNode maker, Set<String> sources, List<Problem> problems) {
     Set<String> marks = new HashSet<>();
     maker.path("marks").forEach(mark -> marks.add(mark.path("id").asText()));
-    for (String list : List.of("owners", "contracts", "shields", "models")) {
+    JsonNode tells = maker.path("history").path("tells");
+    for (int i = 0; i < tells.size(); i++) {
+      known(at + ".tells[" + i + "]", tells.path(i), sources, problems);
+    }
+    for (String list : List.of("owners", "contracts", "shields", "fittings", "models")) {
       JsonNode facts = maker.path("history").path(list);
       for (int i = 0; i < facts.size(); i++) {
         String fact = at + "." + list + "[" + i + "]";

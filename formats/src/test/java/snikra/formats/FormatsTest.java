@@ -148,8 +148,8 @@ class FormatsTest {
   void aBrokenPackIsToldByFileLineAndField() throws Exception {
     String pack =
         Files.readString(DOCS.resolve("pack.example.yaml"))
-            .replace("to: 1911", "to: 1811")
-            .replace("source: price-list-1904", "source: nowhere")
+            .replaceFirst("to: 1911", "to: 1811")
+            .replaceFirst("source: price-list-1904", "source: nowhere")
             .replace("\"2\": {", "\"22\": {");
     List<Problem> problems = problems(() -> PackFormat.read("mine.yaml", pack));
 
@@ -167,9 +167,14 @@ class FormatsTest {
     "'to: 1910, start', 'to: 1901, start', makers[0].codes[0].to",
     "'sign: star', 'sign: moon', makers[0].codes[0].sign",
     "'each year., source: my-notes', 'each year., source: hearsay', makers[0].codes[0].source",
-    "'id: skellibor-stars', 'id: skellibor-two-lines', makers[0].codes[0].id"
+    "'id: skellibor-stars', 'id: skellibor-two-lines', makers[0].codes[0].id",
+    "'{skellibor-two-lines: {', '{unheard-of: {', makers[0].history.models[0].marks",
+    "'1911, note: Its better', '1811, note: Its better', makers[0].history.fittings[0].to",
+    "'thicknesses., source: my', 'thicknesses., source: no', makers[0].history.tells[0].source",
+    "'in May.\n    source: my', 'in May.\n    source: no', assayOffices[0].source",
+    "'layout: arched', 'layout: bent', makers[0].marks[1].layout"
   })
-  void aBrokenDateCodeIsToldByFileLineAndField(String good, String bad, String field)
+  void everyMistakeOfAPackIsToldByFileLineAndField(String good, String bad, String field)
       throws Exception {
     String pack = Files.readString(DOCS.resolve("pack.example.yaml")).replace(good, bad);
 

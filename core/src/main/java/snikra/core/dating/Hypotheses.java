@@ -18,9 +18,6 @@ import snikra.core.reference.Region;
 
 /** Every maker and mark on the shelf and the unlisted ones of each region, weighed by the marks. */
 final class Hypotheses {
-  /** What a maker's shields answer to. */
-  private static final String SHIELD = "shield_shape";
-
   private static final double AGREES_ORIGINAL = 0.985;
   private static final double CONTRADICTS_ORIGINAL = 0.015;
   private static final double AGREES_REPLACED = 0.3;
@@ -113,7 +110,11 @@ final class Hypotheses {
               ? uses.get(m)
               : MarkUse.of(maker.asFor(model), axis);
       double prior = numberWeight(maker, evidence, chance) * maker.weight() / marks.size();
-      String shield = maker.history().shields().isEmpty() ? null : evidence.found().get(SHIELD);
+      History.Spoken spoken = maker.history().spoken(evidence.found()).orElse(null);
+      NumberGrammar.Eras eras =
+          evidence.number() == null || maker.numbers() == null
+              ? null
+              : maker.numbers().eras(evidence.number()).orElse(null);
       double[][] mass = new double[2][axis.size()];
       int from = axis.size();
       int to = 0;
@@ -127,8 +128,11 @@ final class Hypotheses {
           if (coded) {
             more *= given(evidence, maker, use.first() + i);
           }
-          if (shield != null) {
-            more *= maker.history().given(shield, axis.year(use.first() + i));
+          if (spoken != null) {
+            more *= spoken.in(axis.year(use.first() + i));
+          }
+          if (eras != null) {
+            more *= eras.in(axis.year(use.first() + i));
           }
           if (model != null) {
             more *= Maker.given(model, axis.year(use.first() + i));

@@ -24,6 +24,9 @@ public record NumberGrammar(List<Field> fields, String note) {
   /** How often a field that may be left out is there. */
   private static final double OPTIONAL_IS_THERE = 0.5;
 
+  /** How likely a code is in years in which it is not known to have been used. */
+  private static final double OUT_OF_USE = 0.05;
+
   private static final int COMPLETIONS = 12;
   private static final int MOST_PARSES = 64;
 
@@ -75,6 +78,14 @@ public record NumberGrammar(List<Field> fields, String note) {
       String label, List<String> values, @Nullable Integer from, @Nullable Integer to) {
     public Code {
       values = List.copyOf(values);
+    }
+
+    private boolean isOfAllYears() {
+      return from == null && to == null;
+    }
+
+    private boolean isInUse(int year) {
+      return (from == null || year >= from) && (to == null || year <= to);
     }
 
     /** A code of all years. */
@@ -206,6 +217,32 @@ public record NumberGrammar(List<Field> fields, String note) {
         complete(parse, p + 1, so + code, more, here, found, all);
       }
     }
+  }
+
+  /**
+   * What the codes of a number say of a year.
+   *
+   * @param fields of each field that tells, the codes it may be
+   */
+  public record Eras(List<List<Code>> fields) {
+    /** P(codes | struck in this year), against codes of all years. */
+    public double in(int year) {
+      double p = 1;
+      for (List<Code> codes : fields) {
+        p *= codes.stream().anyMatch(c -> c.isInUse(year)) ? 1 : OUT_OF_USE;
+      }
+      return p;
+    }
+  }
+
+  /** The codes of this number that were not always used; empty when there are none. */
+  public Optional<Eras> eras(String number) {
+    List<List<Code>> telling =
+        likeliest(StruckNumber.read(number)).map(Parse::parts).orElse(List.of()).stream()
+            .map(p -> p.fitting.stream().map(p.field.codes()::get).toList())
+            .filter(codes -> codes.stream().noneMatch(Code::isOfAllYears))
+            .toList();
+    return telling.isEmpty() ? Optional.empty() : Optional.of(new Eras(telling));
   }
 
   /** A whole number that a worn one may have been. */

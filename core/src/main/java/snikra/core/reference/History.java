@@ -1,9 +1,12 @@
 package snikra.core.reference;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What is known of a maker, a brand or a retailer beside its marks.
@@ -11,23 +14,29 @@ import java.util.Optional;
  * @param owners whose it was, one after the other or side by side
  * @param contracts who made its knives, where others did
  * @param shields which shields it set, and when
+ * @param fittings other answers of the clue book that go with years, such as handles and jigging
  * @param models its models by number
+ * @param tells by what its work is known
  */
 public record History(
     Kind kind,
     List<Owner> owners,
     List<Contract> contracts,
     List<ShieldEra> shields,
-    List<Model> models) {
+    List<Fitting> fittings,
+    List<Model> models,
+    List<Tell> tells) {
 
   /** Of a maker of whom nothing more is known. */
   public static final History NONE =
-      new History(Kind.MAKER, List.of(), List.of(), List.of(), List.of());
+      new History(Kind.MAKER, List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
 
-  /** How likely a shield is in years in which the maker is not known to have set it. */
+  private static final String SHIELD = "shield_shape";
+
+  /** How likely a fitting is in years in which the maker is not known to have used it. */
   private static final double OUT_OF_ERA = 0.05;
 
-  /** How likely a shield is that the maker is not known to have set at all. */
+  /** How likely a fitting is that the maker is not known to have used at all. */
   private static final double NOT_ON_FILE = 0.2;
 
   /** What kind of name it is. */
@@ -60,9 +69,45 @@ public record History(
    * @param give years by which either end may be out
    */
   public record ShieldEra(String shape, int from, int to, int give, String note, String source) {
-    double in(int year) {
+    private Fitting fitting() {
+      return new Fitting(SHIELD, shape, from, to, give, note, source);
+    }
+  }
+
+  /**
+   * An answer of the clue book that goes with years, closed.
+   *
+   * @param give years by which either end may be out
+   */
+  public record Fitting(
+      String feature, String value, int from, int to, int give, String note, String source) {
+    private double in(int year) {
       int outside = Math.max(from - year, year - to);
       return outside <= 0 ? 1 : outside > give ? OUT_OF_ERA : 1 - outside / (give + 1.0);
+    }
+  }
+
+  /** Something by which its work is known. */
+  public record Tell(String text, String source) {}
+
+  /**
+   * What the fittings of one knife say of a year, through this maker.
+   *
+   * @param eras for each feature that speaks, the eras of what was seen
+   * @param strange how many features show what the maker is not known to have used
+   */
+  public record Spoken(List<List<Fitting>> eras, int strange) {
+    /** P(fittings | made in this year), against the makers at large. */
+    public double in(int year) {
+      double p = Math.pow(NOT_ON_FILE, strange);
+      for (List<Fitting> era : eras) {
+        double best = 0;
+        for (Fitting f : era) {
+          best = Math.max(best, f.in(year));
+        }
+        p *= best;
+      }
+      return p;
     }
   }
 
@@ -95,7 +140,9 @@ public record History(
     owners = copy(owners);
     contracts = copy(contracts);
     shields = copy(shields);
+    fittings = copy(fittings);
     models = copy(models);
+    tells = copy(tells);
   }
 
   private static <T> List<T> copy(List<T> list) {
@@ -112,15 +159,20 @@ public record History(
     return number.replace(" ", "").toUpperCase(Locale.ROOT);
   }
 
-  /** P(shield of this shape | made in this year), against the makers at large. */
-  public double given(String shape, int year) {
-    double p = 0;
-    for (ShieldEra era : shields) {
-      if (era.shape().equals(shape)) {
-        p = Math.max(p, era.in(year));
-      }
+  /** What was found that speaks through this maker, by feature; empty when nothing does. */
+  public Optional<Spoken> spoken(Map<String, String> found) {
+    Map<String, List<Fitting>> byFeature =
+        Stream.concat(shields.stream().map(ShieldEra::fitting), fittings.stream())
+            .filter(f -> found.containsKey(f.feature()))
+            .collect(Collectors.groupingBy(Fitting::feature));
+    if (byFeature.isEmpty()) {
+      return Optional.empty();
     }
-    boolean onFile = shields.stream().anyMatch(era -> era.shape().equals(shape));
-    return onFile ? p : shields.isEmpty() ? 1 : NOT_ON_FILE;
+    List<List<Fitting>> eras = new ArrayList<>();
+    byFeature.forEach(
+        (feature, all) ->
+            eras.add(all.stream().filter(f -> f.value().equals(found.get(feature))).toList()));
+    int strange = (int) eras.stream().filter(List::isEmpty).count();
+    return Optional.of(new Spoken(eras.stream().filter(e -> !e.isEmpty()).toList(), strange));
   }
 }

@@ -139,4 +139,17 @@ class NumberGrammarTest {
     assertThat(Contradictions.isInOneFigure(LONG, decoded.fields().get(2), found)).isFalse();
     assertThat(Contradictions.reasons(List.of(), true)).isEmpty();
   }
+
+  @Test
+  void aCodeOfCertainYearsSpeaksOfThem() {
+    Code late = new Code("celluloid", List.of("celluloid"), 1908, null);
+    Code ever = new Code("bone", List.of("bone"));
+    NumberGrammar dated =
+        new NumberGrammar(
+            List.of(new Field("h", "Handle", 1, "material", Map.of("C", late, "B", ever))), "");
+    assertThat(dated.eras("C").orElseThrow().in(1907)).isLessThan(0.1);
+    assertThat(dated.eras("C").orElseThrow().in(1908)).isEqualTo(1);
+    assertThat(dated.eras("B")).isEmpty();
+    assertThat(dated.eras("_")).isEmpty();
+  }
 }

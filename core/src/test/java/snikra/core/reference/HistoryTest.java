@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.fixture.KnifeBuilder;
 import snikra.core.fixture.Shelf;
+import snikra.core.reference.History.Fitting;
 import snikra.core.reference.History.Model;
 import snikra.core.reference.History.ShieldEra;
 import snikra.core.reference.History.Years;
@@ -21,9 +22,11 @@ class HistoryTest {
           List.of(
               new ShieldEra("bar", 1890, 1900, 1, "", ""),
               new ShieldEra("crest", 1901, 1930, 1, "", "")),
+          List.of(new Fitting("handle_material", "bone", 1895, 1905, 0, "", "")),
           List.of(
               new Model(
-                  "33-3J", "", "x", 1905, 1920, Map.of("old", new Years(1910, 1915)), "", "")));
+                  "33-3J", "", "x", 1905, 1920, Map.of("old", new Years(1910, 1915)), "", "")),
+          List.of());
 
   private static Maker maker(History history) {
     Maker plain =
@@ -46,13 +49,21 @@ class HistoryTest {
         "");
   }
 
+  private static double given(String feature, String value, int year) {
+    return HISTORY.spoken(Map.of(feature, value)).orElseThrow().in(year);
+  }
+
   @Test
-  void aShieldSpeaksThroughItsMaker() {
-    assertThat(HISTORY.given("bar", 1895)).isEqualTo(1);
-    assertThat(HISTORY.given("bar", 1901)).isBetween(0.4, 0.6);
-    assertThat(HISTORY.given("bar", 1920)).isLessThan(0.1);
-    assertThat(HISTORY.given("oval", 1895)).isLessThan(HISTORY.given("bar", 1895));
-    assertThat(History.NONE.given("bar", 1920)).isEqualTo(1);
+  void shieldsAndHandlesSpeakThroughTheirMaker() {
+    assertThat(given("shield_shape", "bar", 1895)).isEqualTo(1);
+    assertThat(given("shield_shape", "bar", 1901)).isBetween(0.4, 0.6);
+    assertThat(given("shield_shape", "bar", 1920)).isLessThan(0.1);
+    assertThat(given("shield_shape", "oval", 1895)).isBetween(0.1, 0.3);
+    assertThat(given("handle_material", "bone", 1906)).isLessThan(0.1);
+    assertThat(HISTORY.spoken(Map.of("bail", "wire"))).isEmpty();
+    Map<String, String> both = Map.of("shield_shape", "bar", "handle_material", "bone");
+    assertThat(HISTORY.spoken(both).orElseThrow().in(1897)).isEqualTo(1);
+    assertThat(History.NONE.spoken(both)).isEmpty();
   }
 
   @Test

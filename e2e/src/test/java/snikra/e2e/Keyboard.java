@@ -1,0 +1,55 @@
+package snikra.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+
+/** A person who has no mouse; counts the keys pressed. */
+final class Keyboard {
+  private static final int MOST_TABS = 80;
+
+  private final Page page;
+  private int keys;
+
+  Keyboard(Page page) {
+    this.page = page;
+  }
+
+  int keys() {
+    return keys;
+  }
+
+  Keyboard press(String key) {
+    page.keyboard().press(key);
+    keys++;
+    return this;
+  }
+
+  Keyboard type(String text) {
+    page.keyboard().type(text);
+    keys += text.length();
+    return this;
+  }
+
+  /** Presses Tab until the control with this name has the focus. */
+  Keyboard tabTo(String name) {
+    for (int i = 0; i < MOST_TABS; i++) {
+      Object label =
+          page.evaluate(
+              "() => { const e = document.activeElement; return e?.getAttribute('aria-label')"
+                  + " ?? e?.labels?.[0]?.textContent ?? e?.textContent ?? '' }");
+      if (name.equals(String.valueOf(label).strip())) {
+        return this;
+      }
+      press("Tab");
+    }
+    throw new AssertionError("Tab never reaches " + name);
+  }
+
+  /** Single keys wait while text is entered: steps out of the field first. */
+  Keyboard leave() {
+    assertThat(page.getByPlaceholder("type any name")).hasCount(0);
+    page.evaluate("() => document.activeElement?.blur()");
+    return this;
+  }
+}
