@@ -46,6 +46,13 @@ type Body<P extends keyof paths, M extends keyof paths[P]> = paths[P][M] extends
   ? B
   : never;
 
+/** A file as the whole body, byte for byte. */
+const asItIs = (file: File) => ({
+  body: file as unknown as string,
+  bodySerializer: (body: unknown) => body as BodyInit,
+  headers: { "Content-Type": "application/octet-stream" },
+});
+
 export const api = {
   book: () => answered(client.GET("/api/book")),
   makers: () => answered(client.GET("/api/makers")),
@@ -53,9 +60,7 @@ export const api = {
     answered(
       client.POST("/api/packs", {
         params: { query: { name: file.name, keep } },
-        body: file as unknown as string,
-        bodySerializer: (body: unknown) => body as BodyInit,
-        headers: { "Content-Type": "application/octet-stream" },
+        ...asItIs(file),
       }),
     ),
   switchPack: (id: string, on: boolean) =>
@@ -79,9 +84,7 @@ export const api = {
     answered(
       client.POST("/api/knives/{knife}/photos", {
         params: { path: { knife }, query: { name: file.name } },
-        body: file as unknown as string,
-        bodySerializer: (body: unknown) => body as BodyInit,
-        headers: { "Content-Type": "application/octet-stream" },
+        ...asItIs(file),
       }),
     ),
   photoRole: (id: string, role: string) =>

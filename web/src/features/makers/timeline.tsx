@@ -4,7 +4,10 @@ import type { MakersPack, OneMaker } from "../../api/types";
 import { useWidth } from "../../ui/use-width";
 import { marked } from "./search";
 
-const HIGH = 22;
+const HIGH = 29;
+/** Where whose it was and who made for it stand, below the marks. */
+const OWNERS = 22.5;
+const CONTRACTS = 26.5;
 const EDGE = 14;
 
 type OneOfPack = OneMaker & { pack: MakersPack };
@@ -55,6 +58,27 @@ export function Timeline({
                     y={4 + (i % 4) * 4.4}
                     lit={search === "" || marked(mark, search)}
                   />
+                ))}
+                {m.history.owners.map((o) => (
+                  <path
+                    key={`${o.name} ${o.from}`}
+                    d={`M${x(o.from)} ${OWNERS - 1.5}v3M${x(o.from)} ${OWNERS}H${x(o.to + 1) - 1.5}`}
+                    stroke="var(--color-ink)"
+                    strokeWidth="1"
+                  >
+                    <title>{`${o.name}, ${o.from}\u2013${o.to}`}</title>
+                  </path>
+                ))}
+                {m.history.contracts.map((c) => (
+                  <path
+                    key={`${c.by} ${c.from}`}
+                    d={`M${x(c.from)} ${CONTRACTS}H${x(c.to + 1) - 1.5}`}
+                    stroke="var(--color-ink)"
+                    strokeWidth="1.6"
+                    strokeDasharray="1.6 1.6"
+                  >
+                    <title>{`made by ${c.by}, ${c.from}\u2013${c.to}`}</title>
+                  </path>
                 ))}
                 {m.changes.map((y) => (
                   <path key={y} d={`M${x(y)} 1V21`} stroke="var(--color-lead)" strokeWidth="1.2" />

@@ -82,6 +82,43 @@ class ExaminerTest {
     assertThat(station(told, "number").looked()).isPositive();
   }
 
+  private static final String JACK =
+      """
+      {"frame":{"value":"teardrop","sureness":"sure"},
+       "seen":{"handle_material":{"value":"bone-jigged","sureness":"sure"}%s},
+       "blades":[{"end":"A"},{"end":"A"}],
+       "marks":[{"blade":1,"face":"mark","state":"read","technique":"struck",
+         "lines":["VELDRAKE","TARNMOOR FALLS","U.S.A."]}]%s}
+      """;
+
+  @Test
+  void aNumberIsExpectedCompletedAndAContradictionExplained() {
+    Verdict without = examine(JACK.formatted("", ""));
+    assertThat(without.number().decoded()).isNull();
+    assertThat(without.number().expected()).isEqualTo("61/41");
+
+    Verdict worn = examine(JACK.formatted("", ",\"number\":\"6_/4[15]\""));
+    assertThat(worn.number().completions()).hasSize(2);
+    assertThat(worn.number().completions().get(0).number()).isEqualTo("61/41");
+    assertThat(worn.number().reasons()).isEmpty();
+
+    Verdict against = examine(JACK.formatted("", ",\"number\":\"61/43\""));
+    assertThat(against.number().reasons().get(0).says()).isEqualTo("handle replaced");
+    assertThat(against.findings()).anyMatch(f -> f.conflict() && f.text().contains("stag"));
+  }
+
+  @Test
+  void aShieldOfAnotherEraMovesTheYearsOfItsMaker() {
+    String knife =
+        "{\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\",\"technique\":\"struck\","
+            + "\"lines\":[\"OKKERBY\",\"KNIFE CO\",\"LARKFEN FERRY\"]}],\"seen\":{%s}}";
+    String shape = "\"shield_shape\":{\"value\":\"%s\",\"sureness\":\"sure\"}";
+    Verdict bar = examine(knife.formatted(shape.formatted("bar")));
+    Verdict crest = examine(knife.formatted(shape.formatted("crest")));
+    assertThat(bar.dating().half().to()).isLessThanOrEqualTo(1908);
+    assertThat(crest.dating().half().to()).isGreaterThan(1912);
+  }
+
   @Test
   void aSecondAndItsMarkAreBothSaid() {
     Verdict verdict =

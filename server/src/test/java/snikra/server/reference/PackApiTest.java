@@ -145,4 +145,51 @@ class PackApiTest {
     bring("# \n".repeat(3_000_000), true).andExpect(status().is(413));
     assertThat(desk.packs()).allMatch(ReferenceDesk.Held::shipped);
   }
+
+  @Test
+  void whatRestsOnAPackIsToldAndJudgedAnewWithoutIt() throws Exception {
+    bring(PACK, true);
+    String knife =
+        READ.replace("{\"specimen\":", "")
+            .strip()
+            .replaceFirst("}$", "")
+            .replaceFirst(
+                "^\\{", "{\"seen\":{\"bail\":{\"value\":\"wire\",\"sureness\":\"sure\"}},");
+    web.perform(post("/api/knives").contentType(MediaType.APPLICATION_JSON).content(knife))
+        .andExpect(status().isCreated());
+    web.perform(get("/api/knives"))
+        .andExpect(jsonPath("$[0].summary.maker").value("Zorbelund Works"));
+    web.perform(get("/api/knives/bearing?maker=zorbelund"))
+        .andExpect(jsonPath("$['zb-c'].length()").value(1))
+        .andExpect(jsonPath("$['zb-c'][0].number").value(1));
+    web.perform(get("/api/knives/bearing?maker=veldrake"))
+        .andExpect(jsonPath("$.length()").value(0));
+    web.perform(get("/api/knives/showing?feature=bail&answer=wire"))
+        .andExpect(jsonPath("$.length()").value(1));
+    web.perform(get("/api/knives/showing?feature=bail&answer=none"))
+        .andExpect(jsonPath("$.length()").value(0));
+
+    web.perform(delete("/api/packs/bench-notes")).andExpect(status().isNoContent());
+    web.perform(get("/api/knives")).andExpect(jsonPath("$[0].summary.maker").doesNotExist());
+    web.perform(get("/api/knives/bearing?maker=zorbelund"))
+        .andExpect(jsonPath("$.length()").value(0));
+  }
+
+  @Test
+  void aPackLaidOverAnotherCorrectsAMarkAndLeavesTheRest() throws Exception {
+    bring(PACK, true);
+    String over =
+        PACK.replace("id: bench-notes", "id: corrections")
+            .replaceFirst("(?s)            - \\{id: zb-a.*?\n", "")
+            .replaceFirst("(?s)            - \\{id: zb-b.*?\n", "")
+            .replace("from: 1930, to: 1940", "from: 1933, to: 1936");
+    bring(over, true).andExpect(status().isOk());
+    examined()
+        .andExpect(jsonPath("$.mark.candidates[0].mark").value("zb-c"))
+        .andExpect(jsonPath("$.mark.candidates[0].from").value(1933))
+        .andExpect(jsonPath("$.mark.candidates[?(@.mark=='zb-a')]", Matchers.hasSize(1)));
+    web.perform(delete("/api/packs/corrections")).andExpect(status().isNoContent());
+    examined().andExpect(jsonPath("$.mark.candidates[0].from").value(1930));
+    web.perform(delete("/api/packs/bench-notes")).andExpect(status().isNoContent());
+  }
 }
