@@ -38,8 +38,8 @@ export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: Make
             key={m.id}
             className={`flex flex-col border px-3 pt-2 pb-1.5 ${marked(m, search) ? "border-blue bg-blue-wash" : "border-edge bg-lit"}`}
           >
-            <div className="flex grow items-center justify-center gap-4 text-center font-steel text-[1.125rem]/6 tracking-wide">
-              <div className="flex min-w-0 flex-1 justify-center">
+            <div className="flex grow flex-wrap items-center justify-center gap-x-4 gap-y-1 text-center font-steel text-[1.125rem]/6 tracking-wide">
+              <div className="flex min-w-[9.5rem] flex-1 justify-center">
                 <MarkDrawn of={maker.name} lines={m.lines.map(plainLetters)} layout={m.layout} />
               </div>
               {m.pile.length > 0 && <Face lines={m.pile} quiet="pile side" />}

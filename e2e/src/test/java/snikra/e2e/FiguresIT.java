@@ -80,7 +80,7 @@ class FiguresIT {
     {"4", "Number as struck", "14/41", "Enter"},
     {"5", "How the shield is held", "shield held by p", "Enter"},
     {"6", "Handle material", "bone, j", "Enter"},
-    {"", "Jigging", "deep", "Enter"},
+    {"", "Jigging of the bone", "deep", "Enter"},
     {"7", "Liners", "Liners of b", ""},
     {"8", "Nothing else here", "", "Enter"},
     {"c", "Blade wear", "honed", "Enter"},
@@ -122,7 +122,7 @@ class FiguresIT {
 
   private static void fill(App app) throws Exception {
     HttpClient http = HttpClient.newHttpClient();
-    for (int i = 8; i < KNIVES; i++) {
+    for (int i = 9; i < KNIVES; i++) {
       String knife =
           """
           {"frame": {"value": "%s", "sureness": "sure"}, "closedLength": "%d mm",

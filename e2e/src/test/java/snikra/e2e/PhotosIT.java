@@ -78,6 +78,7 @@ class PhotosIT {
       page.getByText("Take away").click();
       assertThat(page.getByLabel("Measure on bar.png")).hasCount(0);
       page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo").setExact(true))
+          .last()
           .click();
       assertThat(page.getByLabel("Measure on bar.png")).isVisible();
       assertThat(chromium.complaints).isEmpty();
