@@ -2,10 +2,10 @@ package snikra.core.mark;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
@@ -46,7 +46,16 @@ public final class MarkReader {
   private final Channel channel;
   private final double unlistedWeight;
 
-  private record Struck(Maker maker, MarkVariant variant, Map<Face, int[]> lines, double weight) {}
+  private record Struck(
+      Maker maker, MarkVariant variant, int[] lines, int[] pile, int[] etch, double weight) {
+    int[] on(Face face) {
+      return switch (face) {
+        case MARK -> lines;
+        case PILE -> pile;
+        case BLADE -> etch;
+      };
+    }
+  }
 
   private record Word(String feature, Clue clue, String word, int line) {}
 
@@ -71,11 +80,14 @@ public final class MarkReader {
     for (Maker maker : shelf.makers()) {
       double share = maker.weight() / maker.marks().size();
       for (MarkVariant v : maker.marks()) {
-        Map<Face, int[]> struck = new EnumMap<>(Face.class);
-        for (Face face : Face.values()) {
-          struck.put(face, v.on(face).stream().mapToInt(known::add).toArray());
-        }
-        marks.add(new Struck(maker, v, struck, share));
+        marks.add(
+            new Struck(
+                maker,
+                v,
+                struck(v.lines(), known),
+                struck(v.pile(), known),
+                struck(v.etch(), known),
+                share));
       }
     }
     for (Feature feature : shelf.clues().features()) {
@@ -90,11 +102,15 @@ public final class MarkReader {
     lines = known.all();
     mostLines =
         marks.stream()
-            .flatMap(m -> m.lines.values().stream())
+            .flatMap(m -> Stream.of(m.lines, m.pile, m.etch))
             .mapToInt(on -> on.length)
             .max()
             .orElse(0);
     unlistedWeight = shelf.unlistedWeight();
+  }
+
+  private static int[] struck(List<String> texts, StruckLines.Collector known) {
+    return texts.stream().mapToInt(known::add).toArray();
   }
 
   /** What these faces say. Worn faces say nothing; a bare face is evidence. */
@@ -144,7 +160,7 @@ public final class MarkReader {
   private double given(ReadFace read, Struck mark, double[] room) {
     SeenFace face = read.face;
     boolean onFile = face.blade() == 1 || mark.variant.everyBlade();
-    int[] struck = mark.lines.get(face.face());
+    int[] struck = mark.on(face.face());
     boolean marked = onFile && struck.length > 0;
     if (face.state() == FaceState.BARE) {
       return marked ? BARE_THOUGH_MARKED : 1 - MARKED_THOUGH_BARE;
@@ -264,7 +280,7 @@ public final class MarkReader {
             .findFirst()
             .orElse(List.of());
     List<List<MarkLetter>> lines = new ArrayList<>();
-    int[] struck = mark.lines.get(Face.MARK);
+    int[] struck = mark.on(Face.MARK);
     int[] match = matchLines(read, struck);
     for (int j = 0; j < struck.length; j++) {
       List<Glyph> line = match[j] < 0 ? List.of() : read.get(match[j]).read.glyphs();

@@ -7,10 +7,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * Every line of every mark once: makers strike the same name and place over and over. They are held
@@ -28,11 +31,15 @@ final class StruckLines {
 
   private final int longest;
 
-  /** Numbers of lines that are one and the same to the trade. */
-  private final List<int[]> alike;
+  /** Lines that have other spellings, by number. */
+  private final int[] spelled;
 
-  private StruckLines(List<int[]> given, List<int[]> alike) {
-    this.alike = alike;
+  /** The other spellings of each of these. */
+  private final List<List<int[]>> spellings;
+
+  private StruckLines(List<int[]> given, SortedMap<Integer, List<int[]>> others) {
+    spelled = others.keySet().stream().mapToInt(number -> number).toArray();
+    spellings = List.copyOf(others.values());
     index =
         IntStream.range(0, given.size())
             .boxed()
@@ -45,7 +52,11 @@ final class StruckLines {
       int differ = Arrays.mismatch(letters[k - 1], letters[k]);
       shared[k] = differ < 0 ? letters[k].length : differ;
     }
-    longest = given.stream().mapToInt(l -> l.length).max().orElse(0);
+    longest =
+        Stream.concat(given.stream(), spellings.stream().flatMap(List::stream))
+            .mapToInt(l -> l.length)
+            .max()
+            .orElse(0);
   }
 
   /** Takes lines one by one; the same line gets the same number. */
@@ -55,7 +66,7 @@ final class StruckLines {
 
     private final Map<List<Integer>, Integer> known = new HashMap<>();
     private final List<int[]> lines = new ArrayList<>();
-    private final List<int[]> alike = new ArrayList<>();
+    private final SortedMap<Integer, List<int[]>> others = new TreeMap<>();
     private final List<Set<String>> spellings;
 
     /**
@@ -71,11 +82,12 @@ final class StruckLines {
     }
 
     int add(String text) {
-      int[] numbers = spelled(text).stream().mapToInt(this::number).distinct().toArray();
-      if (numbers.length > 1) {
-        alike.add(numbers);
+      int number = number(text);
+      List<String> spelled = spelled(text);
+      if (!spelled.isEmpty()) {
+        others.put(number, spelled.stream().map(Channel::indices).toList());
       }
-      return numbers[0];
+      return number;
     }
 
     private int number(String text) {
@@ -88,9 +100,9 @@ final class StruckLines {
           });
     }
 
-    // As it is, then with every word in its other spellings.
+    // With every word in its other spellings.
     private List<String> spelled(String text) {
-      List<String> out = new ArrayList<>(List.of(text));
+      List<String> out = new ArrayList<>();
       List<String> words = List.of(APART.split(text.strip()));
       for (int w = 0; w < words.size(); w++) {
         for (String other : others(words.get(w))) {
@@ -119,7 +131,7 @@ final class StruckLines {
     }
 
     StruckLines all() {
-      return new StruckLines(lines, alike);
+      return new StruckLines(lines, others);
     }
   }
 
@@ -143,10 +155,24 @@ final class StruckLines {
         given[index[k]] = ended > longest ? columns[done].whole() : 0;
       }
     }
-    for (int[] same : alike) {
-      double best = Arrays.stream(same).mapToDouble(i -> given[i]).max().orElse(0);
-      given[same[0]] = best;
+    // A spelling only matters where the line as it is on file is not hopeless already.
+    for (int i = 0; i < spelled.length; i++) {
+      if (given[spelled[i]] > 0) {
+        for (int[] line : spellings.get(i)) {
+          given[spelled[i]] = Math.max(given[spelled[i]], alone(read, line, columns));
+        }
+      }
     }
     return given;
+  }
+
+  private static double alone(Channel.Read read, int[] line, Channel.Column[] columns) {
+    for (int j = 0; j < line.length; j++) {
+      columns[j + 1].strike(read, line[j], columns[j]);
+      if (columns[j + 1].isEnded()) {
+        return 0;
+      }
+    }
+    return columns[line.length].whole();
   }
 }

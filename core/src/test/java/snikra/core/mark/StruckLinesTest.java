@@ -75,4 +75,19 @@ class StruckLinesTest {
     assertThat(collector.add("VELD-RAKE")).isEqualTo(collector.add("VELD RAKE"));
     assertThat(new StruckLines.Collector(List.of()).all().given(channel.read("X"))).isEmpty();
   }
+
+  @Test
+  void aLineInAnotherSpellingIsTheSameLine() {
+    StruckLines.Collector collector =
+        new StruckLines.Collector(List.of(List.of("&", "AND", "UND"), List.of("CO", "COMPANY")));
+    int line = collector.add("ORBEL & SON CO.");
+    int umlaut = collector.add("M\u00dcHLE");
+    StruckLines lines = collector.all();
+    assertThat(lines.given(channel.read("ORBEL AND SON CO"))[line]).isGreaterThan(0.6);
+    assertThat(lines.given(channel.read("ORBEL & SON COMPANY"))[line]).isGreaterThan(0.5);
+    assertThat(lines.given(channel.read("ORBEL UN_ SON CO"))[line]).isGreaterThan(0.6);
+    assertThat(lines.given(channel.read("ORBEL ANT SON CO"))[line]).isLessThan(0.01);
+    assertThat(lines.given(channel.read("MUEHLE"))[umlaut]).isGreaterThan(0.8);
+    assertThat(lines.given(channel.read("MUHLE"))[umlaut]).isGreaterThan(0.8);
+  }
 }
