@@ -1,16 +1,19 @@
 import { Dialog as Radix } from "radix-ui";
-import type { ReactNode } from "react";
+import type { ReactNode, RefObject } from "react";
 
-/** A sheet laid over the page. */
+/** A sheet laid over the page; when it closes the focus goes back to where it came from. */
 export function Dialog({
   open,
   onClose,
   title,
+  from,
   children,
 }: {
   open: boolean;
   onClose: () => void;
   title: string;
+  /** What opened it, where that had let go of the focus meanwhile. */
+  from?: RefObject<HTMLElement | null>;
   children: ReactNode;
 }) {
   return (
@@ -19,6 +22,11 @@ export function Dialog({
         <Radix.Overlay className="fixed inset-0 z-20 bg-ink/40" />
         <Radix.Content
           aria-describedby={undefined}
+          onCloseAutoFocus={(e) => {
+            if (!from?.current) return;
+            e.preventDefault();
+            from.current.focus();
+          }}
           className="fixed top-1/2 left-1/2 z-30 max-h-[90vh] w-[min(44rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto border border-ink bg-paper p-6"
         >
           <div className="flex items-baseline justify-between gap-4 border-b border-ink pb-2">

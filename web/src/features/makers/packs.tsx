@@ -16,6 +16,7 @@ interface Looked {
 export function Packs({ packs }: { packs: MakersPack[] }) {
   const queries = useQueryClient();
   const toast = useToast();
+  const button = useRef<HTMLButtonElement>(null);
   const input = useRef<HTMLInputElement>(null);
   const [looked, setLooked] = useState<Looked>();
   const [working, setWorking] = useState(false);
@@ -54,7 +55,13 @@ export function Packs({ packs }: { packs: MakersPack[] }) {
         <h2 id="packs-name" className="text-[1.1875rem]/[1.375rem]">
           Reference packs
         </h2>
-        <button type="button" className="press" disabled={working} onClick={() => input.current?.click()}>
+        <button
+          ref={button}
+          type="button"
+          className="press"
+          aria-busy={working}
+          onClick={() => input.current?.click()}
+        >
           Bring a pack
         </button>
         <input
@@ -114,6 +121,7 @@ export function Packs({ packs }: { packs: MakersPack[] }) {
       <Dialog
         open={looked !== undefined}
         onClose={() => setLooked(undefined)}
+        from={button}
         title={looked?.brought ? looked.brought.title : "This pack cannot be used"}
       >
         {looked && <LookedAt looked={looked} onTake={() => takeIn(looked.file)} />}

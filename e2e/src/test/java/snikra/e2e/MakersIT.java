@@ -70,6 +70,7 @@ class MakersIT {
       assertThat(sheet).containsText("This pack cannot be used");
       assertThat(sheet).containsText("must be one of struck, etched, printed, engraved");
       page.keyboard().press("Escape");
+      assertThat(page.getByText("Bring a pack")).isFocused();
       assertThat(page.locator("a[data-maker]")).hasCount(13);
 
       bring(page, own);

@@ -69,6 +69,11 @@ public final class PackFormat {
   public static Pack read(String file, String yaml) {
     try {
       JsonNode tree = Json.yamlMapper().readTree(yaml);
+      if (tree == null || !tree.isObject()) {
+        String given = tree == null || tree.isMissingNode() ? "nothing" : tree.toString();
+        throw new InvalidInput(
+            List.of(new Problem(file, Schemas.shorten(given), "must be a reference pack")));
+      }
       List<Problem> problems = check(tree);
       if (!problems.isEmpty()) {
         Node lines = new Yaml(Json.yamlLimits()).compose(new StringReader(yaml));

@@ -75,6 +75,7 @@ final class Schemas {
       case "exclusiveMinimum" -> "must be more than " + value;
       case "minLength" -> "must be text of " + value + " characters or more";
       case "maxLength" -> "must be text of " + value + " characters or fewer";
+      case "pattern" -> "must be written like " + value;
       case "minItems" -> "must be a list of " + value + " or more";
       case "maxItems" -> "must be a list of " + value + " or fewer";
       default -> {

@@ -15,6 +15,7 @@ import snikra.core.clue.Feature;
 import snikra.core.code.AssayOffice;
 import snikra.core.code.NumberTable;
 import snikra.core.code.SeenCode;
+import snikra.core.code.SeenHallmark;
 import snikra.core.code.Sign;
 import snikra.core.condition.ConditionBook;
 import snikra.core.examination.Problem;
@@ -164,6 +165,7 @@ public final class SpecimenFormat {
     }
 
     private void hallmark(String at, JsonNode mark) {
+      text(at + ".letter", mark.path("letter"), SeenHallmark::parseLetter);
       AssayOffice office = shelf.assayOffice(mark.path("office").asText()).orElse(null);
       if (office != null) {
         name(at + ".form", mark.path("form"), office.forms().stream());

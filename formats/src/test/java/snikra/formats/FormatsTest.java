@@ -98,6 +98,11 @@ class FormatsTest {
         "{\"registered\": [{\"table\": \"no-such\"}]} | registered[0].table | no-such",
         "{\"registered\": [{\"table\": \"us-patent\", \"number\": \"pending\"}]} |"
             + " registered[0].number | pending",
+        "{\"hallmarks\": [{\"office\": \"o\", \"letter\": \"7\"}]} | hallmarks[0].letter | 7",
+        "{\"hallmarks\": [{\"office\": \"nether-ambleby\", \"letter\": \"C\", \"form\": \"x\"}]} |"
+            + " hallmarks[0].form | x",
+        "{\"marks\": [{\"blade\": 1, \"face\": \"side\", \"state\": \"bare\", \"lines\": []}]} |"
+            + " marks[0].face | \"side\"",
         "{\"colour\": \"red\"} | colour | colour"
       })
   void whatCannotBeUsedIsNamedWithWhatWasGiven(String json, String field, String given) {

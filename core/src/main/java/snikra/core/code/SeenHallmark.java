@@ -10,4 +10,17 @@ import org.jspecify.annotations.Nullable;
  * @param duty whether the head for the duty is there, null where it was not looked for
  */
 public record SeenHallmark(
-    String office, String letter, @Nullable String form, @Nullable Boolean duty) {}
+    String office, String letter, @Nullable String form, @Nullable Boolean duty) {
+
+  /**
+   * Reads a date letter, so that it is known to make sense.
+   *
+   * @throws IllegalArgumentException when it does not
+   */
+  public static String parseLetter(String letter) {
+    if (!letter.matches("\\p{L}|_")) {
+      throw new IllegalArgumentException("must be one letter, _ for one that cannot be read");
+    }
+    return letter;
+  }
+}

@@ -34,8 +34,9 @@ class PackController {
   ReferenceDesk.Brought bring(
       @RequestParam(defaultValue = "the file") String name,
       @RequestParam(defaultValue = "true") boolean keep,
-      @RequestBody byte[] body) {
-    return desk.bring(name, new String(body, StandardCharsets.UTF_8), keep);
+      @RequestBody(required = false) byte[] body) {
+    String yaml = body == null ? "" : new String(body, StandardCharsets.UTF_8);
+    return desk.bring(name, yaml, keep);
   }
 
   @GetMapping("/{id}")

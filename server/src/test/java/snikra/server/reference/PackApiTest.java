@@ -128,6 +128,8 @@ class PackApiTest {
         .andExpect(jsonPath("$.problems[0].given").value("XX"));
     bring(PACK.replace("source: own}", "source: hearsay}"), true)
         .andExpect(jsonPath("$.problems.length()").value(3));
+    bring("", true).andExpect(jsonPath("$.problems[0].accepted").value("must be a reference pack"));
+    bring("- 1", true).andExpect(jsonPath("$.problems[0].given").value("[1]"));
     bring("makers: [", true).andExpect(jsonPath("$.problems[0].accepted").value("must be YAML"));
     assertThat(desk.packs()).allMatch(ReferenceDesk.Held::shipped);
   }
