@@ -340,6 +340,15 @@ class BenchIT {
   }
 
   @Test
+  void aWholeKnifeOfTwoBladesIsEnteredInFewerThanFourHundredKeys() {
+    Page page = chromium.page(1280, 800);
+    page.navigate(app.url("/tray"));
+    assertThat(page.locator("a[data-knife]").first()).isVisible();
+    assertThat(TwoBlades.enter(page)).isLessThan(400);
+    new BenchPage(page).saved();
+  }
+
+  @Test
   void aSizeNoPatternHasIsQuestionedAndKept() {
     BenchPage bench = newKnife().write("Closed length", "300 mm").saved();
     assertThat(bench.page().getByTestId("findings")).containsText("Is the unit right?");

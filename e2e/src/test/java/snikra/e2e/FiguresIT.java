@@ -65,30 +65,6 @@ class FiguresIT {
         sorted.size());
   }
 
-  // Station, control, what is typed; a picture or a list is chosen by the start of its name.
-  private static final String[][] TWO_BLADES = {
-    {"1", "Any outline", "swell-end", "Enter"},
-    {"", "Closed length", "3 1/2", ""},
-    {"", "Bolsters", "bolsters at both", "Enter"},
-    {"2", "Add the main blade", "", "Enter"},
-    {"", "Main blade: kind", "spear", "Enter"},
-    {"", "Add a blade or tool", "", "Enter"},
-    {"", "Blade 2: kind", "pen b", "Enter"},
-    {"", "Blade 2: end", "A", ""},
-    {"3", "Line 1 of the mark", "VELDRAKE", "Enter"},
-    {"", "Line 2 of the mark", "TARNM..R FALLS", ""},
-    {"4", "Number as struck", "14/41", "Enter"},
-    {"5", "How the shield is held", "shield held by p", "Enter"},
-    {"6", "Handle material", "bone, j", "Enter"},
-    {"", "Jigging of the bone", "deep", "Enter"},
-    {"7", "Liners", "Liners of b", ""},
-    {"8", "Nothing else here", "", "Enter"},
-    {"c", "Blade wear", "honed", "Enter"},
-    {"", "Steel", "E", ""},
-    {"", "Handle", "S", ""},
-    {"s", "Add an event", "", "Enter"}
-  };
-
   // The keystroke-level model of Card, Moran and Newell: a key of an average typist, and making up
   // one's mind for each answer.
   private static final double SECONDS_A_KEY = 0.28;
@@ -97,27 +73,14 @@ class FiguresIT {
   private static void entry(App app, Page page) {
     page.navigate(app.url("/tray"));
     assertThat(page.locator("a[data-knife]")).hasCount(8);
-    Keyboard hands = new Keyboard(page).press("n");
-    assertThat(page.locator("#station-name")).hasText("Pattern");
-    for (String[] step : TWO_BLADES) {
-      if (!step[0].isEmpty()) {
-        hands.leave().press(step[0]);
-      }
-      hands.tabTo(step[1]).type(step[2]);
-      if (!step[3].isEmpty()) {
-        hands.press(step[3]);
-      }
-    }
-    BenchPage bench = new BenchPage(page);
-    assertThat(bench.title()).hasText("Swell-end jack");
-    assertThat(bench.opinion()).containsText("Veldrake");
+    int keys = TwoBlades.enter(page);
     System.out.printf(
         Locale.ROOT,
         "A knife of two blades by the keyboard: %d keys for %d answers, about %.0f s by the"
             + " keystroke-level model%n",
-        hands.keys(),
-        TWO_BLADES.length,
-        hands.keys() * SECONDS_A_KEY + TWO_BLADES.length * SECONDS_A_DECISION);
+        keys,
+        TwoBlades.ANSWERS,
+        keys * SECONDS_A_KEY + TwoBlades.ANSWERS * SECONDS_A_DECISION);
   }
 
   private static void fill(App app) throws Exception {

@@ -1,0 +1,55 @@
+package snikra.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+
+/** An ordinary jack of two blades, entered whole by the keyboard. */
+final class TwoBlades {
+  // Station, control, what is typed; a picture or a list is chosen by the start of its name.
+  private static final String[][] STEPS = {
+    {"1", "Any outline", "swell-end", "Enter"},
+    {"", "Closed length", "3 1/2", ""},
+    {"", "Bolsters", "bolsters at both", "Enter"},
+    {"2", "Add the main blade", "", "Enter"},
+    {"", "Main blade: kind", "spear", "Enter"},
+    {"", "Add a blade or tool", "", "Enter"},
+    {"", "Blade 2: kind", "pen b", "Enter"},
+    {"", "Blade 2: end", "A", ""},
+    {"3", "Line 1 of the mark", "VELDRAKE", "Enter"},
+    {"", "Line 2 of the mark", "TARNM..R FALLS", ""},
+    {"4", "Number as struck", "14/41", "Enter"},
+    {"5", "How the shield is held", "shield held by p", "Enter"},
+    {"6", "Handle material", "bone, j", "Enter"},
+    {"", "Jigging of the bone", "deep", "Enter"},
+    {"7", "Liners", "Liners of b", ""},
+    {"8", "Nothing else here", "", "Enter"},
+    {"c", "Blade wear", "honed", "Enter"},
+    {"", "Steel", "E", ""},
+    {"", "Handle", "S", ""},
+    {"s", "Add an event", "", "Enter"}
+  };
+
+  static final int ANSWERS = STEPS.length;
+
+  private TwoBlades() {}
+
+  /** Lays out a new knife and enters it; the answer is how many keys that took. */
+  static int enter(Page page) {
+    Keyboard hands = new Keyboard(page).press("n");
+    assertThat(page.locator("#station-name")).hasText("Pattern");
+    for (String[] step : STEPS) {
+      if (!step[0].isEmpty()) {
+        hands.leave().press(step[0]);
+      }
+      hands.tabTo(step[1]).type(step[2]);
+      if (!step[3].isEmpty()) {
+        hands.press(step[3]);
+      }
+    }
+    BenchPage bench = new BenchPage(page);
+    assertThat(bench.title()).hasText("Swell-end jack");
+    assertThat(bench.opinion()).containsText("Veldrake");
+    return hands.keys();
+  }
+}
