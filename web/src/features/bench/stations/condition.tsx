@@ -6,7 +6,7 @@ export function ConditionStation({ knife, book }: StationProps) {
   const grade = knife.verdict?.grade;
   return (
     <div className="mt-1 grid gap-x-6 gap-y-3 md:grid-cols-[minmax(0,3fr)_minmax(0,1.3fr)]">
-      <div className="grid grid-cols-2 content-start gap-x-5 gap-y-1.5">
+      <div className="grid content-start gap-x-5 gap-y-1.5 min-[30rem]:grid-cols-2">
         <Points knife={knife} book={book} station="condition" />
       </div>
       <div className="border-rule md:border-l md:pl-4">
