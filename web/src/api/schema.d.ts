@@ -927,7 +927,8 @@ export interface components {
             id: string;
             station: string;
             label: string;
-            eachBlade: boolean;
+            /** @enum {string} */
+            asked: "once" | "each-blade" | "other-blades";
             answers: components["schemas"]["Answer"][];
         };
         Reading: {
@@ -1038,7 +1039,6 @@ export interface components {
             shield?: string;
             shieldShape?: string;
             bail?: string;
-            pull?: string;
             blades: components["schemas"]["SketchBlade"][];
         };
         SketchBlade: {
@@ -1049,6 +1049,7 @@ export interface components {
             /** Format: double */
             lengthMm: number;
             measured: boolean;
+            pull?: string;
             left?: components["schemas"]["Left"];
         };
         Source: {

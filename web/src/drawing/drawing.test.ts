@@ -141,6 +141,19 @@ describe("an open knife", () => {
     expect(drawn.blades[1]?.tip[0]).toBeLessThan(drawn.left[0]);
   });
 
+  it("shows the pull of each blade, and none on the pile side", () => {
+    const shapesOf = (pull: string, isPile = false) => {
+      const [a, b] = sketch().blades;
+      if (!a || !b) throw new Error("the sketch needs two blades");
+      return drawOpen(sketch({ blades: [a, { ...b, pull }] }), book, 500, 200, 9, "open", isPile).blades.map(
+        (each) => each.shapes.length,
+      );
+    };
+    expect(shapesOf("match-striker")[1]).toBeGreaterThan(shapesOf("none")[1] as number);
+    expect(shapesOf("match-striker")[0]).toBe(shapesOf("none")[0]);
+    expect(shapesOf("match-striker", true)).toEqual(shapesOf("none", true));
+  });
+
   it("is drawn no larger than asked", () => {
     expect(drawOpen(sketch(), book, 5000, 5000, 4.6).scale).toBe(4.6);
   });

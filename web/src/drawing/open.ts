@@ -70,7 +70,7 @@ export function drawOpen(
     blades: lain.map((l, i) => {
       const to = map(scale, origin, l);
       // The nick is cut in the mark side.
-      const pull = isPile ? "none" : i === 0 ? sketch.pull : undefined;
+      const pull = isPile ? "none" : sketch.blades[i]?.pull;
       const middle = l.blade.length * 0.78;
       return {
         shapes: drawBlade(

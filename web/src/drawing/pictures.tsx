@@ -95,7 +95,7 @@ export function answerOptions(book: Book, q: Question): PictureOption[] | undefi
       picture: handlePicture({ frame: "x", ...draw(a.id) }, plain(book), q.id === "bail" ? 0.82 : 1),
     }));
   const outline = (id: string | undefined) => book.blades.find((b) => b.id === id);
-  const pulls = q.id === "nail_pull";
+  const pulls = q.id.endsWith("_pull");
   if (!pulls && q.answers.every((a) => !a.drawnAs)) return undefined;
   return q.answers.map((a) => {
     const type = outline(pulls ? "spear" : a.drawnAs);

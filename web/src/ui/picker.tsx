@@ -1,7 +1,7 @@
 import { Command } from "cmdk";
 import { Popover } from "radix-ui";
 import { type KeyboardEvent, type ReactNode, useRef, useState } from "react";
-import type { Option } from "./select";
+import { Opens, type Option } from "./select";
 
 /** A choice that is made by looking. */
 export interface PictureOption extends Option {
@@ -71,15 +71,13 @@ export function Picker({
           aria-expanded={open}
           data-typing
           data-empty={!chosen}
-          className="entry flex min-h-7 items-center gap-2 text-left"
+          className="entry flex items-center gap-2 text-left"
           onKeyDown={onKeyDown}
           onFocus={onFocus}
         >
           {chosen?.picture && <span className="shrink-0">{chosen.picture}</span>}
           <span className="min-w-0 flex-1 truncate">{chosen?.label ?? nothing}</span>
-          <svg width="9" height="6" viewBox="0 0 9 6" aria-hidden="true" className="shrink-0">
-            <path d="M.8.8 4.5 4.6 8.2.8" fill="none" stroke="currentColor" strokeWidth="1.6" />
-          </svg>
+          <Opens className="shrink-0" />
         </button>
       </Popover.Trigger>
       <Popover.Portal>

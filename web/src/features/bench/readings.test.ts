@@ -43,7 +43,7 @@ describe("the same as the knife before", () => {
     ...more,
   });
   const book = {
-    questions: [{ id: "bail", station: "frame", label: "", eachBlade: false, answers: [] }],
+    questions: [{ id: "bail", station: "frame", label: "", asked: "once" as const, answers: [] }],
     condition: {
       grades: [],
       points: [{ id: "snap", station: "action", label: "", ask: "", usualFault: "", findings: [] }],

@@ -1,6 +1,6 @@
 /** Mean and spread in the unit of the first reading, where all are of one unit. */
 export function meanWords(readings: string[]): string {
-  const parts = readings.map((r) => /^([\d.,]+)\s*(.*)$/.exec(r));
+  const parts = readings.map((r) => /^(-?[\d.,]+)\s*(.*)$/.exec(r));
   const units = new Set(parts.map((p) => p?.[2]));
   const values = parts.map((p) => Number((p?.[1] ?? "").replace(",", ".")));
   if (units.size !== 1 || values.some(Number.isNaN)) return `${readings.length} readings`;

@@ -36,7 +36,7 @@ export function repeated(
   }
   if (station === "blades" && now.blades.length === 0)
     next.blades = last.blades.map((b) => ({ ...b, length: undefined, heights: [] }));
-  const asked = book.questions.filter((q) => q.station === station && !q.eachBlade).map((q) => q.id);
+  const asked = book.questions.filter((q) => q.station === station && q.asked === "once").map((q) => q.id);
   next.seen = { ...pick(last.seen, asked), ...now.seen };
   const points = book.condition.points.filter((p) => p.station === station).map((p) => p.id);
   next.condition = { ...pick(last.condition, points), ...now.condition };

@@ -32,7 +32,7 @@ export function SeenChoice({
     else onChange({ value: id, sureness: seen && seen.sureness !== CANNOT_TELL ? seen.sureness : "sure" });
   };
   return (
-    <div className={`flex items-end gap-1 ${className ?? ""}`}>
+    <div className={`flex items-end gap-1 self-start ${className ?? ""}`}>
       <Field label={label} className="min-w-0 flex-1">
         {(ids) =>
           isPictures(options) ? (

@@ -1,6 +1,6 @@
 import { useMemo } from "react";
 import type { SeenBlade } from "../../../api/types";
-import { bladeOptions } from "../../../drawing/pictures";
+import { answerOptions, bladeOptions } from "../../../drawing/pictures";
 import { percent, shownLength, withUnit } from "../../../format";
 import { usePreferences } from "../../../preferences";
 import { Field } from "../../../ui/field";
@@ -162,7 +162,9 @@ function BladeLooks({
   book,
   onChange,
 }: StationProps & { place: number; blade: SeenBlade; onChange: (b: SeenBlade) => void }) {
-  const questions = book.questions.filter((q) => q.eachBlade);
+  const questions = book.questions.filter(
+    (q) => q.asked === "each-blade" || (q.asked === "other-blades" && place > 0),
+  );
   const { units } = usePreferences();
   const looked =
     Object.keys(blade.seen).length + (blade.side ? 1 : 0) + (blade.heights.length > 0 || blade.area ? 1 : 0);
@@ -170,7 +172,7 @@ function BladeLooks({
   return (
     <details className="col-span-full">
       <summary className="min-h-6 cursor-pointer text-[0.78125rem]/6 text-ink2">
-        Half stop, etch, swedge, edge and wear
+        Pull, half stop, etch, swedge, edge and wear
         {looked > 0 && `, ${looked} looked at`}
         {left && `: ${percent(left.share)}% left (${percent(left.low)} to ${percent(left.high)})`}
       </summary>
@@ -180,7 +182,7 @@ function BladeLooks({
             key={q.id}
             label={q.label}
             seen={blade.seen[q.id]}
-            options={q.answers}
+            options={answerOptions(book, q) ?? q.answers}
             onChange={(seen) => {
               const { [q.id]: _, ...rest } = blade.seen;
               onChange({ ...blade, seen: seen ? { ...rest, [q.id]: seen } : rest });

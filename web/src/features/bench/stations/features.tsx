@@ -13,7 +13,7 @@ const NOTHING = { value: "none", sureness: "sure" } as const;
 
 /** The questions of a station, each with its answers, and how to know the one in hand. */
 export function FeaturesStation({ knife, book, station }: StationProps & { station: string }) {
-  const questions = book.questions.filter((q) => q.station === station && !q.eachBlade);
+  const questions = book.questions.filter((q) => q.station === station && q.asked === "once");
   const [asked, setAsked] = useState<string>();
   const bare = questions.filter(
     (q) => !knife.specimen.seen[q.id] && q.answers.some((a) => a.id === NOTHING.value),
@@ -35,6 +35,7 @@ export function FeaturesStation({ knife, book, station }: StationProps & { stati
             }}
           />
         ))}
+        <Measures knife={knife} book={book} station={station} />
       </div>
       <div className="grid content-start gap-y-2">
         {bare.length > 2 && (
@@ -52,7 +53,6 @@ export function FeaturesStation({ knife, book, station }: StationProps & { stati
           </p>
         )}
         {inHand && <HowToKnow question={inHand} specimen={knife.specimen} />}
-        <Measures knife={knife} book={book} station={station} />
       </div>
     </div>
   );

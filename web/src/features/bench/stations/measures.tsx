@@ -1,4 +1,6 @@
 import type { Quantity } from "../../../api/types";
+import { withUnit } from "../../../format";
+import { usePreferences } from "../../../preferences";
 import { TextField } from "../../../ui/text-field";
 import { useReadings } from "../instruments";
 import type { StationProps } from "../panel";
@@ -13,6 +15,7 @@ export function Measures({ knife, book, station }: StationProps & { station: str
 }
 
 function Measure({ knife, quantity: q }: { knife: Knife; quantity: Quantity }) {
+  const { units } = usePreferences();
   const readings = knife.specimen.measured[q.id] ?? [];
   const set = (with_: (now: string[]) => string[]) =>
     knife.change((s) => {
@@ -39,7 +42,8 @@ function Measure({ knife, quantity: q }: { knife: Knife; quantity: Quantity }) {
           (text ?? "")
             .split(";")
             .map((t) => t.trim())
-            .filter(Boolean),
+            .filter(Boolean)
+            .map((t) => (q.kind === "length" ? withUnit(t, units) : t)),
         )
       }
     />

@@ -194,6 +194,13 @@ class BenchIT {
     assertThat(bench.field("Pull at the nick")).hasValue("34.5 N");
     post("gauge 35.5 N");
     assertThat(bench.page().locator("#station")).containsText("2 readings: mean 35.0 N");
+    bench.field("Spring at the back, open").fill("-0.1; 0.1");
+    bench.page().keyboard().press("Enter");
+    assertThat(bench.page().locator("#station")).containsText("2 readings: mean 0.0");
+    bench.field("Widest gap").fill("-1 mm");
+    bench.page().keyboard().press("Enter");
+    assertThat(bench.page().locator("#station")).containsText("must be 0 or more");
+    bench.page().keyboard().press("Control+z");
     bench.saved();
   }
 
@@ -210,6 +217,11 @@ class BenchIT {
   void whatIsLeftOfABladeIsWorkedOutFromItsHeights() {
     BenchPage bench = laidOut("Four letters").go("Blades");
     bench.page().locator("#station summary").first().click();
+    bench.page().locator("#station summary").nth(1).click();
+    bench.field("Pull").first().click();
+    bench.page().keyboard().type("long");
+    bench.page().keyboard().press("Enter");
+    assertThat(bench.field("Pull").first()).containsText("Long pull");
     bench
         .page()
         .getByLabel("Heights along it")

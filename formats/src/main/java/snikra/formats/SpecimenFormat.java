@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
@@ -22,7 +23,6 @@ import snikra.core.examination.Problem;
 import snikra.core.measure.Length;
 import snikra.core.measure.MeasureBook;
 import snikra.core.measure.MeasureBook.Quantity;
-import snikra.core.measure.Measurement;
 import snikra.core.pattern.BladeType;
 import snikra.core.pattern.BolsterLayout;
 import snikra.core.pattern.Frame;
@@ -111,7 +111,9 @@ public final class SpecimenFormat {
 
     void run() {
       text("closedLength", tree.path("closedLength"), Length::parse);
-      each("blades", this::blade);
+      for (int i = 0; i < tree.path("blades").size(); i++) {
+        blade("blades[" + i + "]", tree.path("blades").path(i), i);
+      }
       each("codes", this::code);
       each("registered", this::registered);
       each("hallmarks", this::hallmark);
@@ -123,7 +125,9 @@ public final class SpecimenFormat {
           "bolsters.value",
           tree.path("bolsters").path("value"),
           shelf.patterns().bolsters().stream().map(BolsterLayout::id));
-      tree.path("seen").properties().forEach(e -> seen("seen.", e, false));
+      tree.path("seen")
+          .properties()
+          .forEach(e -> seen("seen.", e, f -> f.asked() == Feature.Asked.ONCE));
       tree.path("measured").properties().forEach(this::measured);
       tree.path("condition").properties().forEach(this::condition);
       sureness("frame", tree.path("frame"));
@@ -141,7 +145,7 @@ public final class SpecimenFormat {
       }
     }
 
-    private void blade(String at, JsonNode blade) {
+    private void blade(String at, JsonNode blade, int place) {
       text(at + ".length", blade.path("length"), Length::parse);
       Stream<String> types = shelf.patterns().blades().stream().map(BladeType::id);
       name(at + ".type", blade.path("type"), types);
@@ -150,7 +154,10 @@ public final class SpecimenFormat {
         text(at + ".heights[" + i + "].at", height.path("at"), Length::parse);
         text(at + ".heights[" + i + "].height", height.path("height"), Length::parse);
       }
-      blade.path("seen").properties().forEach(e -> seen(at + ".seen.", e, true));
+      blade
+          .path("seen")
+          .properties()
+          .forEach(e -> seen(at + ".seen.", e, f -> f.asked().ofBlade(place)));
     }
 
     private void code(String at, JsonNode code) {
@@ -186,13 +193,11 @@ public final class SpecimenFormat {
       name(at + ".handle", sale.path("handle"), handles);
     }
 
-    private void seen(String where, Map.Entry<String, JsonNode> entry, boolean eachBlade) {
+    private void seen(String where, Map.Entry<String, JsonNode> entry, Predicate<Feature> isAsked) {
       String at = where + entry.getKey();
-      Optional<Feature> feature =
-          shelf.clues().feature(entry.getKey()).filter(f -> f.eachBlade() == eachBlade);
+      Optional<Feature> feature = shelf.clues().feature(entry.getKey()).filter(isAsked);
       if (feature.isEmpty()) {
-        Stream<Feature> asked =
-            shelf.clues().features().stream().filter(f -> f.eachBlade() == eachBlade);
+        Stream<Feature> asked = shelf.clues().features().stream().filter(isAsked);
         unknown(at, entry.getKey(), asked.map(Feature::id));
         return;
       }
@@ -212,8 +217,7 @@ public final class SpecimenFormat {
         return;
       }
       for (int i = 0; i < entry.getValue().size(); i++) {
-        Measurement.Kind kind = quantity.get().kind();
-        text(at + "[" + i + "]", entry.getValue().path(i), t -> Measurement.parse(t, kind));
+        text(at + "[" + i + "]", entry.getValue().path(i), quantity.get()::read);
       }
     }
 

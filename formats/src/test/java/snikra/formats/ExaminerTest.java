@@ -143,7 +143,13 @@ class ExaminerTest {
 
   @Test
   void theSketchMarksWhatWasNotMeasured() {
-    var sketch = examine("{\"blades\":[{\"type\":\"clip\"},{\"length\":\"2 in\"}]}").sketch();
+    var sketch =
+        examine(
+                "{\"blades\":[{\"type\":\"clip\"},{\"length\":\"2 in\",\"seen\":"
+                    + "{\"other_pull\":{\"value\":\"long\",\"sureness\":\"sure\"}}}]}")
+            .sketch();
+    assertThat(sketch.blades().get(0).pull()).isNull();
+    assertThat(sketch.blades().get(1).pull()).isEqualTo("long");
     assertThat(sketch.measured()).isFalse();
     assertThat(sketch.blades().get(0).measured()).isFalse();
     assertThat(sketch.blades().get(1).lengthMm()).isEqualTo(50.8);
@@ -187,6 +193,8 @@ class ExaminerTest {
     assertThat(examine("{\"measured\":{\"pull\":[\"340 N\",\"350 N\"]}}").findings())
         .anySatisfy(f -> assertThat(f.station()).isEqualTo("action"));
     assertThat(examine("{\"measured\":{\"pull\":[\"34 N\"]}}").findings()).isEmpty();
+    assertThat(examine("{\"measured\":{\"flush-open\":[\"-0.1 mm\"]}}").findings()).isEmpty();
+    assertThat(examine("{\"measured\":{\"flush-open\":[\"-1.1 mm\"]}}").findings()).hasSize(1);
   }
 
   @Test

@@ -103,6 +103,9 @@ class FormatsTest {
             + " hallmarks[0].form | x",
         "{\"marks\": [{\"blade\": 1, \"face\": \"side\", \"state\": \"bare\", \"lines\": []}]} |"
             + " marks[0].face | \"side\"",
+        "{\"measured\": {\"gap\": [\"-1 mm\"]}} | measured.gap[0] | -1 mm",
+        "{\"blades\": [{\"seen\": {\"other_pull\": {\"value\": \"long\", \"sureness\": \"sure\"}}}]} |"
+            + " blades[0].seen.other_pull | other_pull",
         "{\"colour\": \"red\"} | colour | colour"
       })
   void whatCannotBeUsedIsNamedWithWhatWasGiven(String json, String field, String given) {

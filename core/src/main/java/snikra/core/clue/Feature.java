@@ -1,6 +1,7 @@
 package snikra.core.clue;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -9,7 +10,7 @@ import java.util.Optional;
  * @param part the part it is seen on; what a part shows is replaced together
  * @param complete whether the clues are all the answers there are, so that they share probability
  * @param markBorne whether it is struck with the mark, so that a known mark already accounts for it
- * @param eachBlade whether it is asked of every blade; only the main blade's answer dates the knife
+ * @param asked of what; of blades only the main one's answer dates the knife
  */
 public record Feature(
     String id,
@@ -18,8 +19,26 @@ public record Feature(
     String label,
     boolean complete,
     boolean markBorne,
-    boolean eachBlade,
+    Asked asked,
     List<Clue> clues) {
+
+  /** Of what it is asked. */
+  public enum Asked {
+    ONCE,
+    EACH_BLADE,
+    /** Of every blade but the main one, of which the knife is asked. */
+    OTHER_BLADES;
+
+    /** Whether it is asked of the blade at this place, the main blade being 0. */
+    public boolean ofBlade(int place) {
+      return this == EACH_BLADE || (this == OTHER_BLADES && place > 0);
+    }
+
+    @Override
+    public String toString() {
+      return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+  }
 
   /** A feature asked once of the knife. */
   public Feature(
@@ -30,10 +49,11 @@ public record Feature(
       boolean complete,
       boolean markBorne,
       List<Clue> clues) {
-    this(id, station, part, label, complete, markBorne, false, clues);
+    this(id, station, part, label, complete, markBorne, Asked.ONCE, clues);
   }
 
   public Feature {
+    asked = asked == null ? Asked.ONCE : asked;
     clues = List.copyOf(clues);
     if (clues.isEmpty()) {
       throw new IllegalArgumentException("feature " + id + " must have at least one clue; found 0");

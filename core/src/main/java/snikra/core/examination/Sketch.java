@@ -28,7 +28,6 @@ public record Sketch(
     @Nullable String shield,
     @Nullable String shieldShape,
     @Nullable String bail,
-    @Nullable String pull,
     List<Blade> blades) {
 
   private static final double USUAL_CLOSED_MM = 89;
@@ -36,6 +35,7 @@ public record Sketch(
   /**
    * One blade of the drawing.
    *
+   * @param pull null where not looked at
    * @param left what is left of it, where heights or its area were measured
    */
   public record Blade(
@@ -44,6 +44,7 @@ public record Sketch(
       boolean endSeen,
       double lengthMm,
       boolean measured,
+      @Nullable String pull,
       BladeWear.@Nullable Left left) {}
 
   static Sketch of(Specimen knife, PatternBook book) {
@@ -60,6 +61,7 @@ public record Sketch(
               b.end() != null,
               length,
               known,
+              value(blades.isEmpty() ? knife.seen().get("nail_pull") : b.seen().get("other_pull")),
               left(b, book, length)));
     }
     String frame = value(knife.frame());
@@ -73,7 +75,6 @@ public record Sketch(
         value(knife.seen().get("shield_fixing")),
         value(knife.seen().get("shield_shape")),
         value(knife.seen().get("bail")),
-        value(knife.seen().get("nail_pull")),
         blades);
   }
 

@@ -186,7 +186,7 @@ public final class Stations {
       String station, Specimen knife, boolean conflict, int looked, int of, Stream<String> before) {
     List<Feature> asked =
         shelf.clues().features().stream()
-            .filter(f -> f.station().equals(station) && !f.eachBlade())
+            .filter(f -> f.station().equals(station) && f.asked() == Feature.Asked.ONCE)
             .toList();
     List<String> answers = new ArrayList<>();
     int seen = looked;

@@ -22,6 +22,20 @@ public record MeasureBook(List<Quantity> quantities) {
       double low,
       double high) {
 
+    /**
+     * Reads a measurement of this.
+     *
+     * @throws IllegalArgumentException when it is none, of another kind, or on the other side where
+     *     there is none
+     */
+    public Measurement read(String text) {
+      Measurement read = Measurement.parse(text, kind);
+      if (read.value() < 0 && low >= 0) {
+        throw new IllegalArgumentException("must be 0 or more; found " + text);
+      }
+      return read;
+    }
+
     /** Whether a value is outside what is usual. */
     public boolean isQuestionable(double value) {
       return !(value >= low && value <= high);

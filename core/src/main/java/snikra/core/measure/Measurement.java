@@ -12,7 +12,8 @@ import java.util.regex.Pattern;
  * One reading as it was written, with its value in the base unit of its kind: newton, gram,
  * millimetre or tenths of the pull scale.
  *
- * @param value 0 or more and at most {@value #MOST}
+ * @param value at most {@value #MOST} either way; below 0 only a length, which is then on the other
+ *     side
  */
 public record Measurement(String written, Kind kind, double value) {
 
@@ -21,10 +22,14 @@ public record Measurement(String written, Kind kind, double value) {
 
   /** What {@link #parse} accepts, for messages. */
   public static final String ACCEPTED =
-      "a reading with its unit, such as 34.5 N, 3.6 kgf, 7.9 lbf, 6/10, 62 g, 2.2 oz or 0.1 mm";
+      "a reading with its unit, such as 34.5 N, 3.6 kgf, 7.9 lbf, 6/10, 62 g, 2.2 oz, 0.1 mm or"
+          + " 1/64 in";
 
   private static final Pattern NOTATION =
       Pattern.compile("(\\d{1,6})(?:[.,](\\d{1,6}))?\\s*(/10|[a-zA-Z]{1,4})");
+
+  /** A fraction of an inch; six tenths of the pull scale are none. */
+  private static final Pattern FRACTION = Pattern.compile("(?:\\d/(?!10$)\\d|[½¼¾⅛⅜⅝⅞])");
 
   /** What is told, with its units and what each is of the base unit. */
   public enum Kind {
@@ -54,7 +59,7 @@ public record Measurement(String written, Kind kind, double value) {
   }
 
   public Measurement {
-    if (!(value >= 0 && value <= MOST)) {
+    if (!(value >= (kind == Kind.LENGTH ? -MOST : 0) && value <= MOST)) {
       throw new IllegalArgumentException("must be " + ACCEPTED + "; found " + written);
     }
   }
@@ -66,15 +71,24 @@ public record Measurement(String written, Kind kind, double value) {
    */
   public static Measurement parse(String text) {
     String written = text.strip();
-    Matcher m = NOTATION.matcher(written);
+    int sign = written.startsWith("-") || written.startsWith("\u2212") ? -1 : 1;
+    String size = sign < 0 ? written.substring(1) : written;
+    Matcher m = NOTATION.matcher(size);
     if (m.matches()) {
       String number = m.group(1) + (m.group(2) == null ? "" : "." + m.group(2));
       String unit = m.group(3).toLowerCase(Locale.ROOT);
       for (Kind kind : Kind.values()) {
         Double factor = kind.units.get(unit);
         if (factor != null) {
-          return new Measurement(written, kind, new BigDecimal(number).doubleValue() * factor);
+          double value = new BigDecimal(number).doubleValue() * factor;
+          return new Measurement(written, kind, sign * value);
         }
+      }
+    } else if (FRACTION.matcher(size).find()) {
+      try {
+        return new Measurement(written, Kind.LENGTH, sign * Length.parse(size).mm());
+      } catch (IllegalArgumentException e) {
+        throw new IllegalArgumentException("must be " + ACCEPTED + "; found " + written, e);
       }
     }
     throw new IllegalArgumentException("must be " + ACCEPTED + "; found " + written);

@@ -25,7 +25,11 @@ class MeasurementTest {
         "62g | MASS | 62",
         "2.2 oz | MASS | 62.369",
         "0.1 mm | LENGTH | 0.1",
-        "0 mm | LENGTH | 0"
+        "0 mm | LENGTH | 0",
+        "-0.2 mm | LENGTH | -0.2",
+        "1/64 in | LENGTH | 0.396875",
+        "7/16 | LENGTH | 11.1125",
+        "½\" | LENGTH | 12.7"
       })
   void isReadAsPeopleWriteItAndKeptAsWritten(String text, Kind kind, double value) {
     Measurement read = Measurement.parse(text);
@@ -35,7 +39,20 @@ class MeasurementTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"", "34.5", "N", "-3 N", "3 furlongs", "1e9 N", "NaN N", "3..4 N"})
+  @ValueSource(
+      strings = {
+        "",
+        "34.5",
+        "N",
+        "-3 N",
+        "3 furlongs",
+        "--1 mm",
+        "-6/10",
+        "1/0 in",
+        "1e9 N",
+        "NaN N",
+        "3..4 N"
+      })
   void whatIsNoReadingIsRefusedWithWhatIsAccepted(String text) {
     assertThatThrownBy(() -> Measurement.parse(text))
         .isInstanceOf(IllegalArgumentException.class)
@@ -48,6 +65,14 @@ class MeasurementTest {
     assertThatThrownBy(() -> Measurement.parse("62 g", Kind.FORCE))
         .hasMessageContaining("a force with its unit")
         .hasMessageContaining("found 62 g");
+  }
+
+  @Test
+  void whatMayBeSunkIsTakenWithItsSignAndNothingElse() {
+    Quantity flush = new Quantity("flush", "action", "Flush", "", Kind.LENGTH, -0.5, 0.5);
+    Quantity gap = new Quantity("gap", "action", "Gap", "", Kind.LENGTH, 0, 2);
+    assertThat(flush.read("-0.2 mm").value()).isEqualTo(-0.2);
+    assertThatThrownBy(() -> gap.read("-0.2 mm")).hasMessageContaining("must be 0 or more");
   }
 
   @Test

@@ -13,6 +13,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 import snikra.core.clue.Caution;
+import snikra.core.clue.Feature;
 import snikra.core.code.AssayOffice;
 import snikra.core.code.NumberTable;
 import snikra.core.code.Sign;
@@ -91,7 +92,7 @@ class BookController {
 
   /** A feature to look at, with its answers. */
   record Question(
-      String id, String station, String label, boolean eachBlade, List<Answer> answers) {}
+      String id, String station, String label, Feature.Asked asked, List<Answer> answers) {}
 
   /** An answer, how to know it, how to make sure and what it is worth. */
   record Answer(
@@ -110,7 +111,7 @@ class BookController {
         f.id(),
         f.station(),
         f.label(),
-        f.eachBlade(),
+        f.asked(),
         f.clues().stream()
             .map(c -> new Answer(c.id(), c.label(), c.lookFor(), c.test(), c.drawnAs(), c.why()))
             .toList());
