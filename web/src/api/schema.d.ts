@@ -388,7 +388,8 @@ export interface components {
             condition: components["schemas"]["ConditionBook"];
             quantities: components["schemas"]["MeasureBookQuantity"][];
             cautions: components["schemas"]["Caution"][];
-            signs: string[];
+            signs: components["schemas"]["SignChoice"][];
+            places: string[];
             registered: components["schemas"]["Registered"][];
             assayOffices: components["schemas"]["AssayOffice"][];
             accepted: components["schemas"]["Accepted"];
@@ -421,7 +422,7 @@ export interface components {
             id: string;
             label: string;
             /** @enum {string} */
-            sign: "dot" | "star" | "bar" | "cross" | "ring" | "letter" | "figure";
+            sign: "dot" | "star" | "bar" | "cross" | "ring" | "letter" | "figure" | "letters-and-figures" | "placement";
             /** @enum {string} */
             kind: "count-down" | "count-up" | "cycle" | "year-figures" | "table";
             /** Format: int32 */
@@ -436,14 +437,25 @@ export interface components {
             table: {
                 [key: string]: number[];
             };
+            form?: string;
+            parts?: components["schemas"]["CodeSchemeParts"];
             note: string;
             source: string;
+        };
+        CodeSchemePart: {
+            code: string;
+            label: string;
+        };
+        CodeSchemeParts: {
+            before: boolean;
+            codes: components["schemas"]["CodeSchemePart"][];
         };
         CodeSchemeYearShare: {
             /** Format: int32 */
             year: number;
             /** Format: double */
             share: number;
+            part?: string;
         };
         ComparableSale: {
             described: string;
@@ -670,6 +682,7 @@ export interface components {
             to: number;
             /** Format: int32 */
             give: number;
+            drawn?: number[][];
             note: string;
             source: string;
         };
@@ -708,6 +721,10 @@ export interface components {
         };
         Makers: {
             packs: components["schemas"]["OnePack"][];
+            confusions: {
+                [key: string]: string;
+            };
+            spellings: string[][];
         };
         MarkLetter: {
             letter: string;
@@ -822,6 +839,10 @@ export interface components {
             title: string;
             note: string;
             sources: components["schemas"]["Source"][];
+            confusions: {
+                [key: string]: string;
+            };
+            spellings: string[][];
             assayOffices: components["schemas"]["AssayOffice"][];
             makers: components["schemas"]["Maker"][];
         };
@@ -1001,8 +1022,9 @@ export interface components {
         };
         SeenCode: {
             /** @enum {string} */
-            sign: "dot" | "star" | "bar" | "cross" | "ring" | "letter" | "figure";
+            sign: "dot" | "star" | "bar" | "cross" | "ring" | "letter" | "figure" | "letters-and-figures" | "placement";
             written: string;
+            form?: string;
         };
         SeenFace: {
             /** Format: int32 */
@@ -1027,6 +1049,12 @@ export interface components {
         SeenNumber: {
             table: string;
             number?: string;
+        };
+        SignChoice: {
+            /** @enum {string} */
+            id: "dot" | "star" | "bar" | "cross" | "ring" | "letter" | "figure" | "letters-and-figures" | "placement";
+            counted: boolean;
+            forms: string[];
         };
         Sketch: {
             frame?: string;
@@ -1202,6 +1230,7 @@ export interface components {
         VerdictCodeReading: {
             maker: string;
             makerName: string;
+            id: string;
             scheme: string;
             note: string;
             years: components["schemas"]["CodeSchemeYearShare"][];

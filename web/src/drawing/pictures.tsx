@@ -92,7 +92,11 @@ export function answerOptions(book: Book, q: Question): PictureOption[] | undefi
       id: a.id,
       label: a.label,
       tell: tell(a),
-      picture: handlePicture({ frame: "x", ...draw(a.id) }, plain(book), q.id === "bail" ? 0.82 : 1),
+      picture: handlePicture(
+        { frame: "x", ...draw(a.drawnAs ?? a.id) },
+        plain(book),
+        q.id === "bail" ? 0.82 : 1,
+      ),
     }));
   const outline = (id: string | undefined) => book.blades.find((b) => b.id === id);
   const pulls = q.id.endsWith("_pull");

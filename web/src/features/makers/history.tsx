@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import type { ReactNode } from "react";
 import { api } from "../../api/client";
 import type { Book, MakersPack, OneMaker } from "../../api/types";
+import { path } from "../../drawing/geometry";
 import { answerOptions } from "../../drawing/pictures";
 import { percent } from "../../format";
 import { sourceOf } from "./source";
@@ -111,7 +112,7 @@ function Shields({
           const shape = drawn.find((d) => d.id === s.shape);
           return (
             <li key={s.shape + s.from} className="flex items-center gap-3 border-t border-rule py-1">
-              {shape?.picture as ReactNode}
+              {s.drawn ? <ShieldDrawn outline={s.drawn} /> : (shape?.picture as ReactNode)}
               <span>
                 <span className="num text-blue">{years(s)}</span> {shape?.label ?? s.shape}.{" "}
                 <span className="text-[0.78125rem]/4 text-ink2">
@@ -123,6 +124,17 @@ function Shields({
         })}
       </ul>
     </>
+  );
+}
+
+/** A shield by its own outline, of the size of the pictures of shapes. */
+function ShieldDrawn({ outline }: { outline: number[][] }) {
+  const wide = 26;
+  const at = outline.map(([x, y]) => [39 + wide * (x ?? 0), 15 + wide * (y ?? 0)] as const);
+  return (
+    <svg width="78" height="30" viewBox="0 0 78 30" aria-hidden="true" className="shrink-0">
+      <path d={path(at)} className="fill-paper stroke-ink" strokeWidth="1.1" strokeLinejoin="round" />
+    </svg>
   );
 }
 

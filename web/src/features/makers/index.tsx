@@ -5,6 +5,7 @@ import { api } from "../../api/client";
 import { useKeys } from "../../keys";
 import { Failed } from "../../ui/failed";
 import { Key } from "../../ui/key";
+import { Letters } from "./letters";
 import { Packs } from "./packs";
 import { MakerPage } from "./page";
 import { holds } from "./search";
@@ -79,6 +80,7 @@ export function Makers() {
           </p>
         )}
         {!shelf.isPending && <Packs packs={packs} />}
+        {shelf.data && <Letters confusions={shelf.data.confusions} spellings={shelf.data.spellings} />}
       </section>
       <section aria-label="Maker" className="max-lg:mt-6 lg:border-l lg:border-rule lg:pl-8">
         {chosen && <MakerPage maker={chosen} pack={chosen.pack} search={search} />}

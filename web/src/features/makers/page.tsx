@@ -68,9 +68,11 @@ export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: Make
       {maker.codes.map((c) => (
         <section key={c.scheme.id} aria-label={c.scheme.label} className="mt-1 mb-2">
           <p>
-            {c.scheme.label}.{" "}
+            {c.scheme.label}
+            {c.scheme.form && `, ${c.scheme.form}`}.{" "}
             <span className="text-ink2">
-              {c.scheme.note} {sourceOf(pack, c.scheme.source)}
+              {c.scheme.parts?.codes.map((p) => `${p.code} ${p.label}`).join(", ")} {c.scheme.note}{" "}
+              {sourceOf(pack, c.scheme.source)}
             </span>
           </p>
           <ol className="mt-1 flex flex-wrap border-t border-l border-rule">

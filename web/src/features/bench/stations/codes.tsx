@@ -1,4 +1,4 @@
-import type { SeenCode, Verdict } from "../../../api/types";
+import type { Book, Problem, SeenCode, Verdict } from "../../../api/types";
 import { percent, sentence } from "../../../format";
 import { Field } from "../../../ui/field";
 import { Select } from "../../../ui/select";
@@ -8,8 +8,6 @@ import { problemAt } from "../problems";
 import { Rows } from "./rows";
 
 type Reading = Verdict["codes"][number]["readings"][number];
-
-const READ = ["letter", "figure"];
 
 /** Date codes as seen, each drawn as it was struck, and the years it allows by the schemes on the shelf. */
 export function DateCodes({ knife, book }: StationProps) {
@@ -34,46 +32,95 @@ export function DateCodes({ knife, book }: StationProps) {
         }}
       >
         {(code, set, i) => (
-          <>
-            <Field label="Sign">
-              {(ids) => (
-                <Select
-                  {...ids}
-                  value={code.sign}
-                  nothing="choose"
-                  options={book.signs.map((id) => ({ id, label: sentence(id) }))}
-                  onChange={(sign) =>
-                    sign &&
-                    set({
-                      sign: sign as SeenCode["sign"],
-                      written: READ.includes(sign) ? "_" : "1",
-                    })
-                  }
-                />
-              )}
-            </Field>
-            <TextField
-              label={READ.includes(code.sign) ? "As struck" : "How many"}
-              entryClassName="font-steel uppercase"
-              maxLength={12}
-              problem={problemAt(knife.problems, `codes[${i}].written`)}
-              value={code.written}
-              onCommit={(written) => written && set({ ...code, written: written.toUpperCase() })}
-            />
-            <Struck code={code} />
-          </>
+          <CodeEntry
+            code={code}
+            book={book}
+            problem={problemAt(knife.problems, `codes[${i}].written`)}
+            onChange={set}
+          />
         )}
       </Rows>
     </section>
   );
 }
 
+function CodeEntry({
+  code,
+  book,
+  problem,
+  onChange,
+}: {
+  code: SeenCode;
+  book: Book;
+  problem: Problem | undefined;
+  onChange: (code: SeenCode) => void;
+}) {
+  const known = (id: string) => book.signs.find((s) => s.id === id);
+  const blank = (id: string) => (id === PLACEMENT ? book.places[0] : known(id)?.counted ? "1" : "_");
+  const sign = known(code.sign);
+  return (
+    <>
+      <Field label="Sign">
+        {(ids) => (
+          <Select
+            {...ids}
+            value={code.sign}
+            nothing="choose"
+            options={book.signs.map((s) => ({ id: s.id, label: inWords(s.id) }))}
+            onChange={(chosen) =>
+              chosen && onChange({ sign: chosen as SeenCode["sign"], written: blank(chosen) ?? "_" })
+            }
+          />
+        )}
+      </Field>
+      {code.sign === PLACEMENT ? (
+        <Field label="Where it stands">
+          {(ids) => (
+            <Select
+              {...ids}
+              value={code.written}
+              nothing="choose"
+              options={book.places.map((id) => ({ id, label: inWords(id) }))}
+              onChange={(written) => written && onChange({ ...code, written })}
+            />
+          )}
+        </Field>
+      ) : (
+        <TextField
+          label={sign?.counted ? "How many" : "As struck"}
+          entryClassName="font-steel uppercase"
+          maxLength={12}
+          problem={problem}
+          value={code.written}
+          onCommit={(written) => written && onChange({ ...code, written: written.toUpperCase() })}
+        />
+      )}
+      {sign && sign.forms.length > 0 ? (
+        <Field label="Form">
+          {(ids) => (
+            <Select
+              {...ids}
+              value={code.form}
+              nothing="not yet looked"
+              options={sign.forms.map((id) => ({ id, label: sentence(id) }))}
+              onChange={(form) => onChange({ ...code, form })}
+            />
+          )}
+        </Field>
+      ) : (
+        code.sign !== PLACEMENT && <Struck code={code} />
+      )}
+    </>
+  );
+}
+
 function Readings({ readings, sign }: { readings: Reading[]; sign: string }) {
-  if (readings.length === 0) return <>No maker on the shelf is known to have dated by a {sign}.</>;
+  if (readings.length === 0)
+    return <>No maker on the shelf is known to have dated by {sign.replaceAll("-", " ")}.</>;
   return (
     <ul>
       {readings.map((r) => (
-        <li key={r.maker + r.scheme} title={r.note}>
+        <li key={`${r.maker} ${r.id}`} title={r.note}>
           {r.makerName}, {r.scheme.toLowerCase()}:{" "}
           {r.years.length === 0 ? (
             <span className="voice">no such code</span>
@@ -81,7 +128,7 @@ function Readings({ readings, sign }: { readings: Reading[]; sign: string }) {
             <span className="num text-blue">
               {r.years
                 .slice(0, SHOWN)
-                .map((y) => `${y.year} (${percent(y.share)}%)`)
+                .map((y) => `${y.part ? `${y.part} of ` : ""}${y.year} (${percent(y.share)}%)`)
                 .join(", ")}
               {r.years.length > SHOWN && `, and ${r.years.length - SHOWN} years more`}
             </span>
@@ -91,6 +138,9 @@ function Readings({ readings, sign }: { readings: Reading[]; sign: string }) {
     </ul>
   );
 }
+
+const PLACEMENT = "placement";
+const inWords = (id: string) => sentence(id.replaceAll("-", " "));
 
 const SIGNS: Record<string, string> = {
   dot: "M5 8a3 3 0 1 0 6 0a3 3 0 1 0-6 0Z",

@@ -27,7 +27,7 @@ export function Rows<T>({
         {entries.map((entry, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: an entry is known by its place
           <li key={i} className="border-t border-rule py-1.5">
-            <fieldset className="grid grid-cols-2 items-end gap-x-4 gap-y-1 sm:grid-cols-4 lg:grid-cols-[repeat(auto-fit,minmax(5.5rem,1fr))]">
+            <fieldset className="grid grid-cols-2 items-end gap-x-4 gap-y-1 sm:grid-cols-4 lg:grid-cols-[repeat(auto-fit,minmax(7.5rem,1fr))]">
               <legend className="sr-only">
                 {name} {i + 1}
               </legend>

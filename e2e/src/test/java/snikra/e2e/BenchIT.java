@@ -305,6 +305,17 @@ class BenchIT {
     assertThat(bench.page().getByText("bars over the number")).containsText("1948 (33%)");
     assertThat(bench.span()).hasText(Pattern.compile("194\\d.195\\d"));
 
+    bench.choose("Sign", "Letters and figures").write("As struck", "23N");
+    assertThat(bench.page().getByText("two figures and a letter on the second tang"))
+        .containsText("second quarter of 1923");
+    bench.choose("Sign", "Placement").choose("Where it stands", "Above");
+    assertThat(bench.page().getByText("where the point stands")).containsText("1951");
+    bench.choose("Sign", "Letter").write("As struck", "D").choose("Form", "Between two points");
+    assertThat(
+            bench.page().getByText("Ardelune & Fils, letter between points under the mark: 1936"))
+        .isVisible();
+    bench.choose("Sign", "Bar").write("How many", "7+");
+
     bench.press("Add a patent or design").write("Number", "2,345,678");
     assertThat(bench.page().getByText("Not before 1944.")).isVisible();
     bench.write("Number", "pending");

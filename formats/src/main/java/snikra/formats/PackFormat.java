@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.MissingNode;
 import java.io.StringReader;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -27,6 +28,7 @@ import snikra.core.examination.Problem;
 import snikra.core.reference.Maker;
 import snikra.core.reference.Makers;
 import snikra.core.reference.MarkVariant;
+import snikra.core.reference.ReferenceShelf;
 
 /** Reference packs as YAML or JSON, by the schema {@code pack.schema.json}. */
 public final class PackFormat {
@@ -41,17 +43,26 @@ public final class PackFormat {
 
   private PackFormat() {}
 
-  /** A pack as read. */
+  /**
+   * A pack as read.
+   *
+   * @param confusions by letter what a worn one is taken for
+   * @param spellings sets of words taken for one another
+   */
   public record Pack(
       int schema,
       String id,
       String title,
       String note,
       List<Source> sources,
+      Map<String, String> confusions,
+      List<List<String>> spellings,
       List<AssayOffice> assayOffices,
       List<Maker> makers) {
     public Pack {
       sources = List.copyOf(sources);
+      confusions = confusions == null ? Map.of() : Map.copyOf(confusions);
+      spellings = spellings == null ? List.of() : List.copyOf(spellings);
       assayOffices = assayOffices == null ? List.of() : List.copyOf(assayOffices);
       makers = List.copyOf(makers);
     }
@@ -272,6 +283,17 @@ public final class PackFormat {
   /** All makers of several packs, later ones laid over earlier ones. */
   public static List<Maker> makers(List<Pack> packs) {
     return packs.stream().map(Pack::makers).reduce(List.of(), Makers::over);
+  }
+
+  /** A shelf that reads worn letters and words as these packs say; of two the later. */
+  public static ReferenceShelf reading(List<Pack> packs, ReferenceShelf shelf) {
+    Map<Character, String> letters = new HashMap<>();
+    List<List<String>> words = new ArrayList<>();
+    for (Pack pack : packs) {
+      pack.confusions.forEach((letter, taken) -> letters.put(letter.charAt(0), taken));
+      words.addAll(pack.spellings);
+    }
+    return shelf.reading(letters, words);
   }
 
   /** All assay offices of several packs; of two with one id the later. */

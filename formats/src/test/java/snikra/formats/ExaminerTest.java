@@ -148,6 +148,13 @@ class ExaminerTest {
                 "{\"blades\":[{\"type\":\"clip\"},{\"length\":\"2 in\",\"seen\":"
                     + "{\"other_pull\":{\"value\":\"long\",\"sureness\":\"sure\"}}}]}")
             .sketch();
+    assertThat(
+            examine(
+                    "{\"seen\":{\"handle_material\":{\"value\":\"horn-pressed\",\"sureness\":"
+                        + "\"sure\"}}}")
+                .sketch()
+                .handle())
+        .isEqualTo("horn");
     assertThat(sketch.blades().get(0).pull()).isNull();
     assertThat(sketch.blades().get(1).pull()).isEqualTo("long");
     assertThat(sketch.measured()).isFalse();

@@ -8,7 +8,8 @@ import org.jspecify.annotations.Nullable;
  * One answer to the question a feature asks.
  *
  * @param test how to make sure without harm
- * @param drawnAs the blade or tool whose outline shows it
+ * @param drawnAs the blade or tool whose outline shows it, or for a handle the material it is drawn
+ *     as
  * @param base how often the answer is met where nothing speaks against it, relative to its
  *     alternatives
  * @param imitable whether a later maker can copy what the not-after bound belongs to

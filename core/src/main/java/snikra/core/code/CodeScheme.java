@@ -15,6 +15,8 @@ import org.jspecify.annotations.Nullable;
  * @param letters in the order used, one a year and begun again, for a cycle
  * @param figures how many of the last figures of the year, for year figures
  * @param table by code the years it stands for, for a table
+ * @param form how its letters are drawn or what stands beside them, where that tells two apart
+ * @param parts of the year, struck before or after what tells the year
  */
 public record CodeScheme(
     String id,
@@ -27,6 +29,8 @@ public record CodeScheme(
     List<String> letters,
     @Nullable Integer figures,
     Map<String, List<Integer>> table,
+    @Nullable String form,
+    @Nullable Parts parts,
     String note,
     String source) {
 
@@ -44,10 +48,51 @@ public record CodeScheme(
     }
   }
 
-  /** A year a code allows, with its share of all it allows. */
-  public record YearShare(int year, double share) {}
+  /**
+   * Quarters or months.
+   *
+   * @param before whether they stand before what tells the year
+   * @param codes in the order of the year
+   */
+  public record Parts(boolean before, List<Part> codes) {
+    public Parts {
+      codes = List.copyOf(codes);
+    }
+
+    private String with(String part, String year) {
+      return before ? part + year : year + part;
+    }
+  }
+
+  /** A part of the year and what is struck for it. */
+  public record Part(String code, String label) {}
+
+  /**
+   * A year a code allows, with its share of all it allows.
+   *
+   * @param part of that year, where it is told
+   */
+  public record YearShare(int year, double share, @Nullable String part) {}
 
   private static final double SHOWN_FROM = 0.01;
+  private static final double PART_IS_TOLD = 0.5;
+
+  /** A scheme of one form that tells no parts of the year. */
+  public CodeScheme(
+      String id,
+      String label,
+      Sign sign,
+      Kind kind,
+      int from,
+      int to,
+      @Nullable Integer start,
+      List<String> letters,
+      @Nullable Integer figures,
+      Map<String, List<Integer>> table,
+      String note,
+      String source) {
+    this(id, label, sign, kind, from, to, start, letters, figures, table, null, null, note, source);
+  }
 
   public CodeScheme {
     letters = letters == null ? List.of() : List.copyOf(letters);
@@ -78,6 +123,16 @@ public record CodeScheme(
 
   /** The codes struck in a year; none outside the years of the scheme. */
   public List<String> codes(int year) {
+    List<String> bare = bare(year);
+    return parts == null
+        ? bare
+        : parts.codes.stream()
+            .flatMap(part -> bare.stream().map(code -> parts.with(part.code, code)))
+            .toList();
+  }
+
+  // What tells the year alone.
+  private List<String> bare(int year) {
     if (year < from || year > to) {
       return List.of();
     }
@@ -106,14 +161,40 @@ public record CodeScheme(
     return count < 1 ? List.of() : List.of(Integer.toString(count));
   }
 
+  /** Whether a code of this sign and form is one of its own. */
+  public boolean reads(SeenCode seen) {
+    return sign == seen.sign() && (form == null || seen.form() == null || form.equals(seen.form()));
+  }
+
   /** P(seen | made in this year), 0 where the scheme strikes nothing in that year. */
   public double given(SeenCode seen, int year) {
     List<String> codes = seen.sign() == sign ? codes(year) : List.of();
     double sum = 0;
     for (String code : codes) {
-      sum += seen.given(code) / codes.size();
+      sum += seen.given(code, form) / codes.size();
     }
     return sum;
+  }
+
+  private @Nullable String part(SeenCode seen, int year) {
+    if (parts == null) {
+      return null;
+    }
+    double whole = 0;
+    double most = 0;
+    String likeliest = null;
+    for (Part part : parts.codes) {
+      double p = 0;
+      for (String code : bare(year)) {
+        p += seen.given(parts.with(part.code, code), form);
+      }
+      whole += p;
+      if (p > most) {
+        most = p;
+        likeliest = part.label;
+      }
+    }
+    return most > PART_IS_TOLD * whole ? likeliest : null;
   }
 
   /** The years a code allows, likeliest first; those that hardly count are left out. */
@@ -126,7 +207,7 @@ public record CodeScheme(
     for (int y = from; y <= to; y++) {
       double share = total > 0 ? given(seen, y) / total : 0;
       if (share >= SHOWN_FROM) {
-        years.add(new YearShare(y, share));
+        years.add(new YearShare(y, share, part(seen, y)));
       }
     }
     years.sort(

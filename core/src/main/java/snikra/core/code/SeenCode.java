@@ -1,12 +1,22 @@
 package snikra.core.code;
 
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
 /**
  * A date code as seen.
  *
  * @param written letters and figures as struck, {@code _} for one that is lost, {@code ?} after a
- *     doubtful one; for other signs how many, with {@code +} for at least so many
+ *     doubtful one; for a sign told by its place one of {@link #PLACES}; for other signs how many,
+ *     with {@code +} for at least so many
+ * @param form how it is drawn or what stands beside it, where schemes differ in that
  */
-public record SeenCode(Sign sign, String written) {
+public record SeenCode(Sign sign, String written, @Nullable String form) {
+
+  /** Where beside a mark a sign may stand. */
+  public static final List<String> PLACES =
+      List.of("left", "right", "above", "below", "between", "pile-side");
+
   private static final double SURE = 0.97;
   private static final double DOUBTFUL = 0.75;
   private static final int LETTERS = 26;
@@ -20,6 +30,14 @@ public record SeenCode(Sign sign, String written) {
   private static final double IMAGINED = 0.02;
   private static final double FEWER_THAN_SEEN = 0.01;
   private static final double OTHER_LENGTH = 1e-4;
+  private static final double FORM_AGREES = 0.96;
+  private static final double FORM_DIFFERS = 0.02;
+  private static final double FORM_BY_CHANCE = 0.4;
+
+  /** A code of which the form was not looked at. */
+  public SeenCode(Sign sign, String written) {
+    this(sign, written, null);
+  }
 
   /**
    * Reads what was written, so that it is known to make sense.
@@ -36,12 +54,23 @@ public record SeenCode(Sign sign, String written) {
     if (sign == Sign.LETTER && !written.matches("(\\p{L}\\??|_){1,4}")) {
       throw new IllegalArgumentException("must be up to four letters, _ for a lost one");
     }
+    if (sign == Sign.LETTERS_AND_FIGURES && !written.matches("([\\p{L}0-9]\\??|_){1,6}")) {
+      throw new IllegalArgumentException("must be up to six letters and figures, _ for a lost one");
+    }
+    if (sign == Sign.PLACEMENT && !PLACES.contains(written)) {
+      throw new IllegalArgumentException("must be one of " + String.join(", ", PLACES));
+    }
     return written;
   }
 
-  /** P(seen | struck). */
-  double given(String struck) {
-    return sign.isCounted() ? countGiven(Integer.parseInt(struck)) : lettersGiven(struck);
+  /** P(seen | struck in this form). */
+  double given(String struck, @Nullable String inForm) {
+    double fits =
+        form == null || inForm == null ? 1 : form.equals(inForm) ? FORM_AGREES : FORM_DIFFERS;
+    if (sign == Sign.PLACEMENT) {
+      return fits * (written.equals(struck) ? SURE : (1 - SURE) / (PLACES.size() - 1));
+    }
+    return fits * (sign.isCounted() ? countGiven(Integer.parseInt(struck)) : lettersGiven(struck));
   }
 
   private double countGiven(int struck) {
@@ -57,7 +86,7 @@ public record SeenCode(Sign sign, String written) {
   }
 
   private double lettersGiven(String struck) {
-    int others = (sign == Sign.LETTER ? LETTERS : FIGURES) - 1;
+    int others = kinds() - 1;
     double p = 1;
     int at = 0;
     for (int i = 0; i < written.length(); i++) {
@@ -76,11 +105,19 @@ public record SeenCode(Sign sign, String written) {
 
   /** P(seen) when nothing is known of how a maker dated its knives. */
   public double byChance() {
+    double formed = form == null ? 1 : FORM_BY_CHANCE;
     if (sign.isCounted()) {
-      return 1.0 / MOST_COUNTED;
+      return formed / MOST_COUNTED;
     }
-    int kinds = sign == Sign.LETTER ? LETTERS : FIGURES;
-    return Math.pow(
-        1.0 / kinds, (double) written.chars().filter(c -> c != '_' && c != '?').count());
+    double told = written.chars().filter(c -> c != '_' && c != '?').count();
+    return formed * (sign == Sign.PLACEMENT ? 1.0 / PLACES.size() : Math.pow(1.0 / kinds(), told));
+  }
+
+  private int kinds() {
+    return switch (sign) {
+      case LETTER -> LETTERS;
+      case LETTERS_AND_FIGURES -> LETTERS + FIGURES;
+      default -> FIGURES;
+    };
   }
 }

@@ -10,15 +10,21 @@ public enum Sign {
   CROSS,
   RING,
   LETTER,
-  FIGURE;
+  FIGURE,
+  LETTERS_AND_FIGURES,
+  /** A sign of which not the count but the place tells the year. */
+  PLACEMENT;
 
   /** Whether it is counted, not read. */
   public boolean isCounted() {
-    return this != LETTER && this != FIGURE;
+    return switch (this) {
+      case DOT, STAR, BAR, CROSS, RING -> true;
+      case LETTER, FIGURE, LETTERS_AND_FIGURES, PLACEMENT -> false;
+    };
   }
 
   @Override
   public String toString() {
-    return name().toLowerCase(Locale.ROOT);
+    return name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 }

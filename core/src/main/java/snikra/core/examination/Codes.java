@@ -52,10 +52,15 @@ final class Codes {
     List<CodeReading> readings = new ArrayList<>();
     for (Maker maker : makers) {
       for (CodeScheme scheme : maker.codes()) {
-        if (scheme.sign() == code.sign() && readings.size() < READINGS) {
+        if (scheme.reads(code) && readings.size() < READINGS) {
           readings.add(
               new CodeReading(
-                  maker.id(), maker.name(), scheme.label(), scheme.note(), scheme.years(code)));
+                  maker.id(),
+                  maker.name(),
+                  scheme.id(),
+                  scheme.label(),
+                  scheme.note(),
+                  scheme.years(code)));
         }
       }
     }

@@ -10,7 +10,6 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
-import snikra.core.code.AssayOffice;
 import snikra.core.condition.GradeVerdict;
 import snikra.core.dating.DatingModel;
 import snikra.core.dating.DatingVerdict;
@@ -67,12 +66,12 @@ public final class Examiner {
 
   /** What a drawing of this knife needs. */
   public Sketch sketch(Specimen knife) {
-    return Sketch.of(knife, shelf.patterns());
+    return Sketch.of(knife, shelf);
   }
 
-  /** An examiner with other assay offices and makers in place of these, in the same year. */
-  public Examiner with(List<AssayOffice> offices, List<Maker> makers) {
-    return new Examiner(shelf.with(offices, makers), thisYear);
+  /** An examiner with another shelf, in the same year. */
+  public Examiner with(ReferenceShelf other) {
+    return new Examiner(other, thisYear);
   }
 
   /** An examiner with other makers in place of these, in the same year. */

@@ -3,9 +3,11 @@ package snikra.core.examination;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import snikra.core.clue.Clue;
 import snikra.core.pattern.BladeType;
 import snikra.core.pattern.PatternBook;
 import snikra.core.profile.BladeWear;
+import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.End;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenBlade;
@@ -16,6 +18,7 @@ import snikra.core.specimen.Specimen;
  * ones and are marked as such.
  *
  * @param frame null where not looked at
+ * @param handle the material it is drawn as
  * @param measured whether the closed length was measured
  */
 public record Sketch(
@@ -30,6 +33,7 @@ public record Sketch(
     @Nullable String bail,
     List<Blade> blades) {
 
+  private static final String HANDLE = "handle_material";
   private static final double USUAL_CLOSED_MM = 89;
 
   /**
@@ -47,7 +51,8 @@ public record Sketch(
       @Nullable String pull,
       BladeWear.@Nullable Left left) {}
 
-  static Sketch of(Specimen knife, PatternBook book) {
+  static Sketch of(Specimen knife, ReferenceShelf shelf) {
+    PatternBook book = shelf.patterns();
     boolean measured = knife.closedLength() != null;
     double closed = measured ? knife.closedLength().mm() : USUAL_CLOSED_MM;
     List<Blade> blades = new ArrayList<>();
@@ -70,7 +75,7 @@ public record Sketch(
         closed,
         measured,
         value(knife.bolsters()),
-        value(knife.seen().get("handle_material")),
+        handle(knife, shelf),
         value(knife.seen().get("jigging")),
         value(knife.seen().get("shield_fixing")),
         value(knife.seen().get("shield_shape")),
@@ -92,6 +97,17 @@ public record Sketch(
       return BladeWear.ofArea(type.outline(), length, heights, b.area().mm2(), b.area().spread());
     }
     return heights.isEmpty() ? null : BladeWear.of(type.outline(), length, heights);
+  }
+
+  // A material that looks like another is drawn like it.
+  private static @Nullable String handle(Specimen knife, ReferenceShelf shelf) {
+    String value = value(knife.seen().get(HANDLE));
+    return shelf
+        .clues()
+        .feature(HANDLE)
+        .flatMap(feature -> feature.clue("" + value))
+        .map(Clue::drawnAs)
+        .orElse(value);
   }
 
   private static @Nullable String value(@Nullable Seen seen) {

@@ -81,6 +81,7 @@ public record Verdict(
   public record CodeReading(
       String maker,
       String makerName,
+      String id,
       String scheme,
       String note,
       List<CodeScheme.YearShare> years) {}

@@ -79,11 +79,12 @@ final class Channel {
   /**
    * A line as read, ready to be held against many.
    *
-   * @param emission P(glyph | letter struck) by letter and glyph
+   * @param emission P(glyph | letter struck) by letter and glyph, the first glyph at 1
    * @param isStretch by glyph, whether it stands for any number of letters
-   * @param imagined P(glyph | nothing struck there) by glyph
+   * @param imagined P(glyph | nothing struck there) by glyph, the first at 1
    * @param negligible by number of glyphs, what of them comes to nothing beside chance, whatever
    *     the others are
+   * @param anyStretch whether any stretch is left in it
    * @param chance P(line) of an unlisted maker
    */
   record Read(
@@ -92,18 +93,19 @@ final class Channel {
       boolean[] isStretch,
       double[] imagined,
       double[] negligible,
+      boolean anyStretch,
       double chance) {
     int length() {
-      return imagined.length;
+      return isStretch.length;
     }
   }
 
   Read read(String line) {
     List<Glyph> glyphs = Glyph.read(line);
     int n = glyphs.size();
-    double[][] emission = new double[ALPHABET][n];
+    double[][] emission = new double[ALPHABET][n + 1];
     boolean[] isStretch = new boolean[n];
-    double[] imagined = new double[n];
+    double[] imagined = new double[n + 1];
     double[] rest = new double[n + 1];
     rest[n] = 1;
     double chance = 1;
@@ -111,17 +113,18 @@ final class Channel {
       Glyph glyph = glyphs.get(i);
       double most = 0;
       for (int struck = 0; struck < ALPHABET; struck++) {
-        emission[struck][i] = emission(glyph, struck);
-        most = Math.max(most, emission[struck][i]);
+        emission[struck][i + 1] = emission(glyph, struck);
+        most = Math.max(most, emission[struck][i + 1]);
       }
       isStretch[i] = glyph.legibility() == Glyph.Legibility.RUN;
-      imagined[i] = IMAGINED * chance(glyph);
+      imagined[i + 1] = IMAGINED * chance(glyph);
       rest[i] = rest[i + 1] * most;
       chance *= chance(glyph);
     }
     double least = NEGLIGIBLE * chance / (n + 1);
     double[] negligible = Arrays.stream(rest).map(r -> least / r).toArray();
-    return new Read(glyphs, emission, isStretch, imagined, negligible, chance);
+    boolean anyStretch = glyphs.stream().anyMatch(g -> g.legibility() == Glyph.Legibility.RUN);
+    return new Read(glyphs, emission, isStretch, imagined, negligible, anyStretch, chance);
   }
 
   /**
@@ -144,36 +147,64 @@ final class Channel {
       last = 0;
       p[0] = 1;
       for (int i = 0; i < read.length(); i++) {
-        p[i + 1] = read.isStretch[i] ? p[i] : p[i] * read.imagined[i];
+        p[i + 1] = read.isStretch[i] ? p[i] : p[i] * read.imagined[i + 1];
         last = p[i + 1] >= read.negligible[i + 1] ? i + 1 : last;
       }
     }
 
     /** With one letter more than another column. */
     void strike(Read read, int letter, Column before) {
+      first = before.first;
+      last =
+          read.anyStretch ? overStretches(read, letter, before) : overGlyphs(read, letter, before);
+      while (first <= last && p[first] < read.negligible[first]) {
+        first++;
+      }
+      while (last >= first && p[last] < read.negligible[last]) {
+        last--;
+      }
+    }
+
+    // What is added last is what the next sum waits for.
+    private int overGlyphs(Read read, int letter, Column before) {
+      double[] emission = read.emission[letter];
+      double[] imagined = read.imagined;
+      double[] q = before.p;
+      double shorter = 0;
+      double same = 0;
+      int i = before.first;
+      for (; i <= before.last; i++) {
+        double longer = q[i];
+        same = longer * OVERLOOKED + shorter * emission[i] + same * imagined[i];
+        p[i] = same;
+        shorter = longer;
+      }
+      for (; i < p.length; i++) {
+        same = shorter * emission[i] + same * imagined[i];
+        p[i] = same;
+        shorter = 0;
+        if (same < read.negligible[i]) {
+          return i;
+        }
+      }
+      return p.length - 1;
+    }
+
+    // A stretch may swallow any number of letters at no cost.
+    private int overStretches(Read read, int letter, Column before) {
       double[] emission = read.emission[letter];
       double shorter = 0;
       double same = 0;
-      first = p.length;
-      last = -1;
       for (int i = before.first; i < p.length; i++) {
         double longer = i <= before.last ? before.p[i] : 0;
-        // A stretch may swallow any number of letters at no cost.
-        if (i > 0 && read.isStretch[i - 1]) {
-          same = Math.max(longer, same);
-        } else {
-          double more = i == 0 ? 0 : shorter * emission[i - 1] + same * read.imagined[i - 1];
-          same = more + longer * OVERLOOKED;
-        }
+        same =
+            i > 0 && read.isStretch[i - 1]
+                ? Math.max(longer, same)
+                : longer * OVERLOOKED + shorter * emission[i] + same * read.imagined[i];
         p[i] = same;
-        if (same >= read.negligible[i]) {
-          first = Math.min(first, i);
-          last = i;
-        } else if (i > before.last) {
-          return;
-        }
         shorter = longer;
       }
+      return p.length - 1;
     }
 
     /** Whether whatever may follow comes to nothing beside chance. */

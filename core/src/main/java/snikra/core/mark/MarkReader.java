@@ -2,6 +2,9 @@ package snikra.core.mark;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,12 +17,15 @@ import snikra.core.reference.MarkVariant;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Face;
 import snikra.core.specimen.FaceState;
+import snikra.core.specimen.Layout;
 import snikra.core.specimen.SeenFace;
+import snikra.core.specimen.Technique;
 
 /** Holds readings against the marks of a shelf. Immutable; one for each shelf. */
 public final class MarkReader {
   private static final double LINE_GROUND_AWAY = 0.12;
   private static final double LINE_NOT_ON_FILE = 0.02;
+  private static final double OUT_OF_ORDER = 0.01;
   private static final double COMMON_WORD = 0.04;
   private static final double WORD_IS_FOUND = 0.5;
   private static final double TECHNIQUE_AGREES = 0.97;
@@ -43,6 +49,13 @@ public final class MarkReader {
   /** On one face of a mark. */
   private final int mostLines;
 
+  /** By mark its kind, and one mark of each kind. */
+  private final int[] kind;
+
+  private final List<Struck> ofKind = new ArrayList<>();
+
+  private final Map<Face, OnFace> onFace = new EnumMap<>(Face.class);
+
   private final Channel channel;
   private final double unlistedWeight;
 
@@ -56,6 +69,29 @@ public final class MarkReader {
       };
     }
   }
+
+  /** Marks that differ in nothing but their letters. */
+  private record Kind(
+      boolean everyBlade, Technique technique, Layout layout, int lines, int pile, int etch) {
+    static Kind of(Struck mark) {
+      MarkVariant v = mark.variant;
+      return new Kind(
+          v.everyBlade(),
+          v.technique(),
+          v.layout(),
+          mark.lines.length,
+          mark.pile.length,
+          mark.etch.length);
+    }
+  }
+
+  /**
+   * What is struck on a face.
+   *
+   * @param struck the lines by mark
+   * @param bearing the marks by line
+   */
+  private record OnFace(int[][] struck, int[][] bearing) {}
 
   private record Word(String feature, Clue clue, String word, int line) {}
 
@@ -71,7 +107,14 @@ public final class MarkReader {
     }
   }
 
-  private record ReadFace(SeenFace face, List<Line> lines) {}
+  /**
+   * A face as read.
+   *
+   * @param swapped the lines with two neighbours exchanged, in every way
+   * @param apart by number of lines struck, the probability when none of them is one of those read
+   */
+  private record ReadFace(
+      SeenFace face, List<Line> lines, List<List<Line>> swapped, double[] apart) {}
 
   /** A reader for the marks and the common words of this shelf. */
   public MarkReader(ReferenceShelf shelf) {
@@ -107,6 +150,37 @@ public final class MarkReader {
             .max()
             .orElse(0);
     unlistedWeight = shelf.unlistedWeight();
+    Map<Kind, Integer> kinds = new HashMap<>();
+    kind =
+        marks.stream()
+            .mapToInt(
+                mark ->
+                    kinds.computeIfAbsent(
+                        Kind.of(mark),
+                        k -> {
+                          ofKind.add(mark);
+                          return ofKind.size() - 1;
+                        }))
+            .toArray();
+    for (Face face : Face.values()) {
+      onFace.put(face, onFace(face));
+    }
+  }
+
+  private OnFace onFace(Face face) {
+    int[][] struck = marks.stream().map(mark -> mark.on(face)).toArray(int[][]::new);
+    List<List<Integer>> bearing =
+        Stream.generate(() -> (List<Integer>) new ArrayList<Integer>())
+            .limit(lines.size())
+            .toList();
+    for (int v = 0; v < struck.length; v++) {
+      for (int line : struck[v]) {
+        bearing.get(line).add(v);
+      }
+    }
+    return new OnFace(
+        struck,
+        bearing.stream().map(all -> all.stream().mapToInt(v -> v).toArray()).toArray(int[][]::new));
   }
 
   private static int[] struck(List<String> texts, StruckLines.Collector known) {
@@ -119,15 +193,13 @@ public final class MarkReader {
     List<ReadFace> telling =
         faces.stream()
             .filter(f -> f.state() != FaceState.WORN)
-            .map(f -> new ReadFace(f, lines(f.lines(), read)))
+            .map(f -> face(f, lines(f.lines(), read)))
             .toList();
     double[] log = new double[marks.size()];
     double[] room = new double[mostLines + 1];
     double copied = 0;
-    for (int v = 0; v < log.length; v++) {
-      for (ReadFace face : telling) {
-        log[v] += Math.log(given(face, marks.get(v), room));
-      }
+    for (ReadFace face : telling) {
+      hold(face, log, room);
     }
     double unlisted = 0;
     for (ReadFace face : telling) {
@@ -157,13 +229,42 @@ public final class MarkReader {
         anyRead ? wordsIn(telling) : List.of());
   }
 
-  private double given(ReadFace read, Struck mark, double[] room) {
-    SeenFace face = read.face;
-    boolean onFile = face.blade() == 1 || mark.variant.everyBlade();
-    int[] struck = mark.on(face.face());
-    boolean marked = onFile && struck.length > 0;
-    if (face.state() == FaceState.BARE) {
-      return marked ? BARE_THOUGH_MARKED : 1 - MARKED_THOUGH_BARE;
+  // Marks of which no line was read are alike where they are of a kind, and there are few kinds.
+  private void hold(ReadFace face, double[] log, double[] room) {
+    OnFace on = onFace.get(face.face.face());
+    double[] manner = ofKind.stream().mapToDouble(mark -> manner(face.face, mark)).toArray();
+    double[] apart = new double[manner.length];
+    for (int k = 0; k < apart.length; k++) {
+      Struck mark = ofKind.get(k);
+      double given =
+          manner[k] > 0
+              ? manner[k] * face.apart[mark.on(face.face.face()).length]
+              : elsewhere(face, mark);
+      apart[k] = Math.log(given);
+    }
+    boolean[] read = new boolean[log.length];
+    for (Line line : face.lines) {
+      for (int struck = 0; struck < line.given.length; struck++) {
+        if (line.given[struck] > 0) {
+          for (int v : on.bearing[struck]) {
+            read[v] = true;
+          }
+        }
+      }
+    }
+    for (int v = 0; v < log.length; v++) {
+      int k = kind[v];
+      log[v] +=
+          read[v] && manner[k] > 0
+              ? Math.log(manner[k] * linesGiven(face, on.struck[v], room))
+              : apart[k];
+    }
+  }
+
+  /** Of a face that was read and that the mark stands on; else 0. */
+  private static double manner(SeenFace face, Struck mark) {
+    if (face.state() == FaceState.BARE || !isMarked(face, mark)) {
+      return 0;
     }
     // How it was put on and how it runs is on file for the mark, not for what stands elsewhere.
     double manner =
@@ -171,13 +272,54 @@ public final class MarkReader {
             ? fit(face.technique(), mark.variant.technique(), TECHNIQUE_AGREES, TECHNIQUE_DIFFERS)
                 * fit(face.layout(), mark.variant.layout(), LAYOUT_AGREES, LAYOUT_DIFFERS)
             : 1;
-    return marked
-        ? (1 - BARE_THOUGH_MARKED) * manner * linesGiven(read.lines, struck, room)
-        : MARKED_THOUGH_BARE * byChance(read.lines);
+    return (1 - BARE_THOUGH_MARKED) * manner;
+  }
+
+  private static double elsewhere(ReadFace read, Struck mark) {
+    if (read.face.state() == FaceState.BARE) {
+      return isMarked(read.face, mark) ? BARE_THOUGH_MARKED : 1 - MARKED_THOUGH_BARE;
+    }
+    return MARKED_THOUGH_BARE * byChance(read.lines);
+  }
+
+  private static boolean isMarked(SeenFace face, Struck mark) {
+    return (face.blade() == 1 || mark.variant.everyBlade()) && mark.on(face.face()).length > 0;
   }
 
   private static <T> double fit(@Nullable T seen, T onFile, double agrees, double differs) {
     return seen == null ? 1 : seen == onFile ? agrees : differs;
+  }
+
+  private ReadFace face(SeenFace face, List<Line> read) {
+    double[] apart = new double[mostLines + 1];
+    apart[0] = 1;
+    for (Line line : read) {
+      apart[0] *= LINE_NOT_ON_FILE * line.byChance;
+    }
+    // Nobody knows which of those struck stood between which of those read.
+    for (int m = 1; m <= mostLines; m++) {
+      apart[m] = apart[m - 1] * LINE_GROUND_AWAY * (read.size() + m) / m;
+    }
+    List<List<Line>> swapped = new ArrayList<>();
+    for (int i = 0; i + 1 < read.size(); i++) {
+      List<Line> other = new ArrayList<>(read);
+      Collections.swap(other, i, i + 1);
+      swapped.add(other);
+    }
+    return new ReadFace(face, read, swapped, apart);
+  }
+
+  // On a curve or round a circle one may begin to read at the wrong line.
+  private static double linesGiven(ReadFace face, int[] struck, double[] row) {
+    double inOrder = linesGiven(face.lines, struck, row);
+    if (face.swapped.isEmpty()) {
+      return inOrder;
+    }
+    double other = 0;
+    for (List<Line> lines : face.swapped) {
+      other += linesGiven(lines, struck, row);
+    }
+    return (1 - OUT_OF_ORDER) * inOrder + OUT_OF_ORDER * other / face.swapped.size();
   }
 
   // Lines keep their order; a line on file may be ground away, a line read may not be on file.
@@ -187,8 +329,7 @@ public final class MarkReader {
     for (int j = 0; j < m; j++) {
       row[j + 1] = row[j] * LINE_GROUND_AWAY;
     }
-    for (int i = 0; i < read.size(); i++) {
-      Line line = read.get(i);
+    for (Line line : read) {
       double extra = LINE_NOT_ON_FILE * line.byChance;
       double before = row[0];
       row[0] = before * extra;
@@ -273,14 +414,14 @@ public final class MarkReader {
   }
 
   private MarkCandidate candidate(Struck mark, double probability, List<ReadFace> faces) {
+    int[] struck = mark.on(Face.MARK);
     List<Line> read =
         faces.stream()
             .filter(f -> f.face.face() == Face.MARK && f.face.blade() == 1)
-            .map(ReadFace::lines)
             .findFirst()
+            .map(face -> likeliestOrder(face, struck))
             .orElse(List.of());
     List<List<MarkLetter>> lines = new ArrayList<>();
-    int[] struck = mark.on(Face.MARK);
     int[] match = matchLines(read, struck);
     for (int j = 0; j < struck.length; j++) {
       List<Glyph> line = match[j] < 0 ? List.of() : read.get(match[j]).read.glyphs();
@@ -297,6 +438,13 @@ public final class MarkReader {
                 .filter(l -> l.fit() == MarkLetter.Fit.READ)
                 .count();
     return new MarkCandidate(mark.maker, mark.variant, probability, lines, legible, agreeing);
+  }
+
+  private static List<Line> likeliestOrder(ReadFace face, int[] struck) {
+    double[] row = new double[struck.length + 1];
+    return Stream.concat(Stream.of(face.lines), face.swapped.stream())
+        .max(Comparator.comparingDouble(lines -> linesGiven(lines, struck, row)))
+        .orElse(face.lines);
   }
 
   // Which line read goes with which line on file: best in order, for showing only.

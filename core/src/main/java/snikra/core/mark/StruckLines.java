@@ -135,6 +135,11 @@ final class StruckLines {
     }
   }
 
+  /** How many lines there are; their numbers run from 0. */
+  int size() {
+    return letters.length;
+  }
+
   /** P(read | line) by the number of the line; 0 where it is negligible beside chance. */
   double[] given(Channel.Read read) {
     double[] given = new double[letters.length];

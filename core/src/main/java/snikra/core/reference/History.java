@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is known of a maker, a brand or a retailer beside its marks.
@@ -67,8 +68,17 @@ public record History(
    *
    * @param shape an answer of the clue book
    * @param give years by which either end may be out
+   * @param drawn its own outline, where it is known better than by its shape: points across and
+   *     down from its middle, in halves of its width
    */
-  public record ShieldEra(String shape, int from, int to, int give, String note, String source) {
+  public record ShieldEra(
+      String shape,
+      int from,
+      int to,
+      int give,
+      @Nullable List<List<Double>> drawn,
+      String note,
+      String source) {
     private Fitting fitting() {
       return new Fitting(SHIELD, shape, from, to, give, note, source);
     }

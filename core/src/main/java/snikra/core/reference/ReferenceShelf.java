@@ -1,5 +1,7 @@
 package snikra.core.reference;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -69,6 +71,28 @@ public record ReferenceShelf(
 
   /** The same shelf with other assay offices and makers in place of these. */
   public ReferenceShelf with(List<AssayOffice> offices, List<Maker> others) {
+    return with(confusions, spellings, offices, others);
+  }
+
+  /**
+   * The same shelf on which worn letters and words are taken for others besides.
+   *
+   * @param letters by letter what it is taken for, in place of what was said of that letter
+   * @param words sets of words besides those taken for one another
+   */
+  public ReferenceShelf reading(Map<Character, String> letters, List<List<String>> words) {
+    Map<Character, String> taken = new HashMap<>(confusions);
+    taken.putAll(letters);
+    List<List<String>> same = new ArrayList<>(spellings);
+    same.addAll(words);
+    return with(taken, same, assayOffices, makers);
+  }
+
+  private ReferenceShelf with(
+      Map<Character, String> letters,
+      List<List<String>> words,
+      List<AssayOffice> offices,
+      List<Maker> others) {
     return new ReferenceShelf(
         clues,
         patterns,
@@ -77,8 +101,8 @@ public record ReferenceShelf(
         numberTables,
         regions,
         unlistedWeight,
-        confusions,
-        spellings,
+        letters,
+        words,
         offices,
         others);
   }

@@ -93,6 +93,83 @@ class CodeSchemeTest {
     assertThat(crosses.codes(1955)).isEmpty();
   }
 
+  private static CodeScheme quarters(String form) {
+    return new CodeScheme(
+        "q",
+        "q",
+        Sign.LETTERS_AND_FIGURES,
+        Kind.YEAR_FIGURES,
+        1912,
+        1926,
+        null,
+        null,
+        2,
+        null,
+        form,
+        new CodeScheme.Parts(
+            false,
+            List.of(
+                new CodeScheme.Part("K", "first quarter"),
+                new CodeScheme.Part("N", "second quarter"))),
+        "",
+        "s");
+  }
+
+  @Test
+  void aQuarterIsToldWithItsYearWhereItCanBeRead() {
+    CodeScheme scheme = quarters(null);
+    assertThat(scheme.codes(1923)).containsExactly("23K", "23N");
+    CodeScheme.YearShare read = scheme.years(new SeenCode(Sign.LETTERS_AND_FIGURES, "23N")).get(0);
+    assertThat(read.year()).isEqualTo(1923);
+    assertThat(read.part()).isEqualTo("second quarter");
+    CodeScheme.YearShare worn = scheme.years(new SeenCode(Sign.LETTERS_AND_FIGURES, "23_")).get(0);
+    assertThat(worn.year()).isEqualTo(1923);
+    assertThat(worn.part()).isNull();
+  }
+
+  @Property
+  void whatIsStruckInAYearIsReadBackAsThatYear(
+      @ForAll @IntRange(min = 1912, max = 1926) int year, @ForAll boolean second) {
+    CodeScheme scheme = quarters(null);
+    String struck = scheme.codes(year).get(second ? 1 : 0);
+    assertThat(years(scheme, Sign.LETTERS_AND_FIGURES, struck)).first().isEqualTo(year);
+  }
+
+  @Test
+  void theFormOfALetterTellsTwoCyclesApart() {
+    CodeScheme plain = quarters("plain");
+    SeenCode pointed = new SeenCode(Sign.LETTERS_AND_FIGURES, "23N", "pointed");
+    SeenCode notLooked = new SeenCode(Sign.LETTERS_AND_FIGURES, "23N");
+    assertThat(plain.given(pointed, 1923)).isLessThan(0.03 * plain.given(notLooked, 1923));
+    assertThat(quarters("pointed").given(pointed, 1923))
+        .isGreaterThan(0.9 * plain.given(notLooked, 1923));
+    assertThat(plain.reads(pointed)).isFalse();
+    assertThat(plain.reads(notLooked)).isTrue();
+    assertThat(pointed.byChance()).isLessThan(notLooked.byChance());
+  }
+
+  @Test
+  void whereASignStandsMayTellTheYear() {
+    CodeScheme placed =
+        new CodeScheme(
+            "p",
+            "p",
+            Sign.PLACEMENT,
+            Kind.TABLE,
+            1949,
+            1955,
+            null,
+            null,
+            null,
+            Map.of("left", List.of(1949, 1950), "above", List.of(1951)),
+            "",
+            "s");
+    assertThat(years(placed, Sign.PLACEMENT, "left")).startsWith(1949, 1950);
+    assertThat(years(placed, Sign.PLACEMENT, "above")).first().isEqualTo(1951);
+    assertThatThrownBy(() -> SeenCode.parse(Sign.PLACEMENT, "behind"))
+        .hasMessageContaining("left, right, above");
+  }
+
   @Test
   void whatIsMissingOrRunsBackwardsIsRefused() {
     assertThatThrownBy(() -> scheme(Sign.BAR, Kind.COUNT_UP, 1950, 1960, null, null, null))

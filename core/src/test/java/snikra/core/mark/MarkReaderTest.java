@@ -49,6 +49,17 @@ class MarkReaderTest {
   }
 
   @Test
+  void linesReadInTheWrongOrderAreStillThatMark() {
+    MarkCandidate turned = reader.read(List.of(tang("WINDOVER", "THRALE"))).candidates().get(0);
+
+    assertThat(turned.variant().id()).isEqualTo("thrale-old");
+    assertThat(turned.probability()).isGreaterThan(0.9);
+    assertThat(turned.agreeing()).isEqualTo(14);
+    assertThat(reader.read(List.of(tang("THRALE", "WINDOVER"))).candidates().get(0).probability())
+        .isGreaterThan(turned.probability());
+  }
+
+  @Test
   void aConfusableLetterCostsLessThanAnyOther() {
     double confused = likelihood("ZWIGKEL");
     double other = likelihood("ZWIMKEL");

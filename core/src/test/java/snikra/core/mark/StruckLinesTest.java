@@ -31,8 +31,8 @@ class StruckLinesTest {
         } else if (stretch) {
           p[i][j] = Math.max(p[i - 1][j], overlooked);
         } else {
-          double right = j == 0 ? 0 : p[i - 1][j - 1] * read.emission()[letters[j - 1]][i - 1];
-          p[i][j] = right + p[i - 1][j] * read.imagined()[i - 1] + overlooked;
+          double right = j == 0 ? 0 : p[i - 1][j - 1] * read.emission()[letters[j - 1]][i];
+          p[i][j] = right + p[i - 1][j] * read.imagined()[i] + overlooked;
         }
       }
     }

@@ -15,7 +15,9 @@ import org.springframework.web.bind.annotation.RestController;
 import snikra.core.clue.Caution;
 import snikra.core.clue.Feature;
 import snikra.core.code.AssayOffice;
+import snikra.core.code.CodeScheme;
 import snikra.core.code.NumberTable;
+import snikra.core.code.SeenCode;
 import snikra.core.code.Sign;
 import snikra.core.condition.ConditionBook;
 import snikra.core.examination.Examiner;
@@ -53,7 +55,8 @@ class BookController {
         shelf.condition(),
         shelf.measures().quantities(),
         shelf.clues().cautions(),
-        Arrays.stream(Sign.values()).map(Sign::toString).toList(),
+        Arrays.stream(Sign.values()).map(sign -> sign(sign, shelf)).toList(),
+        SeenCode.PLACES,
         shelf.numberTables().stream().map(BookController::registered).toList(),
         shelf.assayOffices(),
         new Accepted(Length.ACCEPTED, EdtfDate.ACCEPTED));
@@ -71,10 +74,19 @@ class BookController {
       ConditionBook condition,
       List<Quantity> quantities,
       List<Caution> cautions,
-      List<String> signs,
+      List<SignChoice> signs,
+      List<String> places,
       List<Registered> registered,
       List<AssayOffice> assayOffices,
       Accepted accepted) {}
+
+  /**
+   * A sign of which date codes are made.
+   *
+   * @param counted whether one writes how many there are
+   * @param forms in which schemes on the shelf strike it
+   */
+  record SignChoice(Sign id, boolean counted, List<String> forms) {}
 
   /** Something with a name. */
   record Named(String id, String name) {}
@@ -85,6 +97,18 @@ class BookController {
    * @param numbered whether its numbers say more than its wording
    */
   record Registered(String id, String label, List<String> wording, boolean numbered, String note) {}
+
+  private static SignChoice sign(Sign sign, ReferenceShelf shelf) {
+    List<String> forms =
+        shelf.makers().stream()
+            .flatMap(maker -> maker.codes().stream())
+            .filter(scheme -> scheme.sign() == sign && scheme.form() != null)
+            .map(CodeScheme::form)
+            .distinct()
+            .sorted()
+            .toList();
+    return new SignChoice(sign, sign.isCounted(), forms);
+  }
 
   private static Registered registered(NumberTable t) {
     return new Registered(t.id(), t.label(), t.wording(), t.isNumbered(), t.note());

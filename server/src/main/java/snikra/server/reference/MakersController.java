@@ -2,6 +2,8 @@ package snikra.server.reference;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -12,6 +14,7 @@ import snikra.core.number.NumberGrammar;
 import snikra.core.reference.History;
 import snikra.core.reference.Maker;
 import snikra.core.reference.MarkVariant;
+import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
 import snikra.formats.PackFormat.Pack;
 import snikra.formats.PackFormat.Source;
@@ -27,8 +30,14 @@ class MakersController {
     this.desk = desk;
   }
 
-  /** Packs with their makers. */
-  record Makers(List<OnePack> packs) {}
+  /**
+   * Packs with their makers.
+   *
+   * @param confusions by letter what a worn one is taken for, as marks are read just now
+   * @param spellings sets of words taken for one another
+   */
+  record Makers(
+      List<OnePack> packs, SortedMap<Character, String> confusions, List<List<String>> spellings) {}
 
   /**
    * A pack: where it is from and whom it tells of.
@@ -78,7 +87,11 @@ class MakersController {
 
   @GetMapping("/api/makers")
   Makers makers() {
-    return new Makers(desk.packs().stream().map(this::pack).toList());
+    ReferenceShelf shelf = desk.examiner().shelf();
+    return new Makers(
+        desk.packs().stream().map(this::pack).toList(),
+        new TreeMap<>(shelf.confusions()),
+        shelf.spellings());
   }
 
   private OnePack pack(ReferenceDesk.Held held) {

@@ -176,7 +176,9 @@ public class ReferenceDesk {
   }
 
   private Examiner examiner(List<Pack> on) {
-    return bare.with(PackFormat.assayOffices(on), PackFormat.makers(on));
+    return bare.with(
+        PackFormat.reading(on, bare.shelf())
+            .with(PackFormat.assayOffices(on), PackFormat.makers(on)));
   }
 
   private static Held held(

@@ -73,6 +73,25 @@ class PackApiTest {
   }
 
   @Test
+  void aPackSaysWhatWornLettersAndWordsAreTakenFor() throws Exception {
+    bring(
+            PACK.replace("bench-notes", "letters")
+                .replace(
+                    "makers:", "confusions: {E: WM}\nspellings: [[GES, GESELLSCHAFT]]\nmakers:"),
+            true)
+        .andExpect(status().isOk());
+    web.perform(get("/api/makers"))
+        .andExpect(jsonPath("$.confusions.E").value("WM"))
+        .andExpect(jsonPath("$.confusions.C").value("GO"))
+        .andExpect(jsonPath("$.spellings[-1][1]").value("GESELLSCHAFT"));
+    web.perform(delete("/api/packs/letters")).andExpect(status().isNoContent());
+    web.perform(get("/api/makers")).andExpect(jsonPath("$.confusions.E").value("F"));
+    bring(PACK.replace("makers:", "confusions: {e: W}\nmakers:"), true)
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value(Matchers.containsString("confusions")));
+  }
+
+  @Test
   void aPackIsLookedAtTakenInSwitchedOffChangedAndLetGo() throws Exception {
     bring(PACK, false)
         .andExpect(status().isOk())
