@@ -12,6 +12,10 @@ import { ToastProvider, useToast } from "./ui/toasts";
 
 // The tray is there at once; the other rooms come when one goes to them.
 const Makers = lazy(() => import("./features/makers").then((m) => ({ default: m.Makers })));
+const VerdictSheet = lazy(() => import("./features/sheet").then((m) => ({ default: m.VerdictSheet })));
+const CalibrationPage = lazy(() =>
+  import("./features/makers/calibration").then((m) => ({ default: m.CalibrationPage })),
+);
 const Bench = lazy(() => import("./features/bench").then((m) => ({ default: m.Bench })));
 
 export function App() {
@@ -96,9 +100,11 @@ function Sheet() {
           <Routes>
             <Route path="/bench" element={<Bench book={book.data} />} />
             <Route path="/bench/:id" element={<Bench book={book.data} />} />
+            <Route path="/bench/:id/verdict" element={<VerdictSheet book={book.data} />} />
             <Route path="/tray" element={<Tray book={book.data} onNew={newKnife} />} />
             <Route path="/makers" element={<Makers />} />
             <Route path="/makers/:id" element={<Makers />} />
+            <Route path="/calibration" element={<CalibrationPage />} />
             <Route path="*" element={<Navigate to="/tray" replace />} />
           </Routes>
         </Suspense>

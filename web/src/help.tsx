@@ -21,6 +21,7 @@ const KEYS: [string, [string, string][]][] = [
       ["C S V", "to condition, story and value"],
       ["R", "the same as the knife before, at this station"],
       ["G", "to what is next"],
+      ["P", "the verdict sheet; there, print it"],
       ["Ctrl Z", "undo"],
       ["Ctrl Shift Z", "redo"],
     ],

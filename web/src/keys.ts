@@ -3,7 +3,7 @@ import { usePreferences } from "./preferences";
 
 const typing = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
-  (target.isContentEditable || ["INPUT", "TEXTAREA", "SELECT"].includes(target.tagName));
+  (target.isContentEditable || target.matches("input:not([type=checkbox]), textarea, select"));
 
 /**
  * Single-key commands. They pause while text is entered or a dialog is open, and can be turned off.

@@ -276,6 +276,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calibration": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["calibration"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/book": {
         parameters: {
             query?: never;
@@ -401,6 +417,10 @@ export interface components {
             changes: components["schemas"]["Change"][];
             remarks: components["schemas"]["Remark"][];
         };
+        Calibrated: {
+            report: components["schemas"]["Report"];
+            sharpness: components["schemas"]["Sharpness"][];
+        };
         Caution: {
             id: string;
             station: string;
@@ -513,6 +533,7 @@ export interface components {
             clues: components["schemas"]["DatingVerdictClueInfluence"][];
             conflicts: components["schemas"]["DatingVerdictConflict"][];
             opinion: components["schemas"]["DatingVerdictOpinion"];
+            lookNext: components["schemas"]["DatingVerdictNextLook"][];
         };
         DatingVerdictAttribution: {
             maker?: string;
@@ -538,6 +559,7 @@ export interface components {
             /** Format: double */
             bits: number;
             why: string;
+            source: string;
             inConflict: boolean;
         };
         DatingVerdictConflict: {
@@ -559,6 +581,15 @@ export interface components {
             /** Format: double */
             probability: number;
             nineTenths: components["schemas"]["Span"];
+        };
+        DatingVerdictNextLook: {
+            feature: string;
+            station: string;
+            label: string;
+            /** @enum {string} */
+            trouble: "glance" | "loupe" | "measure" | "open" | "book";
+            /** Format: double */
+            bits: number;
         };
         DatingVerdictOpinion: {
             /** @enum {string} */
@@ -594,6 +625,7 @@ export interface components {
         };
         ExamineRequest: {
             specimen: components["schemas"]["Specimen"];
+            without?: string[];
             packs?: components["schemas"]["Pack"][];
         };
         Frame: {
@@ -967,9 +999,24 @@ export interface components {
             numbered: boolean;
             note: string;
         };
+        Reliability: {
+            /** Format: double */
+            expectedError: number;
+            tenths: components["schemas"]["Tenth"][];
+        };
         Remark: {
             maker: string;
             text: string;
+        };
+        Report: {
+            /** Format: int32 */
+            knives: number;
+            /** Format: double */
+            half: number;
+            /** Format: double */
+            nineTenths: number;
+            maker: components["schemas"]["Reliability"];
+            state: components["schemas"]["Reliability"];
         };
         Resting: {
             id: string;
@@ -1049,6 +1096,11 @@ export interface components {
         SeenNumber: {
             table: string;
             number?: string;
+        };
+        Sharpness: {
+            station?: string;
+            /** Format: double */
+            years: number;
         };
         SignChoice: {
             /** @enum {string} */
@@ -1159,6 +1211,16 @@ export interface components {
             /** Format: int32 */
             taken: number;
             problems: components["schemas"]["Problem"][];
+        };
+        Tenth: {
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            count: number;
+            /** Format: double */
+            said: number;
+            /** Format: double */
+            was: number;
         };
         TrayEntry: {
             id: string;
@@ -1841,6 +1903,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Device"][];
+                };
+            };
+        };
+    };
+    calibration: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Calibrated"];
                 };
             };
         };

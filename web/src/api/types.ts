@@ -29,6 +29,7 @@ export type TrayEntry = Schemas["TrayEntry"];
 export type OneMaker = Schemas["OneMaker"];
 export type MakersPack = Schemas["OnePack"];
 export type BroughtPack = Schemas["Brought"];
+export type Calibrated = Schemas["Calibrated"];
 export type Photo = Schemas["Photo"];
 export type Grade = Schemas["GradeVerdict"];
 

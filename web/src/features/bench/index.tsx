@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
-import { Link, Navigate, useParams, useSearchParams } from "react-router";
+import { Link, Navigate, useNavigate, useParams, useSearchParams } from "react-router";
 import { api, Refused } from "../../api/client";
 import type { Book, SavedKnife } from "../../api/types";
 import { titleBy } from "../../format";
@@ -76,6 +76,7 @@ const toStation = () => document.getElementById("station")?.focus({ preventScrol
 function OnTheBench({ saved, book }: { saved: SavedKnife; book: Book }) {
   const knife = useKnife(saved);
   const { school } = usePreferences();
+  const navigate = useNavigate();
   const [query, setQuery] = useSearchParams();
   const station = STATION_NAMES[query.get("at") ?? ""] ? (query.get("at") as string) : "pattern";
   const [face, setFace] = useState<FaceOf>({ blade: 1, side: "mark" });
@@ -94,6 +95,7 @@ function OnTheBench({ saved, book }: { saved: SavedKnife; book: Book }) {
     ...Object.fromEntries(book.stations.map((s, i) => [stationKey(s, i).toLowerCase(), () => go(s)])),
     g: () => next && go(next),
     r: () => repeatLast(knife, station, book),
+    p: () => navigate(`/bench/${saved.id}/verdict`),
     "mod+z": () => knife.undo?.(),
     "mod+shift+z": () => knife.redo?.(),
     "mod+y": () => knife.redo?.(),
@@ -115,7 +117,7 @@ function OnTheBench({ saved, book }: { saved: SavedKnife; book: Book }) {
           <Panel knife={knife} book={book} station={station} face={face} onFace={setFace} />
           <Photos id={saved.id} knife={knife} />
         </div>
-        <VerdictPanel knife={knife} next={next} onGo={go} />
+        <VerdictPanel id={saved.id} knife={knife} next={next} onGo={go} />
       </div>
       {knife.verdict && <SpanChart dating={knife.verdict.dating} onGo={go} />}
       <ChangedElsewhere knife={knife} />

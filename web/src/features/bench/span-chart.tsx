@@ -11,7 +11,16 @@ const ROW = 16;
 const MOST_ROWS = 7;
 
 /** The years it may be of, as a comb, and under it what each clue allows, in the order of its weight. */
-export function SpanChart({ dating, onGo }: { dating: Dating; onGo: (station: string) => void }) {
+export function SpanChart({
+  dating,
+  onGo,
+  isBare,
+}: {
+  dating: Dating;
+  onGo: (station: string) => void;
+  /** Without the table, where that stands elsewhere. */
+  isBare?: boolean;
+}) {
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box, 1232);
   const isNarrow = width < 700;
@@ -32,7 +41,13 @@ export function SpanChart({ dating, onGo }: { dating: Dating; onGo: (station: st
             <Heading dating={dating} />
           </div>
         )}
-        <svg width={width} height={axis + 26} aria-label={described(dating)}>
+        <svg
+          width={width}
+          height={axis + 26}
+          viewBox={`0 0 ${width} ${axis + 26}`}
+          className="print:h-auto print:w-full"
+          aria-label={described(dating)}
+        >
           {ticks(from, to, 20).map((y) => (
             <path key={y} d={`M${x(y)} ${BASE}V${axis}`} stroke="var(--color-rule)" />
           ))}
@@ -109,7 +124,7 @@ export function SpanChart({ dating, onGo }: { dating: Dating; onGo: (station: st
           </text>
         </svg>
       </div>
-      <AsTable dating={dating} />
+      {!isBare && <AsTable dating={dating} />}
     </section>
   );
 }

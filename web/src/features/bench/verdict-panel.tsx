@@ -1,15 +1,19 @@
+import { Link } from "react-router";
 import type { Dating, Verdict } from "../../api/types";
 import { money, percent, sentence, years, yearsWhole } from "../../format";
 import { Key } from "../../ui/key";
+import { NextLooks } from "./next-looks";
 import { STATION_NAMES } from "./stations";
 import type { Knife, SaveState } from "./use-knife";
 
 /** What it is, who made it, when and how it came to be so; and where to look next. */
 export function VerdictPanel({
+  id,
   knife,
   next,
   onGo,
 }: {
+  id: string;
   knife: Knife;
   next: string | undefined;
   onGo: (station: string) => void;
@@ -21,7 +25,15 @@ export function VerdictPanel({
       className="flex min-w-0 flex-col border-rule pt-2.5 max-[80rem]:border-t max-[80rem]:border-ink min-[80rem]:border-l min-[80rem]:pl-[1.375rem]"
     >
       <SaveLine state={knife.save} onRetry={knife.retry} undo={knife.undo} />
-      {v ? <Opinion verdict={v} /> : <p className="voice text-ink3">Working it out.</p>}
+      {v ? <Opinion verdict={v} onGo={onGo} /> : <p className="voice text-ink3">Working it out.</p>}
+      {v && (
+        <p className="mb-3">
+          <Link to={`/bench/${id}/verdict`} className="min-h-6 underline">
+            Verdict sheet
+          </Link>{" "}
+          <Key>P</Key>
+        </p>
+      )}
       {v && next && (
         <button
           type="button"
@@ -83,7 +95,7 @@ function SaveLine({ state, onRetry, undo }: { state: SaveState; onRetry: () => v
   );
 }
 
-function Opinion({ verdict }: { verdict: Verdict }) {
+function Opinion({ verdict, onGo }: { verdict: Verdict; onGo: (station: string) => void }) {
   const { dating } = verdict;
   const lead = dating.explanations[0];
   const shown = dating.explanations.slice(1, 4).filter((e) => percent(e.probability) > 0);
@@ -129,6 +141,7 @@ function Opinion({ verdict }: { verdict: Verdict }) {
       </ul>
       {lead && !isOneMaker && <AllOfAPiece dating={dating} />}
       <Findings verdict={verdict} />
+      <NextLooks looks={dating.lookNext} onGo={onGo} most={3} />
       <dl className="mt-2 mb-3 grid grid-cols-[4.5rem_minmax(0,1fr)] gap-x-2 border-t border-rule pt-1.5">
         <dt className="voice text-ink2">Condition</dt>
         <dd data-testid="grade">{gradeWords(verdict)}</dd>
@@ -149,7 +162,7 @@ function Percent({ p }: { p: number }) {
 }
 
 /** How it came to be so, as lengths on a rule. */
-function AllOfAPiece({ dating }: { dating: Dating }) {
+export function AllOfAPiece({ dating }: { dating: Dating }) {
   const states = dating.states.filter((s) => percent(s.probability) >= 3).slice(0, 4);
   return (
     <section className="mt-2">

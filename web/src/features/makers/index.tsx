@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
-import { useParams, useSearchParams } from "react-router";
+import { Link, useParams, useSearchParams } from "react-router";
 import { api } from "../../api/client";
 import { useKeys } from "../../keys";
 import { Failed } from "../../ui/failed";
@@ -80,6 +80,11 @@ export function Makers() {
           </p>
         )}
         {!shelf.isPending && <Packs packs={packs} />}
+        <p className="no-print mt-4 border-t border-rule pt-2">
+          <Link to="/calibration" className="underline">
+            How far to trust the verdicts
+          </Link>
+        </p>
         {shelf.data && <Letters confusions={shelf.data.confusions} spellings={shelf.data.spellings} />}
       </section>
       <section aria-label="Maker" className="max-lg:mt-6 lg:border-l lg:border-rule lg:pl-8">

@@ -57,6 +57,11 @@ class AccessIT {
     page.locator("a[data-knife]").filter(byText("Old look")).click();
     BenchPage bench = new BenchPage(page);
     assertThat(page.getByTestId("opinion")).isVisible();
+    page.getByText("Verdict sheet").click();
+    assertThat(page.getByTestId("headline")).isVisible();
+    check(page, "verdict sheet");
+    page.getByText("To the bench").click();
+    assertThat(page.getByTestId("opinion")).isVisible();
     for (String station :
         List.of(
             "Pattern",

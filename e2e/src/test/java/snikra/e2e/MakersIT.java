@@ -81,7 +81,9 @@ class MakersIT {
       assertThat(sheet).containsText("with 2 changes");
       page.keyboard().press("Escape");
 
-      Locator use = page.getByLabel(Pattern.compile("Own trade"));
+      Locator use =
+          page.getByRole(
+              AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName(Pattern.compile("Own trade")));
       use.press("Space");
       assertThat(page.locator("a[data-maker]")).hasCount(13);
       use.press("Space");

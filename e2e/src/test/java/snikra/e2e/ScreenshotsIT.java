@@ -32,6 +32,9 @@ class ScreenshotsIT {
       bench(app, page, "Old look, late part", "Frame");
       page.setViewportSize(1280, 1000);
       shoot(page, "bench-late-part");
+      page.locator("body").press("p");
+      assertThat(page.getByTestId("headline")).isVisible();
+      shoot(page, "verdict-sheet");
       page.setViewportSize(1280, 800);
       bench(app, page, "The number says stag", "Number");
       page.setViewportSize(1280, 1000);

@@ -5,7 +5,6 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -161,7 +160,7 @@ public final class SpecimenFormat {
     }
 
     private void code(String at, JsonNode code) {
-      Sign sign = Sign.valueOf(code.path("sign").asText().toUpperCase(Locale.ROOT));
+      Sign sign = Json.mapper().convertValue(code.path("sign"), Sign.class);
       text(at + ".written", code.path("written"), written -> SeenCode.parse(sign, written));
     }
 

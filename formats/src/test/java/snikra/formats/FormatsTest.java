@@ -103,6 +103,10 @@ class FormatsTest {
             + " hallmarks[0].form | x",
         "{\"marks\": [{\"blade\": 1, \"face\": \"side\", \"state\": \"bare\", \"lines\": []}]} |"
             + " marks[0].face | \"side\"",
+        "{\"codes\": [{\"sign\": \"letters-and-figures\", \"written\": \"2-3\"}]} |"
+            + " codes[0].written | 2-3",
+        "{\"codes\": [{\"sign\": \"placement\", \"written\": \"behind\"}]} |"
+            + " codes[0].written | behind",
         "{\"measured\": {\"gap\": [\"-1 mm\"]}} | measured.gap[0] | -1 mm",
         "{\"blades\": [{\"seen\": {\"other_pull\": {\"value\": \"long\", \"sureness\": \"sure\"}}}]} |"
             + " blades[0].seen.other_pull | other_pull",

@@ -3,6 +3,7 @@ package snikra.core.clue;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A question asked of one part of the knife.
@@ -11,6 +12,8 @@ import java.util.Optional;
  * @param complete whether the clues are all the answers there are, so that they share probability
  * @param markBorne whether it is struck with the mark, so that a known mark already accounts for it
  * @param asked of what; of blades only the main one's answer dates the knife
+ * @param trouble what it takes to look
+ * @param onlyIf another answer without which there is nothing to look at
  */
 public record Feature(
     String id,
@@ -20,7 +23,41 @@ public record Feature(
     boolean complete,
     boolean markBorne,
     Asked asked,
+    Trouble trouble,
+    @Nullable OnlyIf onlyIf,
     List<Clue> clues) {
+
+  /** What it takes to look at something, as a cost beside a glance. */
+  public enum Trouble {
+    GLANCE(1),
+    LOUPE(1.5),
+    MEASURE(2),
+    OPEN(2),
+    BOOK(4);
+
+    private final double cost;
+
+    Trouble(double cost) {
+      this.cost = cost;
+    }
+
+    /** How many glances it costs. */
+    public double cost() {
+      return cost;
+    }
+
+    @Override
+    public String toString() {
+      return name().toLowerCase(Locale.ROOT);
+    }
+  }
+
+  /** There is only something to look at where another feature shows one of these answers. */
+  public record OnlyIf(String feature, List<String> values) {
+    public OnlyIf {
+      values = List.copyOf(values);
+    }
+  }
 
   /** Of what it is asked. */
   public enum Asked {
@@ -49,11 +86,12 @@ public record Feature(
       boolean complete,
       boolean markBorne,
       List<Clue> clues) {
-    this(id, station, part, label, complete, markBorne, Asked.ONCE, clues);
+    this(id, station, part, label, complete, markBorne, Asked.ONCE, Trouble.GLANCE, null, clues);
   }
 
   public Feature {
     asked = asked == null ? Asked.ONCE : asked;
+    trouble = trouble == null ? Trouble.GLANCE : trouble;
     clues = List.copyOf(clues);
     if (clues.isEmpty()) {
       throw new IllegalArgumentException("feature " + id + " must have at least one clue; found 0");

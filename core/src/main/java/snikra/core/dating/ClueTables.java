@@ -30,6 +30,7 @@ final class ClueTables {
   private final double[][] anyone;
 
   private final Map<String, Row> rows = new HashMap<>();
+  private final Map<String, Outlook> outlooks = new HashMap<>();
 
   /**
    * One clue. Where neither region nor style makes a difference the rows are one and the same
@@ -66,6 +67,11 @@ final class ClueTables {
   /** What a clue says when seen this surely. */
   Look look(Feature feature, Clue clue, Sureness sureness) {
     return row(feature, clue).looks.get(sureness);
+  }
+
+  /** What a look at a feature may show. */
+  Outlook outlook(Feature feature) {
+    return outlooks.get(feature.id());
   }
 
   /** Years by this clue alone, in a knife as made by anyone anywhere. */
@@ -119,6 +125,9 @@ final class ClueTables {
       double[] alone = alone(looks.get(Sureness.SURE).compatibility());
       rows.put(feature.id() + "." + feature.clues().get(c).id(), new Row(looks, alone));
     }
+    List<Look> sure =
+        feature.clues().stream().map(clue -> look(feature, clue, Sureness.SURE)).toList();
+    outlooks.put(feature.id(), new Outlook(sure));
   }
 
   // The first region that leans to the same answers.

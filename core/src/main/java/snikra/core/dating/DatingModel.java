@@ -30,12 +30,14 @@ public final class DatingModel {
   private final List<List<MarkUse>> uses;
   private final List<Part> parts;
   private final double[] replacedPrior;
+  private final LookNext lookNext;
 
   /** A model that knows this shelf and looks no further than {@code thisYear}. */
   public DatingModel(ReferenceShelf shelf, int thisYear) {
     this.shelf = shelf;
     this.axis = new YearAxis(YearAxis.FIRST, thisYear);
     this.tables = new ClueTables(shelf, axis);
+    this.lookNext = new LookNext(shelf, tables);
     this.uses = shelf.makers().stream().map(m -> MarkUse.of(m, axis)).toList();
     this.parts = shelf.clues().parts();
     // The last place is the story: it is told of the whole knife and cannot be replaced.
@@ -50,12 +52,12 @@ public final class DatingModel {
     return date(evidence, true);
   }
 
-  /** The verdict without the influence of each clue, for lists of many knives. */
+  /** The verdict without the influence of each clue and without what to look at next. */
   public DatingVerdict dateBriefly(Evidence evidence) {
     return date(evidence, false);
   }
 
-  private DatingVerdict date(Evidence evidence, boolean withInfluence) {
+  private DatingVerdict date(Evidence evidence, boolean whole) {
     List<Look> looks = looks(evidence);
     Hypotheses hypotheses = hypotheses(evidence);
     Inference inference = new Inference(hypotheses, axis.size(), byPart(looks));
@@ -64,7 +66,7 @@ public final class DatingModel {
     List<StateProbability> states = explainer.states();
     List<Conflict> conflicts = conflicts(evidence, looks, hypotheses, states);
     List<ClueInfluence> clues =
-        withInfluence ? influences(evidence, looks, inference, post, conflicts) : List.of();
+        whole ? influences(evidence, looks, inference, post, conflicts) : List.of();
     Span half = Distribution.span(post, HALF, axis);
     Span nineTenths = Distribution.span(post, NINE_TENTHS, axis);
     var makers = explainer.makers();
@@ -88,7 +90,8 @@ public final class DatingModel {
         explanations,
         clues,
         conflicts,
-        OpinionWriter.write(seen, states, explanations, clues, conflicts));
+        OpinionWriter.write(seen, states, explanations, clues, conflicts),
+        whole ? lookNext.find(evidence, explainer, makers) : List.of());
   }
 
   private Hypotheses hypotheses(Evidence evidence) {
@@ -168,6 +171,7 @@ public final class DatingModel {
         shift,
         bits,
         clue.why(),
+        clue.source(),
         conflict);
   }
 
@@ -184,6 +188,7 @@ public final class DatingModel {
         shift,
         bits,
         s.why(),
+        "",
         conflict);
   }
 

@@ -2,6 +2,7 @@ package snikra.core.dating;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import snikra.core.clue.Feature;
 
 /**
  * Who, when, and is it all of a piece.
@@ -15,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param explanations maker and state together, likeliest first; none while nothing was looked at
  * @param clues in the order of their influence
  * @param opinion in words, with its strength
+ * @param lookNext what would tell most for its trouble, first things first
  */
 public record DatingVerdict(
     int firstYear,
@@ -30,7 +32,8 @@ public record DatingVerdict(
     List<Explanation> explanations,
     List<ClueInfluence> clues,
     List<Conflict> conflicts,
-    Opinion opinion) {
+    Opinion opinion,
+    List<NextLook> lookNext) {
 
   /**
    * Who made it.
@@ -63,6 +66,7 @@ public record DatingVerdict(
    * @param part label of the part it is seen on
    * @param medianShift years the middle would move if it were left out
    * @param bits information about the year lost if it were left out
+   * @param source what the reason is known from; empty where it is in the knife itself
    */
   public record ClueInfluence(
       String feature,
@@ -76,6 +80,7 @@ public record DatingVerdict(
       int medianShift,
       double bits,
       String why,
+      String source,
       boolean inConflict) {}
 
   /**
@@ -91,6 +96,15 @@ public record DatingVerdict(
       double overlap,
       int gap,
       String resolvedBy) {}
+
+  /**
+   * Something not looked at yet.
+   *
+   * @param feature id of the feature, or {@code marks}
+   * @param bits expected to be told of who, when and how together
+   */
+  public record NextLook(
+      String feature, String station, String label, Feature.Trouble trouble, double bits) {}
 
   /**
    * The opinion in words.

@@ -16,6 +16,8 @@ import snikra.core.specimen.Sureness;
  * @param number the pattern number as struck
  * @param codes date codes as seen
  * @param found answers by feature or trait, for holding the number against
+ * @param lookedInVain features that were looked at and could not be told
+ * @param facesLeft where a mark may stand and nobody has looked yet, in the order of looking
  */
 public record Evidence(
     MarkEvidence marks,
@@ -23,14 +25,38 @@ public record Evidence(
     List<Statement> statements,
     @Nullable String number,
     List<SeenCode> codes,
-    Map<String, String> found) {
+    Map<String, String> found,
+    List<FaceLeft> facesLeft,
+    Set<String> lookedInVain) {
 
   public Evidence {
     observed = List.copyOf(observed);
     statements = List.copyOf(statements);
     codes = List.copyOf(codes);
     found = Map.copyOf(found);
+    facesLeft = List.copyOf(facesLeft);
+    lookedInVain = Set.copyOf(lookedInVain);
   }
+
+  /** The same but for these features and statements. */
+  public Evidence without(Set<String> ids) {
+    return new Evidence(
+        marks,
+        observed.stream().filter(o -> !ids.contains(o.feature().id())).toList(),
+        statements.stream().filter(s -> !ids.contains(s.id())).toList(),
+        number,
+        codes,
+        found,
+        facesLeft,
+        lookedInVain);
+  }
+
+  /**
+   * A face nobody has looked at yet.
+   *
+   * @param legible how often something can be read there
+   */
+  public record FaceLeft(String label, double legible) {}
 
   /** A feature looked at. */
   public record Observed(Feature feature, Clue clue, Sureness sureness) {}

@@ -1,6 +1,7 @@
 package snikra.core.dating;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -186,6 +187,33 @@ final class Explainer {
       row[y] += more;
       left[y] -= more;
     }
+  }
+
+  /**
+   * The weight of all owners by region, way and year, for looking at one part; all of it is 1.
+   *
+   * @param part index of the part
+   */
+  double[][][] weightFor(int part, List<Region> regions) {
+    double[][][] weight = new double[regions.size()][Outlook.WAYS][axis.size()];
+    for (Owner o : owners.values()) {
+      double[][] ways = weight[regions.indexOf(o.region)];
+      for (int s = 0; s < states.size(); s++) {
+        int way =
+            switch (s - FIRST_PART - 2 * part) {
+              case 0 -> Outlook.REPLACED;
+              case 1 -> Outlook.OLDER;
+              default -> s == OLD_STYLE ? Outlook.OLD_STYLE : Outlook.AS_MADE;
+            };
+        addTo(ways[way], o.byState[s]);
+      }
+    }
+    for (double[][] ways : weight) {
+      for (double[] row : ways) {
+        Arrays.setAll(row, y -> row[y] / total);
+      }
+    }
+    return weight;
   }
 
   List<Attribution> makers() {

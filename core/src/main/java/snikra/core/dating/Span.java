@@ -12,6 +12,16 @@ public record Span(double share, List<Piece> pieces) {
     pieces = List.copyOf(pieces);
   }
 
+  /** Whether a year lies in one of the pieces. */
+  public boolean holds(int year) {
+    return pieces.stream().anyMatch(p -> year >= p.from() && year <= p.to());
+  }
+
+  /** How many years lie in the pieces. */
+  public int years() {
+    return pieces.stream().mapToInt(p -> p.to() - p.from() + 1).sum();
+  }
+
   /** First year of all pieces. */
   public int from() {
     return pieces.get(0).from();

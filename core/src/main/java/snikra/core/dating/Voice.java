@@ -15,7 +15,7 @@ final class Voice {
   static final double[] OLDER_PRIOR = {0.02, 0.15};
 
   /** How many years older stock may be. */
-  private static final int OLDER_BY = 8;
+  static final int OLDER_BY = 8;
 
   /** Its place among the voices. */
   final int index;

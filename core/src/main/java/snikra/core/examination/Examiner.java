@@ -6,7 +6,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
@@ -28,6 +30,7 @@ import snikra.core.pattern.PatternVerdict;
 import snikra.core.provenance.StoryEvent;
 import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.Face;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.Specimen;
 import snikra.core.specimen.Sureness;
@@ -36,6 +39,14 @@ import snikra.core.value.ValueVerdict;
 
 /** Examines knives against one shelf. Immutable; safe for many threads. */
 public final class Examiner {
+  /** How often something can be read on the mark side of a main tang, and elsewhere. */
+  private static final double MAIN_TANG = 0.75;
+
+  private static final double OTHER_FACES = 0.3;
+
+  /** Stands for all marks together where clues are left out. */
+  public static final String MARK = "mark";
+
   private static final double NAMED_FROM = 0.5;
   private static final double WORD_IS_SURE = 0.9;
   private static final String HANDLE = "handle_material";
@@ -64,6 +75,11 @@ public final class Examiner {
     return shelf;
   }
 
+  /** No knife is younger. */
+  public int thisYear() {
+    return thisYear;
+  }
+
   /** What a drawing of this knife needs. */
   public Sketch sketch(Specimen knife) {
     return Sketch.of(knife, shelf);
@@ -88,9 +104,18 @@ public final class Examiner {
 
   /** The whole verdict on a knife. */
   public Verdict examine(Specimen knife) {
+    return examine(knife, Set.of());
+  }
+
+  /**
+   * The verdict as it would be without some of the clues.
+   *
+   * @param without ids of features and of statements, and {@link #MARK} for what the marks say
+   */
+  public Verdict examine(Specimen knife, Set<String> without) {
     PatternVerdict pattern = namer.name(knife);
-    MarkEvidence marks = reader.read(knife.marks());
-    DatingVerdict dated = dating.date(evidence(knife, marks));
+    MarkEvidence marks = reader.read(without.contains(MARK) ? List.of() : knife.marks());
+    DatingVerdict dated = dating.date(evidence(knife, marks).without(without));
     NumberVerdict number = Numbers.read(knife, found(knife), dated, shelf).orElse(null);
     GradeVerdict grade = shelf.condition().grade(knife.condition());
     Sketch sketch = sketch(knife);
@@ -189,7 +214,39 @@ public final class Examiner {
     }
     List<Evidence.Statement> statements = new ArrayList<>(statements(knife));
     statements.addAll(Codes.statements(knife, shelf));
-    return new Evidence(marks, observed, statements, knife.number(), knife.codes(), found(knife));
+    return new Evidence(
+        marks,
+        observed,
+        statements,
+        knife.number(),
+        knife.codes(),
+        found(knife),
+        facesLeft(knife),
+        seen.entrySet().stream()
+            .filter(e -> e.getValue().value() == null)
+            .map(Map.Entry::getKey)
+            .collect(Collectors.toSet()));
+  }
+
+  // The main tang first: makers struck there before anywhere else.
+  private static List<Evidence.FaceLeft> facesLeft(Specimen knife) {
+    List<Evidence.FaceLeft> left = new ArrayList<>();
+    if (notLooked(knife, 1, Face.MARK)) {
+      left.add(new Evidence.FaceLeft("the mark side of the main tang", MAIN_TANG));
+    }
+    if (notLooked(knife, 1, Face.PILE)) {
+      left.add(new Evidence.FaceLeft("the pile side of the main tang", OTHER_FACES));
+    }
+    for (int blade = 2; blade <= knife.blades().size(); blade++) {
+      if (notLooked(knife, blade, Face.MARK)) {
+        left.add(new Evidence.FaceLeft("the tang of blade " + blade, OTHER_FACES));
+      }
+    }
+    return left;
+  }
+
+  private static boolean notLooked(Specimen knife, int blade, Face face) {
+    return knife.marks().stream().noneMatch(m -> m.blade() == blade && m.face() == face);
   }
 
   private static List<Evidence.Statement> statements(Specimen knife) {

@@ -3,6 +3,7 @@ package snikra.core.mark;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.random.RandomGenerator;
 
 /**
  * P(line as read | line as struck), summed over all alignments.
@@ -216,6 +217,25 @@ final class Channel {
     double whole() {
       return last == p.length - 1 ? p[last] : 0;
     }
+  }
+
+  /** A letter as it is read by one who is sure of it. */
+  char readAs(char struck, RandomGenerator random) {
+    return drawn(sure[index(struck)], random);
+  }
+
+  /** A letter as letters are met in marks. */
+  char anyLetter(RandomGenerator random) {
+    return drawn(frequency, random);
+  }
+
+  private static char drawn(double[] p, RandomGenerator random) {
+    double left = random.nextDouble();
+    int i = 0;
+    while (i < LETTERS.length() - 1 && left >= p[i]) {
+      left -= p[i++];
+    }
+    return LETTERS.charAt(i);
   }
 
   /** Probability of a glyph when the letter struck is not known. */

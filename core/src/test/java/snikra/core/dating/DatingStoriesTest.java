@@ -125,7 +125,9 @@ class DatingStoriesTest {
             List.of(snikra.core.fixture.KnifeBuilder.held(1930, 0.9)),
             null,
             List.of(),
-            java.util.Map.of());
+            java.util.Map.of(),
+            List.of(),
+            java.util.Set.of());
     assertThat(model.dateBriefly(evidence).curve()).isEqualTo(model.date(evidence).curve());
     assertThat(model.dateBriefly(evidence).clues()).isEmpty();
     assertThat(model.date(evidence).clues()).hasSize(1);

@@ -4,7 +4,10 @@ import com.fasterxml.jackson.databind.JsonNode;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -23,6 +26,7 @@ import snikra.server.reference.ReferenceDesk;
 @RestController
 class ExaminationController {
   private static final int MOST_PACKS = 20;
+  private static final int MOST_WITHOUT = 200;
 
   private final ReferenceDesk desk;
 
@@ -33,10 +37,11 @@ class ExaminationController {
   /**
    * What is sent.
    *
+   * @param without clues to leave out: ids of features and statements, and {@code mark}
    * @param packs reference packs to use in place of the shipped ones
    */
   record ExamineRequest(
-      Specimen specimen, @org.jspecify.annotations.Nullable List<PackFormat.Pack> packs) {}
+      Specimen specimen, @Nullable List<String> without, @Nullable List<PackFormat.Pack> packs) {}
 
   @PostMapping(path = "/api/examine", consumes = MediaType.APPLICATION_JSON_VALUE)
   @io.swagger.v3.oas.annotations.parameters.RequestBody(
@@ -45,7 +50,22 @@ class ExaminationController {
   Verdict examine(@RequestBody String body) {
     JsonNode tree = SpecimenFormat.parse(body);
     Examiner with = tree.has("packs") ? examinerWith(tree.path("packs")) : desk.examiner();
-    return with.examine(SpecimenFormat.read(tree.path("specimen"), with.shelf()));
+    Specimen knife = SpecimenFormat.read(tree.path("specimen"), with.shelf());
+    return with.examine(knife, without(tree.path("without")));
+  }
+
+  private static Set<String> without(JsonNode ids) {
+    if (!ids.isMissingNode() && (!ids.isArray() || ids.size() > MOST_WITHOUT)) {
+      throw new InvalidInput(
+          List.of(
+              new Problem(
+                  "without",
+                  ids.isArray() ? ids.size() + " clues" : ids.getNodeType().toString(),
+                  "must be a list of at most " + MOST_WITHOUT + " ids of clues")));
+    }
+    Set<String> without = new HashSet<>();
+    ids.forEach(id -> without.add(id.asText()));
+    return without;
   }
 
   private Examiner examinerWith(JsonNode packs) {

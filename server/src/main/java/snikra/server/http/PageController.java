@@ -22,7 +22,17 @@ class PageController {
   }
 
   @GetMapping(
-      value = {"/", "/index.html", "/bench", "/bench/{id}", "/tray", "/makers", "/makers/{id}"})
+      value = {
+        "/",
+        "/index.html",
+        "/bench",
+        "/bench/{id}",
+        "/bench/{id}/verdict",
+        "/calibration",
+        "/tray",
+        "/makers",
+        "/makers/{id}"
+      })
   ResponseEntity<String> page(HttpServletRequest request) {
     String nonce = (String) request.getAttribute(LocalOnlyFilter.NONCE);
     return ResponseEntity.ok()

@@ -1,0 +1,155 @@
+package snikra.core.dating;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.SplittableRandom;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+import snikra.core.clue.Feature;
+import snikra.core.reference.ReferenceShelf;
+
+/**
+ * Whether the model is right as often as it says: knives drawn from it are dated by it, and its
+ * spans and probabilities are held against what the knives are.
+ */
+public final class Calibration {
+  private static final int TENTHS = 10;
+  private static final String MARKS = "marks";
+
+  private final DatingModel model;
+  private final Sampler sampler;
+  private final ReferenceShelf shelf;
+
+  /** One tenth of a reliability diagram: how often it was said so and how often it was so. */
+  public record Tenth(int from, int count, double said, double was) {}
+
+  /**
+   * A reliability diagram.
+   *
+   * @param expectedError mean distance between what was said and what was, by count
+   */
+  public record Reliability(double expectedError, List<Tenth> tenths) {}
+
+  /**
+   * A station and the middle length of the nine-tenths spans without it.
+   *
+   * @param station null with all stations
+   */
+  public record Sharpness(@Nullable String station, double years) {}
+
+  /**
+   * What came of it.
+   *
+   * @param half share of the fifty-per-cent spans that hold the year
+   * @param nineTenths share of the ninety-per-cent spans that hold the year
+   */
+  public record Report(
+      int knives, double half, double nineTenths, Reliability maker, Reliability state) {}
+
+  /** A calibration of the model of one shelf. */
+  public Calibration(ReferenceShelf shelf, int thisYear) {
+    this.shelf = shelf;
+    model = new DatingModel(shelf, thisYear);
+    sampler = new Sampler(shelf, thisYear);
+  }
+
+  /** Draws so many knives and dates them; the same seed draws the same knives. */
+  public Report run(int knives, long seed, Sampler.Care care) {
+    SplittableRandom random = new SplittableRandom(seed);
+    Diagram maker = new Diagram();
+    Diagram state = new Diagram();
+    int half = 0;
+    int nineTenths = 0;
+    for (int i = 0; i < knives; i++) {
+      Sampler.Drawn knife = sampler.draw(random, care);
+      DatingVerdict verdict = model.dateBriefly(knife.evidence());
+      half += verdict.half().holds(knife.year()) ? 1 : 0;
+      nineTenths += verdict.nineTenths().holds(knife.year()) ? 1 : 0;
+      DatingVerdict.Attribution who = verdict.makers().get(0);
+      boolean isOurs =
+          who.maker() == null
+              ? knife.maker() == null && who.region().equals(knife.region())
+              : who.maker().equals(knife.maker());
+      maker.add(who.probability(), isOurs);
+      DatingVerdict.StateProbability how = verdict.states().get(0);
+      boolean isSo =
+          how.state().kind() == knife.state()
+              && (how.state().part() == null || how.state().part().equals(knife.part()));
+      state.add(how.probability(), isSo);
+    }
+    return new Report(
+        knives,
+        (double) half / knives,
+        (double) nineTenths / knives,
+        maker.reliability(),
+        state.reliability());
+  }
+
+  /** The length of spans with all stations, then without each: what each look is worth. */
+  public List<Sharpness> sharpness(int knives, long seed, Sampler.Care care) {
+    SplittableRandom random = new SplittableRandom(seed);
+    List<Evidence> drawn =
+        IntStream.range(0, knives).mapToObj(i -> sampler.draw(random, care).evidence()).toList();
+    List<Sharpness> out = new ArrayList<>();
+    out.add(new Sharpness(null, middle(drawn)));
+    shelf.clues().features().stream()
+        .map(Feature::station)
+        .distinct()
+        .filter(station -> drawn.stream().anyMatch(e -> !seenAt(e, station).isEmpty()))
+        .forEach(
+            station ->
+                out.add(
+                    new Sharpness(
+                        station, middle(drawn.stream().map(e -> without(e, station)).toList()))));
+    return out;
+  }
+
+  private static Set<String> seenAt(Evidence evidence, String station) {
+    return evidence.observed().stream()
+        .map(Evidence.Observed::feature)
+        .filter(f -> f.station().equals(station))
+        .map(Feature::id)
+        .collect(Collectors.toSet());
+  }
+
+  private Evidence without(Evidence evidence, String station) {
+    Evidence rest = evidence.without(seenAt(evidence, station));
+    return station.equals(MARKS) ? sampler.unmarked(rest) : rest;
+  }
+
+  private double middle(List<Evidence> drawn) {
+    int[] lengths =
+        drawn.stream().mapToInt(e -> model.dateBriefly(e).nineTenths().years()).sorted().toArray();
+    return lengths[lengths.length / 2];
+  }
+
+  /** Collects what was said and what was. */
+  private static final class Diagram {
+    private final Map<Integer, double[]> tenths = new TreeMap<>();
+    private int count;
+
+    void add(double said, boolean was) {
+      int tenth = Math.min(TENTHS - 1, (int) (said * TENTHS));
+      double[] sums = tenths.computeIfAbsent(tenth, t -> new double[3]);
+      sums[0]++;
+      sums[1] += said;
+      sums[2] += was ? 1 : 0;
+      count++;
+    }
+
+    Reliability reliability() {
+      List<Tenth> out = new ArrayList<>();
+      double error = 0;
+      for (Map.Entry<Integer, double[]> e : tenths.entrySet()) {
+        double[] sums = e.getValue();
+        out.add(new Tenth(e.getKey(), (int) sums[0], sums[1] / sums[0], sums[2] / sums[0]));
+        error += Math.abs(sums[1] - sums[2]) / count;
+      }
+      return new Reliability(error, out);
+    }
+  }
+}

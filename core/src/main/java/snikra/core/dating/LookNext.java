@@ -1,0 +1,122 @@
+package snikra.core.dating;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import snikra.core.clue.Feature;
+import snikra.core.clue.Feature.Trouble;
+import snikra.core.dating.DatingVerdict.Attribution;
+import snikra.core.dating.DatingVerdict.NextLook;
+import snikra.core.mark.MarkCandidate;
+import snikra.core.mark.MarkRival;
+import snikra.core.reference.ReferenceShelf;
+
+/**
+ * What to look at next: the looks not yet taken by the bits they are expected to tell of who, when
+ * and how together, over the trouble of looking. Nothing that takes the knife apart is in the book.
+ */
+final class LookNext {
+  private static final int MOST = 8;
+  private static final double WORTH_LOOKING = 0.02;
+
+  /** How often a maker not on file is known for one of a country by its name, town or wording. */
+  private static final double NAMES_ITS_COUNTRY = 0.6;
+
+  private static final double LOG_2 = Math.log(2);
+
+  private final ReferenceShelf shelf;
+  private final ClueTables tables;
+
+  LookNext(ReferenceShelf shelf, ClueTables tables) {
+    this.shelf = shelf;
+    this.tables = tables;
+  }
+
+  List<NextLook> find(Evidence evidence, Explainer explainer, List<Attribution> makers) {
+    List<NextLook> looks = new ArrayList<>();
+    mark(evidence, makers).ifPresent(looks::add);
+    Map<Integer, double[][][]> weights = new HashMap<>();
+    Map<String, String> seen = new HashMap<>();
+    evidence.observed().forEach(o -> seen.put(o.feature().id(), o.clue().id()));
+    Set<String> told = new HashSet<>(seen.keySet());
+    told.addAll(evidence.lookedInVain());
+    for (Feature feature : shelf.clues().features()) {
+      if (!told.contains(feature.id()) && isThere(feature, seen)) {
+        Outlook outlook = tables.outlook(feature);
+        double[][][] weight =
+            weights.computeIfAbsent(
+                outlook.part, part -> explainer.weightFor(part, shelf.regions()));
+        looks.add(
+            new NextLook(
+                feature.id(),
+                feature.station(),
+                feature.label(),
+                feature.trouble(),
+                outlook.bits(weight)));
+      }
+    }
+    return looks.stream()
+        .filter(l -> l.bits() >= WORTH_LOOKING)
+        .sorted(Comparator.comparingDouble(l -> -l.bits() / l.trouble().cost()))
+        .limit(MOST)
+        .toList();
+  }
+
+  // What is struck with the mark comes with reading the mark.
+  private static boolean isThere(Feature feature, Map<String, String> seen) {
+    Feature.OnlyIf only = feature.onlyIf();
+    return !feature.markBorne()
+        && feature.asked() != Feature.Asked.OTHER_BLADES
+        && (only == null || only.values().contains("" + seen.get(only.feature())));
+  }
+
+  /** A legible mark tells which mark it is, so it is worth what is open about that. */
+  private Optional<NextLook> mark(Evidence evidence, List<Attribution> makers) {
+    if (evidence.facesLeft().isEmpty()) {
+      return Optional.empty();
+    }
+    Evidence.FaceLeft face = evidence.facesLeft().get(0);
+    double open = evidence.marks().anyRead() ? openAfterReading(evidence) : open(makers);
+    String label =
+        Optional.ofNullable(evidence.marks().rival())
+            .map(MarkRival::wouldTell)
+            .filter(places -> !places.isEmpty())
+            .map(places -> "The mark again: " + OpinionWriter.lowerFirst(places.get(0)))
+            .orElse(face.label());
+    return Optional.of(
+        new NextLook("marks", "marks", label, Trouble.GLANCE, face.legible() * open / LOG_2));
+  }
+
+  private static double openAfterReading(Evidence evidence) {
+    double unlisted = evidence.marks().unlisted();
+    double open = Outlook.surprise(unlisted);
+    double rest = 1 - unlisted;
+    for (MarkCandidate c : evidence.marks().candidates()) {
+      open += Outlook.surprise(c.probability());
+      rest -= c.probability();
+    }
+    return open + Outlook.surprise(Math.max(0, rest));
+  }
+
+  private double open(List<Attribution> makers) {
+    double open = 0;
+    double unlisted = 0;
+    double countries = 0;
+    for (Attribution a : makers) {
+      if (a.maker() == null) {
+        unlisted += a.probability();
+        countries += Outlook.surprise(a.probability());
+      } else {
+        double marks = shelf.maker(a.maker()).map(m -> m.marks().size()).orElse(1);
+        open += Outlook.surprise(a.probability()) + a.probability() * Math.log(marks);
+      }
+    }
+    double country = countries - Outlook.surprise(unlisted);
+    return open + Outlook.surprise(unlisted) + NAMES_ITS_COUNTRY * country;
+  }
+}

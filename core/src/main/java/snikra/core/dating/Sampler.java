@@ -1,0 +1,236 @@
+package snikra.core.dating;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.random.RandomGenerator;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+import snikra.core.clue.Clue;
+import snikra.core.clue.Feature;
+import snikra.core.clue.Part;
+import snikra.core.mark.MarkReader;
+import snikra.core.mark.Wear;
+import snikra.core.reference.Maker;
+import snikra.core.reference.MarkVariant;
+import snikra.core.reference.ReferenceShelf;
+import snikra.core.reference.Region;
+import snikra.core.specimen.Face;
+import snikra.core.specimen.FaceState;
+import snikra.core.specimen.SeenFace;
+import snikra.core.specimen.Sureness;
+
+/**
+ * Draws made-up knives from the very model by which knives are dated, so that what the model says
+ * of them can be held against what they are.
+ */
+public final class Sampler {
+  private static final double MARK_IS_WORN = 0.35;
+  private static final double UNLISTED_IS_BARE = 0.2;
+
+  private final ReferenceShelf shelf;
+  private final YearAxis axis;
+  private final ClueTables tables;
+  private final List<List<MarkUse>> uses;
+  private final List<Feature> features;
+  private final MarkReader reader;
+  private final Wear wear;
+
+  /**
+   * How knives are looked at.
+   *
+   * @param looks share of the features that is looked at
+   * @param lost share of the letters of a mark that is lost
+   * @param slips share of the looks that are taken for sure though they are only likely
+   */
+  public record Care(double looks, double lost, double slips) {}
+
+  /**
+   * A knife as it is, and all that was seen of it.
+   *
+   * @param maker id on the shelf, null for one of whom nothing is known
+   * @param part the part that is not of the knife's year, where one alone is not
+   */
+  public record Drawn(
+      @Nullable String maker,
+      String region,
+      int year,
+      State.Kind state,
+      @Nullable String part,
+      Evidence evidence) {}
+
+  /** A sampler of knives up to this year. */
+  public Sampler(ReferenceShelf shelf, int thisYear) {
+    this.shelf = shelf;
+    axis = new YearAxis(YearAxis.FIRST, thisYear);
+    tables = new ClueTables(shelf, axis);
+    uses = shelf.makers().stream().map(m -> MarkUse.of(m, axis)).toList();
+    reader = new MarkReader(shelf);
+    wear = new Wear(shelf);
+    features = shelf.clues().features().stream().filter(Sampler::isDrawn).toList();
+  }
+
+  // What is struck with the mark is drawn with the mark.
+  private static boolean isDrawn(Feature feature) {
+    return feature.complete()
+        && !feature.markBorne()
+        && feature.asked() != Feature.Asked.OTHER_BLADES
+        && feature.onlyIf() == null;
+  }
+
+  /** Draws a knife. */
+  public Drawn draw(RandomGenerator random, Care care) {
+    double[] weights = shelf.makers().stream().mapToDouble(Maker::weight).toArray();
+    double listed = Distribution.sum(weights);
+    double unlisted = shelf.unlistedWeight();
+    double copied = Group.UNTRUSTED_PRIOR * listed;
+    double which = random.nextDouble() * (listed + unlisted + copied);
+    if (which < listed) {
+      int m = choose(random, weights);
+      MarkUse use = uses.get(m).get(random.nextInt(uses.get(m).size()));
+      int i = choose(random, use.share());
+      MarkVariant variant = shelf.makers().get(m).marks().get(uses.get(m).indexOf(use));
+      return knife(
+          random, care, shelf.makers().get(m), null, use.first() + i, use.near()[i], variant);
+    }
+    int r = choose(random, shelf.regions().stream().mapToDouble(Region::share).toArray());
+    int y = choose(random, tables.output(r));
+    MarkVariant variant = null;
+    if (which >= listed + unlisted) {
+      List<MarkVariant> marks = shelf.makers().get(choose(random, weights)).marks();
+      variant = marks.get(random.nextInt(marks.size()));
+    }
+    return knife(random, care, null, shelf.regions().get(r), y, 0, variant);
+  }
+
+  private Drawn knife(
+      RandomGenerator random,
+      Care care,
+      @Nullable Maker maker,
+      @Nullable Region region,
+      int y,
+      int near,
+      @Nullable MarkVariant variant) {
+    Region home =
+        region != null
+            ? region
+            : shelf.regions().stream()
+                .filter(r -> r.id().equals(maker.region()))
+                .findFirst()
+                .orElseThrow();
+    boolean oldStyle = random.nextDouble() < Group.OLD_STYLE_PRIOR / (1 + Group.OLD_STYLE_PRIOR);
+    int style = oldStyle ? ClueTables.OLD_STYLE : ClueTables.AS_MADE;
+    List<Part> parts = shelf.clues().parts();
+    Map<String, State> odd = new TreeMap<>();
+    int[] of = new int[parts.size()];
+    for (int k = 0; k < of.length; k++) {
+      of[k] = partOf(random, parts.get(k), y, near, odd);
+    }
+    List<Evidence.Observed> seen = new ArrayList<>();
+    for (Feature feature : features) {
+      int k = parts.indexOf(shelf.clues().part(feature.part()));
+      if (random.nextDouble() < care.looks()) {
+        Sureness truly = random.nextDouble() < care.slips() ? Sureness.LIKELY : Sureness.SURE;
+        seen.add(look(random, feature, shelf.regions().indexOf(home), style, of[k], truly));
+      }
+    }
+    List<SeenFace> faces = faces(random, care, variant);
+    // What happened to a part nobody looked at makes no difference to what was seen.
+    odd.keySet().retainAll(seen.stream().map(o -> o.feature().part()).toList());
+    boolean untrusted = maker == null && variant != null && !faces.isEmpty();
+    List<State> happened = new ArrayList<>(odd.values());
+    if (oldStyle) {
+      happened.add(new State(State.Kind.OLD_STYLE, null, ""));
+    }
+    if (untrusted) {
+      happened.add(new State(State.Kind.MARK_UNTRUSTED, null, ""));
+    }
+    State state =
+        switch (happened.size()) {
+          case 0 -> new State(State.Kind.AS_MADE, null, "");
+          case 1 -> happened.get(0);
+          default -> new State(State.Kind.TWO_AT_ONCE, null, "");
+        };
+    Evidence evidence =
+        new Evidence(
+            reader.read(faces), seen, List.of(), null, List.of(), Map.of(), List.of(), Set.of());
+    return new Drawn(
+        maker == null ? null : maker.id(),
+        home.id(),
+        axis.year(y),
+        state.kind(),
+        state.part(),
+        evidence);
+  }
+
+  // The year of a part: the knife's, one of those after it, or one of the years before.
+  private int partOf(RandomGenerator random, Part part, int y, int near, Map<String, State> odd) {
+    double replaced = part.replaceable().prior();
+    double older = replaced > 0 ? Voice.OLDER_PRIOR[near] : 0;
+    double which = random.nextDouble() * (1 + replaced + older);
+    if (which < 1) {
+      return y;
+    }
+    boolean isLater = which < 1 + replaced;
+    odd.put(
+        part.id(),
+        new State(
+            isLater ? State.Kind.PART_REPLACED : State.Kind.OLDER_PART, part.id(), part.label()));
+    return isLater
+        ? random.nextInt(y, axis.size())
+        : Math.max(0, y - 1 - random.nextInt(Voice.OLDER_BY));
+  }
+
+  private Evidence.Observed look(
+      RandomGenerator random, Feature feature, int region, int style, int y, Sureness truly) {
+    double[] p =
+        feature.clues().stream()
+            .mapToDouble(c -> tables.look(feature, c, truly).likelihood()[region][style][y])
+            .toArray();
+    Clue shown = feature.clues().get(choose(random, p));
+    return new Evidence.Observed(feature, shown, Sureness.SURE);
+  }
+
+  private List<SeenFace> faces(RandomGenerator random, Care care, @Nullable MarkVariant variant) {
+    if (random.nextDouble() < MARK_IS_WORN) {
+      return List.of();
+    }
+    if (variant != null) {
+      List<String> read = wear.read(variant.lines(), care.lost(), random);
+      return List.of(new SeenFace(1, Face.MARK, FaceState.READ, variant.technique(), read));
+    }
+    if (random.nextDouble() < UNLISTED_IS_BARE) {
+      return List.of(new SeenFace(1, Face.MARK, FaceState.BARE, null, List.of()));
+    }
+    List<String> lines =
+        IntStream.rangeClosed(0, random.nextInt(2)).mapToObj(i -> wear.anyLine(random)).toList();
+    return List.of(
+        new SeenFace(1, Face.MARK, FaceState.READ, null, wear.read(lines, care.lost(), random)));
+  }
+
+  /** The same knife with nobody having looked at its marks. */
+  Evidence unmarked(Evidence knife) {
+    return new Evidence(
+        reader.read(List.of()),
+        knife.observed(),
+        knife.statements(),
+        knife.number(),
+        knife.codes(),
+        knife.found(),
+        knife.facesLeft(),
+        knife.lookedInVain());
+  }
+
+  private static int choose(RandomGenerator random, double[] weights) {
+    double left = random.nextDouble() * Distribution.sum(weights);
+    for (int i = 0; i < weights.length; i++) {
+      left -= weights[i];
+      if (left < 0) {
+        return i;
+      }
+    }
+    return weights.length - 1;
+  }
+}

@@ -1,0 +1,109 @@
+package snikra.core.dating;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static snikra.core.fixture.KnifeBuilder.aKnife;
+import static snikra.core.fixture.KnifeBuilder.anOldLookingCampKnife;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import snikra.core.dating.DatingVerdict.NextLook;
+
+class LookNextTest {
+  private static final String MAIN_TANG = "the mark side of the main tang";
+
+  private static double[] row(double... p) {
+    return p;
+  }
+
+  private static Look answer(double[] years) {
+    return Look.at("f", 0, false, 1, new double[][][] {{years, years}}, 0);
+  }
+
+  private static double[][][] weight(int way, double... years) {
+    double[][][] weight = new double[1][Outlook.WAYS][years.length];
+    weight[0][way] = years;
+    return weight;
+  }
+
+  @Test
+  void withNothingSeenTheMarkOnTheMainTangComesFirst() {
+    List<NextLook> next =
+        aKnife().notLookedAt(MAIN_TANG, "the pile side of the main tang").dated().lookNext();
+    assertThat(next.get(0).station()).isEqualTo("marks");
+    assertThat(next.get(0).label()).isEqualTo(MAIN_TANG);
+    assertThat(next).extracting(NextLook::bits).allMatch(bits -> bits > 0);
+  }
+
+  @Test
+  void wherePlacesTellTwoMarksApartTheFirstOfThemIsNamed() {
+    DatingVerdict worn =
+        aKnife().marked("ZWICKEL", "& DA_").notLookedAt("the pile side of the main tang").dated();
+    NextLook mark =
+        worn.lookNext().stream().filter(l -> l.feature().equals("marks")).findFirst().orElseThrow();
+    assertThat(mark.label()).contains("again: line 2");
+    DatingVerdict read =
+        aKnife().marked("ZWICKEL", "& DAX").notLookedAt("the pile side of the main tang").dated();
+    assertThat(read.lookNext())
+        .filteredOn(l -> l.feature().equals("marks"))
+        .allMatch(l -> l.bits() < 0.5 * mark.bits());
+  }
+
+  @Test
+  void whatWasLookedAtIsNotAskedForAgain() {
+    assertThat(anOldLookingCampKnife().dated().lookNext())
+        .extracting(NextLook::feature)
+        .contains("spacer")
+        .doesNotContain("jigging", "punch", "opener", "lifter", "build");
+  }
+
+  @Test
+  void aLookThatIsTheSameInAnyYearTellsNothing() {
+    Outlook same = new Outlook(List.of(answer(row(0.3, 0.3)), answer(row(0.7, 0.7))));
+    assertThat(same.bits(weight(Outlook.AS_MADE, 0.5, 0.5))).isCloseTo(0, within(1e-12));
+  }
+
+  @Test
+  void aLookThatTellsTwoYearsApartIsWorthOneBit() {
+    Outlook sharp = new Outlook(List.of(answer(row(1, 0)), answer(row(0, 1))));
+    assertThat(sharp.bits(weight(Outlook.AS_MADE, 0.5, 0.5))).isCloseTo(1, within(1e-12));
+    // By hand: H(0.9) of the answer, for the year is nearly known.
+    double known = -(0.9 * Math.log(0.9) + 0.1 * Math.log(0.1)) / Math.log(2);
+    assertThat(sharp.bits(weight(Outlook.AS_MADE, 0.9, 0.1))).isCloseTo(known, within(1e-12));
+  }
+
+  @Test
+  void aPartPutOnLaterTellsLessOfTheKnife() {
+    Outlook sharp = new Outlook(List.of(answer(row(1, 0)), answer(row(0, 1))));
+    // Put on in either year if the knife is of the first: H(3/4) - 1/2.
+    double expected = -(0.75 * Math.log(0.75) + 0.25 * Math.log(0.25)) / Math.log(2) - 0.5;
+    assertThat(sharp.bits(weight(Outlook.REPLACED, 0.5, 0.5))).isCloseTo(expected, within(1e-12));
+  }
+
+  @Test
+  void whatIsExpectedIsNoLessThanWhatTheYearsAloneWouldGain() {
+    DatingVerdict before = anOldLookingCampKnife().dated();
+    double bits =
+        before.lookNext().stream()
+            .filter(l -> l.feature().equals("spacer"))
+            .mapToDouble(NextLook::bits)
+            .sum();
+    // The answers that would leave the years, taken together, as they are now.
+    double[] none = anOldLookingCampKnife().with("spacer", "none").dated().curve();
+    double[] plastic = anOldLookingCampKnife().with("spacer", "plastic").dated().curve();
+    double[] metal = anOldLookingCampKnife().with("spacer", "metal").dated().curve();
+    double least =
+        Math.min(gained(none, before), Math.min(gained(plastic, before), gained(metal, before)));
+    double most =
+        Math.max(gained(none, before), Math.max(gained(plastic, before), gained(metal, before)));
+    assertThat(bits).isBetween(least, most);
+  }
+
+  private static double gained(double[] after, DatingVerdict before) {
+    double sum = 0;
+    for (int y = 0; y < after.length; y++) {
+      sum += after[y] > 0 ? after[y] * Math.log(after[y] / before.curve()[y]) : 0;
+    }
+    return sum / Math.log(2);
+  }
+}

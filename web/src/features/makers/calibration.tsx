@@ -1,0 +1,156 @@
+import { useQuery } from "@tanstack/react-query";
+import { useEffect } from "react";
+import { Link } from "react-router";
+import { api } from "../../api/client";
+import type { Calibrated } from "../../api/types";
+import { percent } from "../../format";
+import { Failed } from "../../ui/failed";
+import { STATION_NAMES } from "../bench/stations";
+
+type Reliability = Calibrated["report"]["maker"];
+
+/** How often verdicts on made-up knives are right, by the packs in use. */
+export function CalibrationPage() {
+  const found = useQuery({
+    queryKey: ["calibration"],
+    queryFn: api.calibration,
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  useEffect(() => {
+    document.title = "How far to trust the verdicts \u2013 Snikra";
+  }, []);
+  if (found.isError)
+    return <Failed what="It could not be worked out." error={found.error} onAgain={() => found.refetch()} />;
+  return (
+    <main className="px-4 pt-3 pb-8 lg:px-6">
+      <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">How far to trust the verdicts</h1>
+      <p className="mt-1 max-w-[46rem] text-ink2">
+        Knives are made up from the{" "}
+        <Link to="/makers" className="underline">
+          packs in use
+        </Link>
+        , with wear, parts put on later and looks that went wrong, and dated as yours are. A model that knows
+        its limits is right as often as it says. It cannot say whether the packs are right.
+      </p>
+      {found.data ? (
+        <Found {...found.data} />
+      ) : (
+        <p role="status" className="voice mt-4 text-ink3">
+          Making up knives and dating them; this takes some seconds.
+        </p>
+      )}
+    </main>
+  );
+}
+
+function Found({ report, sharpness }: Calibrated) {
+  const all = sharpness[0]?.years ?? 0;
+  return (
+    <>
+      <dl className="mt-3 flex flex-wrap gap-x-12 gap-y-2">
+        {[
+          ["Fifty in a hundred spans hold the year", report.half],
+          ["Ninety in a hundred spans hold the year", report.nineTenths],
+        ].map(([said, was]) => (
+          <div key={said as string}>
+            <dt className="text-ink2">{said}</dt>
+            <dd className="num text-[1.9375rem]/9 text-blue">{(100 * (was as number)).toFixed(1)}%</dd>
+          </div>
+        ))}
+        <div>
+          <dt className="text-ink2">Knives</dt>
+          <dd className="num text-[1.9375rem]/9">{report.knives}</dd>
+        </div>
+      </dl>
+      <div className="mt-4 grid gap-8 border-t border-ink pt-2 md:grid-cols-3">
+        <Diagram name="Who made it" found={report.maker} />
+        <Diagram name="All of a piece" found={report.state} />
+        <section>
+          <h2 className="text-[1.1875rem]/[1.375rem]">What each station is worth</h2>
+          <p className="text-ink2">Middle length of the ninety in a hundred spans.</p>
+          <ul className="mt-1">
+            {sharpness.map((s) => (
+              <li
+                key={s.station ?? "all"}
+                className="grid grid-cols-[minmax(0,1fr)_5rem_3rem] items-center gap-x-2 border-b border-rule"
+              >
+                <span>
+                  {s.station
+                    ? `without ${(STATION_NAMES[s.station] ?? s.station).toLowerCase()}`
+                    : "all looked at"}
+                </span>
+                <svg
+                  width="100%"
+                  height="5"
+                  viewBox="0 0 100 5"
+                  preserveAspectRatio="none"
+                  aria-hidden="true"
+                >
+                  <path
+                    d={`M0 2.5H${Math.min(100, (50 * s.years) / Math.max(1, all))}`}
+                    stroke="currentColor"
+                    strokeWidth="5"
+                  />
+                </svg>
+                <span className="num text-right">{Math.round(s.years)} y</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      </div>
+    </>
+  );
+}
+
+const SIZE = 240;
+const PAD = 30;
+
+/** What was said along, what was so up; on the line both are the same. */
+function Diagram({ name, found }: { name: string; found: Reliability }) {
+  const x = (p: number) => PAD + p * (SIZE - PAD - 8);
+  const y = (p: number) => SIZE - PAD - p * (SIZE - PAD - 8);
+  const most = Math.max(...found.tenths.map((t) => t.count));
+  return (
+    <section>
+      <h2 className="text-[1.1875rem]/[1.375rem]">{name}</h2>
+      <p className="text-ink2">
+        Out by <span className="num">{(100 * found.expectedError).toFixed(1)}</span> in a hundred, in the
+        mean.
+      </p>
+      <svg
+        viewBox={`0 0 ${SIZE} ${SIZE}`}
+        className="mt-1 w-full max-w-[20rem]"
+        role="img"
+        aria-label={found.tenths
+          .map((t) => `said ${percent(t.said)}%, was ${percent(t.was)}%, ${t.count} knives`)
+          .join("; ")}
+      >
+        <path d={`M${x(0)} ${y(0)}L${x(1)} ${y(1)}`} stroke="var(--color-edge)" strokeDasharray="4 3" />
+        <path d={`M${x(0)} ${y(1)}V${y(0)}H${x(1)}`} fill="none" stroke="currentColor" />
+        {[0, 0.5, 1].map((p) => (
+          <g key={p} className="num fill-ink2 text-[0.6875rem]">
+            <text x={x(p)} y={SIZE - PAD + 14} textAnchor="middle">
+              {100 * p}
+            </text>
+            <text x={PAD - 5} y={y(p) + 4} textAnchor="end">
+              {100 * p}
+            </text>
+          </g>
+        ))}
+        <text x={x(1)} y={SIZE - 4} textAnchor="end" className="fill-ink2 text-[0.6875rem]">
+          said, in a hundred
+        </text>
+        {found.tenths.map((t) => (
+          <circle
+            key={t.from}
+            cx={x(t.said)}
+            cy={y(t.was)}
+            r={2 + 7 * Math.sqrt(t.count / most)}
+            fill="var(--color-blue)"
+            fillOpacity=".75"
+          />
+        ))}
+      </svg>
+    </section>
+  );
+}

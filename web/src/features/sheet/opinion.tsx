@@ -1,0 +1,60 @@
+import type { Verdict } from "../../api/types";
+import { percent, sentence, years, yearsWhole } from "../../format";
+
+/** What is held, how firmly, against what rivals, and what speaks against it. */
+export function Opinion({ verdict }: { verdict: Verdict }) {
+  const { dating } = verdict;
+  const lead = dating.explanations[0];
+  const rivals = dating.explanations.slice(1, MOST_RIVALS).filter((e) => percent(e.probability) > 0);
+  return (
+    <section aria-label="Opinion" className="min-w-0 max-lg:order-first max-lg:mb-3">
+      <p className="voice text-ink2">
+        {sentence(dating.opinion.strength.replaceAll("-", " "))}
+        {lead && <span className="num not-italic text-blue"> {percent(lead.probability)}%</span>}
+      </p>
+      <h2 className="text-[1.375rem]/6" data-testid="headline">
+        {dating.opinion.headline}
+      </h2>
+      <p className="num text-[1.25rem]/7 text-blue">
+        {years(dating.nineTenths)}
+        <span className="ml-3 text-[0.875rem] text-ink2">even odds {yearsWhole(dating.half)}</span>
+      </p>
+      <ul className="mt-1">
+        {dating.opinion.sentences.map((s) => (
+          <li key={s}>{s}</li>
+        ))}
+      </ul>
+      {rivals.length > 0 && (
+        <table className="mt-2 w-full text-left">
+          <caption className="voice text-left text-[0.8125rem] text-ink2">Or</caption>
+          <tbody>
+            {rivals.map((e) => (
+              <tr key={e.label + e.state.label} className="border-t border-rule align-baseline">
+                <td className="num w-11">{percent(e.probability)}%</td>
+                <td>
+                  {e.label}, {e.state.label}
+                </td>
+                <td className="num text-right whitespace-nowrap text-ink2">{yearsWhole(e.nineTenths)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {dating.conflicts.length > 0 && (
+        <section className="mt-2">
+          <h3 className="voice text-[0.8125rem] text-ink2">What does not go together</h3>
+          <ul>
+            {dating.conflicts.map((c) => (
+              <li key={c.feature + c.rival} className="text-lead">
+                {c.label} against {c.rivalLabel}
+                {c.gap > 0 && `, about ${c.gap} years apart`}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </section>
+  );
+}
+
+const MOST_RIVALS = 5;
