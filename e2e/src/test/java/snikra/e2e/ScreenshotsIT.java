@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
@@ -32,9 +33,13 @@ class ScreenshotsIT {
       bench(app, page, "Old look, late part", "Frame");
       page.setViewportSize(1280, 1000);
       shoot(page, "bench-late-part");
-      page.locator("body").press("p");
+      page.locator("#station").press("p");
       assertThat(page.getByTestId("headline")).isVisible();
       shoot(page, "verdict-sheet");
+      page.navigate(app.url("/calibration"));
+      assertThat(page.getByText("What each station is worth"))
+          .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(90_000));
+      shoot(page, "calibration");
       page.setViewportSize(1280, 800);
       bench(app, page, "The number says stag", "Number");
       page.setViewportSize(1280, 1000);

@@ -37,14 +37,11 @@ class SheetIT {
       bench.choose("Handle material", "Bone, jigged");
       bench.choose("Jigging of the bone", "Fine worm-like grooves");
       assertThat(bench.span()).hasText(EARLY);
-      bench
-          .go("Frame")
-          .choose("Spacer at the tail", "Plastic")
-          .choose("Bail", "Wire bail through the bolster");
+      bench.go("Frame").choose("Spacer at the tail", "Plastic");
       assertThat(bench.span()).hasText(LATE);
       bench.saved();
 
-      page.locator("body").press("p");
+      page.locator("#station").press("p");
       Locator spacer = check(page, "Spacer at the tail: Plastic");
       assertThat(page.getByTestId("headline")).containsText("made later in the old style");
       assertThat(page.locator("main")).containsText("against");
