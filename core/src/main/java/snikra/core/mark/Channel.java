@@ -204,6 +204,9 @@ final class Channel {
                 : longer * OVERLOOKED + shorter * emission[i] + same * read.imagined[i];
         p[i] = same;
         shorter = longer;
+        if (i > before.last && same < read.negligible[i]) {
+          return i;
+        }
       }
       return p.length - 1;
     }

@@ -110,11 +110,27 @@ public final class MarkReader {
   /**
    * A face as read.
    *
-   * @param swapped the lines with two neighbours exchanged, in every way
+   * @param inOrder the lines as they were read
+   * @param swapped the same with a line and the next exchanged, by line
    * @param apart by number of lines struck, the probability when none of them is one of those read
    */
   private record ReadFace(
-      SeenFace face, List<Line> lines, List<List<Line>> swapped, double[] apart) {}
+      SeenFace face, List<Line> lines, Order inOrder, Order[] swapped, double[] apart) {}
+
+  /**
+   * Lines in one order.
+   *
+   * @param given probability by line read and line struck
+   * @param extra probability of a line read that is not on file
+   */
+  private record Order(List<Line> lines, double[][] given, double[] extra) {
+    static Order of(List<Line> lines) {
+      return new Order(
+          lines,
+          lines.stream().map(Line::given).toArray(double[][]::new),
+          lines.stream().mapToDouble(line -> LINE_NOT_ON_FILE * line.byChance).toArray());
+    }
+  }
 
   /** A reader for the marks and the common words of this shelf. */
   public MarkReader(ReferenceShelf shelf) {
@@ -300,41 +316,53 @@ public final class MarkReader {
     for (int m = 1; m <= mostLines; m++) {
       apart[m] = apart[m - 1] * LINE_GROUND_AWAY * (read.size() + m) / m;
     }
-    List<List<Line>> swapped = new ArrayList<>();
-    for (int i = 0; i + 1 < read.size(); i++) {
+    Order[] swapped = new Order[Math.max(0, read.size() - 1)];
+    for (int i = 0; i < swapped.length; i++) {
       List<Line> other = new ArrayList<>(read);
       Collections.swap(other, i, i + 1);
-      swapped.add(other);
+      swapped[i] = Order.of(other);
     }
-    return new ReadFace(face, read, swapped, apart);
+    return new ReadFace(face, read, Order.of(read), swapped, apart);
   }
 
   // On a curve or round a circle one may begin to read at the wrong line.
   private static double linesGiven(ReadFace face, int[] struck, double[] row) {
-    double inOrder = linesGiven(face.lines, struck, row);
-    if (face.swapped.isEmpty()) {
-      return inOrder;
-    }
+    double inOrder = linesGiven(face.inOrder, struck, row);
     double other = 0;
-    for (List<Line> lines : face.swapped) {
-      other += linesGiven(lines, struck, row);
+    for (int i = 0; i < face.swapped.length; i++) {
+      if (cross(face.inOrder.given[i], face.inOrder.given[i + 1], struck)) {
+        other += linesGiven(face.swapped[i], struck, row) / face.swapped.length;
+      }
     }
-    return (1 - OUT_OF_ORDER) * inOrder + OUT_OF_ORDER * other / face.swapped.size();
+    return other > 0 ? (1 - OUT_OF_ORDER) * inOrder + OUT_OF_ORDER * other : inOrder;
+  }
+
+  /** Whether a line may be one further down than the next line may be. */
+  private static boolean cross(double[] line, double[] next, int[] struck) {
+    boolean isAbove = false;
+    for (int number : struck) {
+      if (isAbove && line[number] > 0) {
+        return true;
+      }
+      isAbove |= next[number] > 0;
+    }
+    return false;
   }
 
   // Lines keep their order; a line on file may be ground away, a line read may not be on file.
-  private static double linesGiven(List<Line> read, int[] struck, double[] row) {
+  private static double linesGiven(Order read, int[] struck, double[] row) {
     int m = struck.length;
     row[0] = 1;
     for (int j = 0; j < m; j++) {
       row[j + 1] = row[j] * LINE_GROUND_AWAY;
     }
-    for (Line line : read) {
-      double extra = LINE_NOT_ON_FILE * line.byChance;
+    for (int i = 0; i < read.given.length; i++) {
+      double[] given = read.given[i];
+      double extra = read.extra[i];
       double before = row[0];
       row[0] = before * extra;
       for (int j = 0; j < m; j++) {
-        double here = before * line.given[struck[j]] + row[j + 1] * extra;
+        double here = before * given[struck[j]] + row[j + 1] * extra;
         before = row[j + 1];
         row[j + 1] = here + row[j] * LINE_GROUND_AWAY;
       }
@@ -442,8 +470,9 @@ public final class MarkReader {
 
   private static List<Line> likeliestOrder(ReadFace face, int[] struck) {
     double[] row = new double[struck.length + 1];
-    return Stream.concat(Stream.of(face.lines), face.swapped.stream())
-        .max(Comparator.comparingDouble(lines -> linesGiven(lines, struck, row)))
+    return Stream.concat(Stream.of(face.inOrder), Arrays.stream(face.swapped))
+        .max(Comparator.comparingDouble(order -> linesGiven(order, struck, row)))
+        .map(Order::lines)
         .orElse(face.lines);
   }
 
