@@ -33,7 +33,7 @@ export function NextLooks({
               title={`${l.bits.toFixed(2)} bits expected`}
               onClick={() => onGo(l.station)}
             >
-              <span className="truncate">
+              <span>
                 {sentence(l.label)} <span className="voice text-ink2">{TROUBLE[l.trouble]}</span>
               </span>
               <svg width="100%" height="5" viewBox="0 0 100 5" preserveAspectRatio="none" aria-hidden="true">

@@ -4,6 +4,8 @@ import { Picker } from "../../../ui/picker";
 import { Select } from "../../../ui/select";
 import type { StationProps } from "../panel";
 
+const CANNOT_TELL = { id: "cannot-tell", label: "cannot tell" };
+
 /** The points of condition that are looked at in one station. */
 export function Points({ knife, book, station }: StationProps & { station: string }) {
   return book.condition.points
@@ -23,9 +25,14 @@ export function Points({ knife, book, station }: StationProps & { station: strin
         <Field key={p.id} label={p.label}>
           {(ids) =>
             pictures ? (
-              <Picker {...ids} {...choice} aria-label={p.label} options={pictures} />
+              <Picker
+                {...ids}
+                {...choice}
+                aria-label={p.label}
+                options={[...pictures, { ...CANNOT_TELL, picture: null }]}
+              />
             ) : (
-              <Select {...ids} {...choice} title={p.ask} options={p.findings} />
+              <Select {...ids} {...choice} title={p.ask} options={[...p.findings, CANNOT_TELL]} />
             )
           }
         </Field>

@@ -228,7 +228,8 @@ public final class SpecimenFormat {
         unknown(at, entry.getKey(), points);
         return;
       }
-      name(at, entry.getValue(), point.get().findings().stream().map(ConditionBook.Finding::id));
+      Stream<String> found = point.get().findings().stream().map(ConditionBook.Finding::id);
+      name(at, entry.getValue(), Stream.concat(found, Stream.of(ConditionBook.CANNOT_TELL)));
     }
 
     private void sureness(String at, JsonNode seen) {

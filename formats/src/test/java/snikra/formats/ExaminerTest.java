@@ -142,6 +142,15 @@ class ExaminerTest {
   }
 
   @Test
+  void whatCannotBeToldOfItsConditionIsLookedAtAndStillOpen() {
+    Verdict open = examine("{\"condition\":{\"snap\":\"cannot-tell\"}}");
+    assertThat(open.grade().best()).isNull();
+    assertThat(open.grade().unseen()).hasSameSizeAs(examine("{}").grade().unseen());
+    assertThat(station(open, "action").looked()).isEqualTo(1);
+    assertThat(station(open, "action").summary()).isEqualTo("not to be told");
+  }
+
+  @Test
   void theSketchMarksWhatWasNotMeasured() {
     var sketch =
         examine(

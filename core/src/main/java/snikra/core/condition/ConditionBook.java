@@ -71,6 +71,9 @@ public record ConditionBook(List<Grade> grades, List<Point> points) {
     }
   }
 
+  /** In place of a finding: it was looked at and could not be told, so it is as open as before. */
+  public static final String CANNOT_TELL = "cannot-tell";
+
   /** The point with this id. */
   public Optional<Point> point(String id) {
     return points.stream().filter(p -> p.id().equals(id)).findFirst();

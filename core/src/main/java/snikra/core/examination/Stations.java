@@ -178,7 +178,9 @@ public final class Stations {
         asked.stream()
             .filter(id -> knife.condition().containsKey(id) || knife.measured().containsKey(id))
             .count();
-    String told = summary == null && looked > 0 ? "measured" : summary;
+    boolean isMeasured = asked.stream().anyMatch(knife.measured()::containsKey);
+    String told =
+        summary == null && looked > 0 ? (isMeasured ? "measured" : "not to be told") : summary;
     return new Progress(station, (int) looked, asked.size(), told, conflict);
   }
 

@@ -1,0 +1,58 @@
+package snikra.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+import snikra.core.dating.DatingVerdict;
+import snikra.core.dating.DatingVerdict.StateProbability;
+import snikra.core.examination.Examiner;
+
+/** Small stories on the shelf as shipped, each with what a good collector would expect. */
+class StoriesTest {
+  private static final Examiner EXAMINER = new Examiner(ShippedShelf.load(), 2026);
+
+  static List<Arguments> stories() throws IOException {
+    try (InputStream in = StoriesTest.class.getResourceAsStream("/snikra/stories.yaml")) {
+      List<Arguments> stories = new ArrayList<>();
+      Json.yamlMapper()
+          .readTree(in)
+          .forEach(s -> stories.add(Arguments.of(s.path("story").asText(), s)));
+      return stories;
+    }
+  }
+
+  @ParameterizedTest(name = "{0}")
+  @MethodSource("stories")
+  void isSeenAsAGoodCollectorWouldSeeIt(String story, JsonNode expected) {
+    String knife = expected.path("knife").toString();
+    DatingVerdict verdict = EXAMINER.examine(SpecimenFormat.read(knife, EXAMINER.shelf())).dating();
+    if (expected.has("maker")) {
+      assertThat(verdict.makers().get(0).maker()).isEqualTo(expected.path("maker").asText());
+      assertThat(verdict.makers().get(0).probability()).isGreaterThan(0.5);
+    }
+    if (expected.has("region")) {
+      assertThat(verdict.makers().get(0).region()).isEqualTo(expected.path("region").asText());
+    }
+    StateProbability state = verdict.states().get(0);
+    if (expected.has("state")) {
+      assertThat(state.state().kind().toString()).isEqualTo(expected.path("state").asText());
+    }
+    if (expected.has("part")) {
+      assertThat(state.state().part()).isEqualTo(expected.path("part").asText());
+      assertThat(state.partSpan().from()).isGreaterThanOrEqualTo(expected.path("partFrom").asInt());
+    }
+    if (expected.has("span")) {
+      assertThat(verdict.nineTenths().from())
+          .isGreaterThanOrEqualTo(expected.path("span").path(0).asInt());
+      assertThat(verdict.nineTenths().to())
+          .isLessThanOrEqualTo(expected.path("span").path(1).asInt());
+    }
+  }
+}
