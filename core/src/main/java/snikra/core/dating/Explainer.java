@@ -1,7 +1,6 @@
 package snikra.core.dating;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -190,12 +189,13 @@ final class Explainer {
   }
 
   /**
-   * The weight of all owners by region, way and year, for looking at one part; all of it is 1.
+   * The weight of all owners by region, way and year, null where there is none, for looking at one
+   * part; all of it is 1.
    *
    * @param part index of the part
    */
   double[][][] weightFor(int part, List<Region> regions) {
-    double[][][] weight = new double[regions.size()][Outlook.WAYS][axis.size()];
+    double[][][] weight = new double[regions.size()][Outlook.WAYS][];
     for (Owner o : owners.values()) {
       double[][] ways = weight[regions.indexOf(o.region)];
       for (int s = 0; s < states.size(); s++) {
@@ -205,12 +205,17 @@ final class Explainer {
               case 1 -> Outlook.OLDER;
               default -> s == OLD_STYLE ? Outlook.OLD_STYLE : Outlook.AS_MADE;
             };
-        addTo(ways[way], o.byState[s]);
+        if (o.weights[s] > 0) {
+          ways[way] = ways[way] == null ? new double[axis.size()] : ways[way];
+          addTo(ways[way], o.byState[s]);
+        }
       }
     }
     for (double[][] ways : weight) {
       for (double[] row : ways) {
-        Arrays.setAll(row, y -> row[y] / total);
+        for (int y = 0; row != null && y < row.length; y++) {
+          row[y] /= total;
+        }
       }
     }
     return weight;

@@ -1,8 +1,8 @@
 package snikra.core.dating;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a look at one feature may show, by region, by how the knife came to be and by year; ready to
@@ -122,44 +122,43 @@ final class Outlook {
   /**
    * How many bits a look is expected to tell of who, when and how together.
    *
-   * @param weight by region, way and year; all of it is 1
+   * @param weight by region, way and year, null where there is none; all of it is 1
    */
   double bits(double[][][] weight) {
     double[] answers = new double[shown.length];
     double noisy = 0;
-    for (double[][] some : together(weight)) {
-      int r = (int) some[WAYS][0];
-      for (int way = 0; way < WAYS; way++) {
-        double[] w = some[way];
-        for (int v = 0; v < answers.length; v++) {
-          answers[v] += product(w, shown[v][r][way]);
+    for (int r = 0; r < like.length; r++) {
+      for (int way = 0; way < WAYS && like[r] == r; way++) {
+        double[] w = together(weight, r, way);
+        if (w != null) {
+          for (int v = 0; v < answers.length; v++) {
+            answers[v] += product(w, shown[v][r][way]);
+          }
+          noisy += product(w, noise[r][way]);
         }
-        noisy += product(w, noise[r][way]);
       }
     }
     double all = Arrays.stream(answers).map(Outlook::surprise).sum();
     return Math.max(0, all - noisy) / LOG_2;
   }
 
-  // Regions that lean alike are one; the last row tells which.
-  private List<double[][]> together(double[][][] weight) {
-    List<double[][]> out = new ArrayList<>();
-    for (int r = 0; r < like.length; r++) {
-      if (like[r] == r) {
-        double[][] sum = new double[WAYS + 1][];
-        sum[WAYS] = new double[] {r};
-        for (int way = 0; way < WAYS; way++) {
-          sum[way] = new double[weight[r][way].length];
-          for (int other = r; other < like.length; other++) {
-            if (like[other] == r) {
-              add(weight[other][way], sum[way]);
-            }
-          }
+  // Regions that lean alike are one; null where none of them weighs anything.
+  private double @Nullable [] together(double[][][] weight, int region, int way) {
+    double[] sum = null;
+    boolean isOurs = false;
+    for (int r = region; r < like.length; r++) {
+      double[] row = weight[r][way];
+      if (like[r] == region && row != null) {
+        if (sum == null) {
+          sum = row;
+        } else {
+          sum = isOurs ? sum : sum.clone();
+          isOurs = true;
+          add(row, sum);
         }
-        out.add(sum);
       }
     }
-    return out;
+    return sum;
   }
 
   private static void add(double[] more, double[] sum) {
