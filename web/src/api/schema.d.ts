@@ -640,6 +640,7 @@ export interface components {
         GradeVerdict: {
             best?: components["schemas"]["ConditionBookGrade"];
             atLeast?: components["schemas"]["ConditionBookGrade"];
+            atBest?: components["schemas"]["ConditionBookGrade"];
             reasons: components["schemas"]["GradeVerdictReason"][];
             unseen: string[];
         };
@@ -647,6 +648,8 @@ export interface components {
             point: string;
             label: string;
             found: string;
+            /** @enum {string} */
+            sureness: "sure" | "likely" | "unsure" | "cannot-tell";
             allows: components["schemas"]["ConditionBookGrade"];
             why: string;
         };
@@ -1034,25 +1037,17 @@ export interface components {
             updatedAt: string;
             specimen: components["schemas"]["Specimen"];
         };
-        Seen: {
-            value?: string;
-            /** @enum {string} */
-            sureness: "sure" | "likely" | "unsure" | "cannot-tell";
-        };
         SeenBlade: {
-            type?: string;
-            /** @enum {string} */
-            end?: "A" | "B";
-            /** @enum {string} */
-            presses?: "one" | "both";
-            /** @enum {string} */
-            side?: "mark" | "centre" | "pile";
+            type?: components["schemas"]["SeenString"];
+            end?: components["schemas"]["SeenEnd"];
+            presses?: components["schemas"]["SeenPresses"];
+            side?: components["schemas"]["SeenSide"];
             /** @example 3 7/8 in */
             length?: string;
             heights: components["schemas"]["SeenBladeBladeHeight"][];
             area?: components["schemas"]["SeenBladeBladeArea"];
             seen: {
-                [key: string]: components["schemas"]["Seen"];
+                [key: string]: components["schemas"]["SeenString"];
             };
         };
         SeenBladeBladeArea: {
@@ -1072,6 +1067,12 @@ export interface components {
             sign: "dot" | "star" | "bar" | "cross" | "ring" | "letter" | "figure" | "letters-and-figures" | "placement";
             written: string;
             form?: string;
+        };
+        SeenEnd: {
+            /** @enum {string} */
+            value?: "A" | "B";
+            /** @enum {string} */
+            sureness: "sure" | "likely" | "unsure" | "cannot-tell";
         };
         SeenFace: {
             /** Format: int32 */
@@ -1093,9 +1094,32 @@ export interface components {
             form?: string;
             duty?: boolean;
         };
+        SeenInteger: {
+            /** Format: int32 */
+            value?: number;
+            /** @enum {string} */
+            sureness: "sure" | "likely" | "unsure" | "cannot-tell";
+        };
         SeenNumber: {
             table: string;
             number?: string;
+        };
+        SeenPresses: {
+            /** @enum {string} */
+            value?: "one" | "both";
+            /** @enum {string} */
+            sureness: "sure" | "likely" | "unsure" | "cannot-tell";
+        };
+        SeenSide: {
+            /** @enum {string} */
+            value?: "mark" | "centre" | "pile";
+            /** @enum {string} */
+            sureness: "sure" | "likely" | "unsure" | "cannot-tell";
+        };
+        SeenString: {
+            value?: string;
+            /** @enum {string} */
+            sureness: "sure" | "likely" | "unsure" | "cannot-tell";
         };
         Sharpness: {
             station?: string;
@@ -1153,12 +1177,11 @@ export interface components {
         Specimen: {
             title?: string;
             note?: string;
-            frame?: components["schemas"]["Seen"];
-            bolsters?: components["schemas"]["Seen"];
+            frame?: components["schemas"]["SeenString"];
+            bolsters?: components["schemas"]["SeenString"];
             /** @example 3 7/8 in */
             closedLength?: string;
-            /** Format: int32 */
-            springs?: number;
+            springs?: components["schemas"]["SeenInteger"];
             blades: components["schemas"]["SeenBlade"][];
             marks: components["schemas"]["SeenFace"][];
             number?: string;
@@ -1166,10 +1189,10 @@ export interface components {
             registered: components["schemas"]["SeenNumber"][];
             hallmarks: components["schemas"]["SeenHallmark"][];
             seen: {
-                [key: string]: components["schemas"]["Seen"];
+                [key: string]: components["schemas"]["SeenString"];
             };
             condition: {
-                [key: string]: string;
+                [key: string]: components["schemas"]["SeenString"];
             };
             story: components["schemas"]["StoryEvent"][];
             comparables: components["schemas"]["ComparableSale"][];

@@ -52,7 +52,7 @@ describe("the same as the knife before", () => {
   const before = knife({
     frame: { value: "canoe", sureness: "sure" },
     seen: { bail: { value: "wire", sureness: "likely" } },
-    condition: { snap: "strong" },
+    condition: { snap: { value: "strong", sureness: "sure" } },
   });
   it("takes over this station and no other", () => {
     const now = repeated(knife({}), before, "frame", book);

@@ -9,54 +9,68 @@ const CANNOT_TELL = "cannot-tell";
 const isPictures = (options: Option[] | PictureOption[]): options is PictureOption[] =>
   options.length > 0 && "picture" in (options[0] as Option);
 
+/** What was seen, of any kind; without a value it could not be told. */
+export interface SeenOf<T> {
+  value?: T;
+  sureness: Seen["sureness"];
+}
+
 /** A choice among answers, with how well it was seen; not looked at and not to be told are apart. */
-export function SeenChoice({
+export function SeenChoice<T extends string = string>({
   label,
+  isBare,
+  nothing = "not yet looked",
   seen,
   options,
   onChange,
   onFocus,
+  title,
   className,
 }: {
   label: string;
-  seen: Seen | undefined;
+  /** Among others in a row that say what they are: the label is heard, not seen. */
+  isBare?: boolean;
+  nothing?: string;
+  seen: SeenOf<T> | undefined;
   options: Option[] | PictureOption[];
-  onChange: (seen: Seen | undefined) => void;
+  onChange: (seen: SeenOf<T> | undefined) => void;
   onFocus?: () => void;
+  title?: string;
   className?: string;
 }) {
   const value = seen?.sureness === CANNOT_TELL ? CANNOT_TELL : seen?.value;
   const choose = (id: string | undefined) => {
     if (!id) onChange(undefined);
     else if (id === CANNOT_TELL) onChange({ sureness: CANNOT_TELL });
-    else onChange({ value: id, sureness: seen && seen.sureness !== CANNOT_TELL ? seen.sureness : "sure" });
+    else
+      onChange({ value: id as T, sureness: seen && seen.sureness !== CANNOT_TELL ? seen.sureness : "sure" });
   };
+  const common = { value, nothing, title, onChange: choose, onFocus };
+  const choice = (ids: object) =>
+    isPictures(options) ? (
+      <Picker
+        {...ids}
+        {...common}
+        aria-label={label}
+        options={[...options, { id: CANNOT_TELL, label: "cannot tell", picture: null }]}
+      />
+    ) : (
+      <Select
+        {...ids}
+        {...common}
+        aria-label={isBare ? label : undefined}
+        options={[...options, { id: CANNOT_TELL, label: "cannot tell" }]}
+      />
+    );
   return (
-    <div className={`flex items-end gap-1 self-start ${className ?? ""}`}>
-      <Field label={label} className="min-w-0 flex-1">
-        {(ids) =>
-          isPictures(options) ? (
-            <Picker
-              {...ids}
-              aria-label={label}
-              value={value}
-              nothing="not yet looked"
-              options={[...options, { id: CANNOT_TELL, label: "cannot tell", picture: null }]}
-              onChange={choose}
-              onFocus={onFocus}
-            />
-          ) : (
-            <Select
-              {...ids}
-              value={value}
-              nothing="not yet looked"
-              options={[...options, { id: CANNOT_TELL, label: "cannot tell" }]}
-              onChange={choose}
-              onFocus={onFocus}
-            />
-          )
-        }
-      </Field>
+    <div className={`flex min-w-0 items-end gap-1 self-start ${className ?? ""}`}>
+      {isBare ? (
+        <div className="min-w-0 flex-1">{choice({})}</div>
+      ) : (
+        <Field label={label} className="min-w-0 flex-1">
+          {choice}
+        </Field>
+      )}
       {seen?.value && (
         <button
           type="button"

@@ -3,9 +3,7 @@ import type { SeenBlade } from "../../../api/types";
 import { answerOptions, bladeOptions } from "../../../drawing/pictures";
 import { percent, shownLength, withUnit } from "../../../format";
 import { usePreferences } from "../../../preferences";
-import { Field } from "../../../ui/field";
-import { Picker, type PictureOption } from "../../../ui/picker";
-import { Select } from "../../../ui/select";
+import type { PictureOption } from "../../../ui/picker";
 import { TextEntry } from "../../../ui/text-entry";
 import { TextField } from "../../../ui/text-field";
 import { useReadings } from "../instruments";
@@ -60,7 +58,14 @@ export function BladesStation({ knife, book }: StationProps) {
         className="press mt-2"
         disabled={blades.length >= 12}
         onClick={() =>
-          set([...blades, { end: blades.length === 0 ? "A" : undefined, heights: [], seen: {} }])
+          set([
+            ...blades,
+            {
+              end: blades.length === 0 ? { value: "A", sureness: "sure" } : undefined,
+              heights: [],
+              seen: {},
+            },
+          ])
         }
       >
         {blades.length === 0 ? "Add the main blade" : "Add a blade or tool"}
@@ -98,28 +103,33 @@ function BladeRow({
     <fieldset className="grid grid-cols-[1.25rem_minmax(0,1.4fr)_minmax(0,1.2fr)] items-center gap-x-3 border-b border-rule py-1 sm:grid-cols-[1.25rem_minmax(0,1.6fr)_minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,0.9fr)_auto]">
       <legend className="sr-only">{name}</legend>
       <span className="num text-ink2">{place + 1}</span>
-      <Picker
-        aria-label={`${name}: kind`}
-        value={blade.type}
+      <SeenChoice
+        label={`${name}: kind`}
+        isBare
+        className="max-sm:col-span-2"
         nothing="kind not yet looked"
+        seen={blade.type}
         options={kinds}
         onChange={(type) => onChange({ ...blade, type })}
       />
-      <Select
-        aria-label={`${name}: end`}
-        value={blade.end}
+      <span className="sm:hidden" />
+      <SeenChoice
+        label={`${name}: end`}
+        isBare
         nothing="end not yet looked"
+        seen={blade.end}
         options={ENDS}
-        onChange={(end) => onChange({ ...blade, end: end as SeenBlade["end"] })}
+        onChange={(end) => onChange({ ...blade, end })}
+      />
+      <SeenChoice
+        label={`${name}: presses`}
+        isBare
+        nothing="springs not looked"
+        seen={blade.presses}
+        options={PRESSES}
+        onChange={(presses) => onChange({ ...blade, presses })}
       />
       <span className="sm:hidden" />
-      <Select
-        aria-label={`${name}: presses`}
-        value={blade.presses}
-        nothing="springs not looked"
-        options={PRESSES}
-        onChange={(presses) => onChange({ ...blade, presses: presses as SeenBlade["presses"] })}
-      />
       <TextEntry
         readings={caliper}
         aria-label={`${name}: length`}
@@ -132,7 +142,7 @@ function BladeRow({
       />
       <button
         type="button"
-        className="min-h-6 text-ink2 hover:underline max-sm:col-start-2 max-sm:justify-self-start"
+        className="min-h-6 text-ink2 hover:underline max-sm:justify-self-end"
         aria-label={`Remove ${name.toLowerCase()}`}
         onClick={onRemove}
       >
@@ -189,17 +199,12 @@ function BladeLooks({
             }}
           />
         ))}
-        <Field label="Lies">
-          {(ids) => (
-            <Select
-              {...ids}
-              value={blade.side}
-              nothing="not yet looked"
-              options={SIDES}
-              onChange={(side) => onChange({ ...blade, side: side as SeenBlade["side"] })}
-            />
-          )}
-        </Field>
+        <SeenChoice
+          label="Lies"
+          seen={blade.side}
+          options={SIDES}
+          onChange={(side) => onChange({ ...blade, side })}
+        />
         <TextField
           label="Heights along it"
           hint="place from the tang : height; the first close to the tang"

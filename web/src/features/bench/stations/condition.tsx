@@ -16,14 +16,18 @@ export function ConditionStation({ knife, book }: StationProps) {
             <p className="font-serif text-[1.25rem]/6">{grade.best.label}</p>
             {grade.atLeast && grade.atLeast.id !== grade.best.id && (
               <p className="text-ink2">
-                {grade.atLeast.label} if the {grade.unseen.length} points not looked at have their usual
-                faults.
+                {grade.atLeast.label} if the {grade.unseen.length || ""} points not looked at, or not seen
+                surely, have their usual faults.
               </p>
+            )}
+            {grade.atBest && grade.atBest.id !== grade.best.id && (
+              <p className="text-ink2">{grade.atBest.label} if the faults not seen surely are not there.</p>
             )}
             <ul className="mt-1">
               {grade.reasons.slice(0, 4).map((r) => (
                 <li key={r.point} className="border-t border-rule py-0.5">
-                  {r.label}, {r.found.toLowerCase()}: {r.allows.label} at best.{" "}
+                  {r.label}, {r.found.toLowerCase()}
+                  {r.sureness !== "sure" && `, ${r.sureness}`}: {r.allows.label} at best.{" "}
                   <span className="text-ink2">{r.why}</span>
                 </li>
               ))}

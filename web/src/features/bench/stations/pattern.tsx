@@ -4,8 +4,6 @@ import { type Point, path, smooth } from "../../../drawing/geometry";
 import { bolsterOptions, frameOptions } from "../../../drawing/pictures";
 import { lengthInFull, percent, shownLength, withUnit } from "../../../format";
 import { usePreferences } from "../../../preferences";
-import { Field } from "../../../ui/field";
-import { Select } from "../../../ui/select";
 import { TextField } from "../../../ui/text-field";
 import { useReadings } from "../instruments";
 import type { StationProps } from "../panel";
@@ -64,19 +62,17 @@ export function PatternStation({ knife, book }: StationProps) {
           options={bolsters}
           onChange={(bolsters) => knife.change((s) => ({ ...s, bolsters }))}
         />
-        <Field label="Springs, counted at the back">
-          {(ids) => (
-            <Select
-              {...ids}
-              value={specimen.springs?.toString()}
-              nothing="not yet looked"
-              options={["0", "1", "2", "3"].map((n) => ({ id: n, label: n }))}
-              onChange={(n) =>
-                knife.change((s) => ({ ...s, springs: n === undefined ? undefined : Number(n) }))
-              }
-            />
-          )}
-        </Field>
+        <SeenChoice
+          label="Springs, counted at the back"
+          seen={specimen.springs && { ...specimen.springs, value: specimen.springs.value?.toString() }}
+          options={["0", "1", "2", "3"].map((n) => ({ id: n, label: n }))}
+          onChange={(seen) =>
+            knife.change((s) => ({
+              ...s,
+              springs: seen && { ...seen, value: seen.value === undefined ? undefined : Number(seen.value) },
+            }))
+          }
+        />
         <SeenChoice
           label="Any outline"
           seen={specimen.frame}

@@ -78,7 +78,7 @@ final class SyntheticShelf {
   }
 
   static Specimen knife(ReferenceShelf shelf) {
-    Map<String, Seen> seen = new LinkedHashMap<>();
+    Map<String, Seen<String>> seen = new LinkedHashMap<>();
     List<Feature> features = shelf.clues().features();
     for (Feature f : features.subList(0, Math.min(CLUES, features.size()))) {
       seen.put(f.id(), Seen.sure(f.clues().get(Math.min(1, f.clues().size() - 1)).id()));
@@ -91,17 +91,17 @@ final class SyntheticShelf {
         Seen.sure("serpentine"),
         Seen.sure("both-ends"),
         Length.parse("3 7/8 in"),
-        2,
+        Seen.sure(2),
         List.of(
-            new SeenBlade("clip", End.A, Presses.ONE, null),
-            new SeenBlade("sheepfoot", End.B, Presses.ONE, null),
-            new SeenBlade("spey", End.B, Presses.ONE, null)),
+            SeenBlade.sure("clip", End.A, Presses.ONE, null),
+            SeenBlade.sure("sheepfoot", End.B, Presses.ONE, null),
+            SeenBlade.sure("spey", End.B, Presses.ONE, null)),
         List.of(
             new SeenFace(1, Face.MARK, FaceState.READ, Technique.STRUCK, worn),
             new SeenFace(2, Face.MARK, FaceState.READ, Technique.STRUCK, worn)),
         "58/61",
         seen,
-        Map.of("snap", "strong"),
+        Map.of("snap", Seen.sure("strong")),
         List.of(),
         List.of());
   }

@@ -372,6 +372,23 @@ class BenchIT {
   }
 
   @Test
+  void anythingMayBeSeenMoreOrLessSurelyOrNotToBeTold() {
+    BenchPage bench = newKnife().choose("Any outline", "Serpentine").go("Blades");
+    bench.press("Add the main blade").choose("Main blade: kind", "Clip blade");
+    bench.press("Main blade: kind: sure. Change how sure");
+    bench.choose("Main blade: presses", "cannot tell").choose("Main blade: end", "cannot tell");
+    bench.go("Condition").choose("Blade wear", "About a quarter gone");
+    assertThat(bench.page().locator("#station")).not().containsText("are not there");
+    bench.press("Blade wear: sure. Change how sure").saved();
+    assertThat(bench.page().locator("#station"))
+        .containsText("Mint if the faults not seen surely are not there.");
+    bench.page().reload();
+    bench.go("Blades");
+    assertThat(bench.field("Main blade: presses")).hasValue("cannot-tell");
+    assertThat(bench.page().getByLabel("Main blade: kind: likely. Change how sure")).isVisible();
+  }
+
+  @Test
   void aSizeNoPatternHasIsQuestionedAndKept() {
     BenchPage bench = newKnife().write("Closed length", "300 mm").saved();
     assertThat(bench.page().getByTestId("findings")).containsText("Is the unit right?");

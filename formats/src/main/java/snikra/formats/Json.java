@@ -23,6 +23,7 @@ import org.yaml.snakeyaml.LoaderOptions;
 import snikra.core.measure.Length;
 import snikra.core.measure.Measurement;
 import snikra.core.provenance.EdtfDate;
+import snikra.core.specimen.Seen;
 
 /** Mappers between the core's records and JSON or YAML: no record carries an annotation for it. */
 public final class Json {
@@ -89,6 +90,7 @@ public final class Json {
     asText(module, Length.class, Length::parse, Length::written);
     asText(module, Measurement.class, Measurement::parse, Measurement::written);
     asText(module, EdtfDate.class, EdtfDate::parse, EdtfDate::written);
+    module.addDeserializer(Seen.class, new SeenReader(null));
     return module;
   }
 

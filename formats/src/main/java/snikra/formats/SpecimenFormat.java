@@ -29,6 +29,7 @@ import snikra.core.pattern.Pattern;
 import snikra.core.provenance.EdtfDate;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Specimen;
+import snikra.core.specimen.Sureness;
 
 /** Knives as JSON, by the schema {@code specimen.schema.json}. */
 public final class SpecimenFormat {
@@ -118,19 +119,15 @@ public final class SpecimenFormat {
       each("hallmarks", this::hallmark);
       each("story", (at, e) -> text(at + ".date", e.path("date"), EdtfDate::parse));
       each("comparables", this::comparable);
-      Stream<String> frames = shelf.patterns().frames().stream().map(Frame::id);
-      name("frame.value", tree.path("frame").path("value"), frames);
-      name(
-          "bolsters.value",
-          tree.path("bolsters").path("value"),
-          shelf.patterns().bolsters().stream().map(BolsterLayout::id));
+      seen("frame", tree.path("frame"), shelf.patterns().frames().stream().map(Frame::id));
+      Stream<String> layouts = shelf.patterns().bolsters().stream().map(BolsterLayout::id);
+      seen("bolsters", tree.path("bolsters"), layouts);
+      sureness("springs", tree.path("springs"));
       tree.path("seen")
           .properties()
           .forEach(e -> seen("seen.", e, f -> f.asked() == Feature.Asked.ONCE));
       tree.path("measured").properties().forEach(this::measured);
       tree.path("condition").properties().forEach(this::condition);
-      sureness("frame", tree.path("frame"));
-      sureness("bolsters", tree.path("bolsters"));
     }
 
     private interface Element {
@@ -147,7 +144,10 @@ public final class SpecimenFormat {
     private void blade(String at, JsonNode blade, int place) {
       text(at + ".length", blade.path("length"), Length::parse);
       Stream<String> types = shelf.patterns().blades().stream().map(BladeType::id);
-      name(at + ".type", blade.path("type"), types);
+      seen(at + ".type", blade.path("type"), types);
+      for (String field : List.of("end", "presses", "side")) {
+        sureness(at + "." + field, blade.path(field));
+      }
       for (int i = 0; i < blade.path("heights").size(); i++) {
         JsonNode height = blade.path("heights").path(i);
         text(at + ".heights[" + i + "].at", height.path("at"), Length::parse);
@@ -200,11 +200,16 @@ public final class SpecimenFormat {
         unknown(at, entry.getKey(), asked.map(Feature::id));
         return;
       }
-      name(
-          at + ".value",
-          entry.getValue().path("value"),
-          feature.get().clues().stream().map(Clue::id));
-      sureness(at, entry.getValue());
+      seen(at, entry.getValue(), feature.get().clues().stream().map(Clue::id));
+    }
+
+    private void seen(String at, JsonNode seen, Stream<String> known) {
+      if (seen.isObject()) {
+        name(at + ".value", seen.path("value"), known);
+        sureness(at, seen);
+      } else {
+        name(at, seen, Stream.concat(known, Stream.of(Sureness.CANNOT_TELL.toString())));
+      }
     }
 
     private void measured(Map.Entry<String, JsonNode> entry) {
@@ -229,12 +234,12 @@ public final class SpecimenFormat {
         return;
       }
       Stream<String> found = point.get().findings().stream().map(ConditionBook.Finding::id);
-      name(at, entry.getValue(), Stream.concat(found, Stream.of(ConditionBook.CANNOT_TELL)));
+      seen(at, entry.getValue(), found);
     }
 
     private void sureness(String at, JsonNode seen) {
       boolean told = seen.has("value");
-      boolean cannot = "cannot-tell".equals(seen.path("sureness").asText());
+      boolean cannot = Sureness.CANNOT_TELL.toString().equals(seen.path("sureness").asText());
       if (seen.isObject() && told == cannot) {
         problems.add(
             problem(

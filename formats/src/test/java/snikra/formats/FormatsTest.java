@@ -34,6 +34,26 @@ class FormatsTest {
   }
 
   @Test
+  void aBareAnswerWasSeenSurely() {
+    String bare =
+        """
+        {"frame": "canoe", "springs": 2, "blades": [{"type": "pen", "end": "A", "side": "cannot-tell"}],
+         "seen": {"spacer": "none"}, "condition": {"snap": "weak", "tip": "cannot-tell"}}
+        """;
+    String inFull =
+        """
+        {"frame": {"value": "canoe", "sureness": "sure"},
+         "springs": {"value": 2, "sureness": "sure"},
+         "blades": [{"type": {"value": "pen", "sureness": "sure"},
+           "end": {"value": "A", "sureness": "sure"}, "side": {"sureness": "cannot-tell"}}],
+         "seen": {"spacer": {"value": "none", "sureness": "sure"}},
+         "condition": {"snap": {"value": "weak", "sureness": "sure"},
+           "tip": {"sureness": "cannot-tell"}}}
+        """;
+    assertThat(SpecimenFormat.read(bare, SHELF)).isEqualTo(SpecimenFormat.read(inFull, SHELF));
+  }
+
+  @Test
   void theExampleVerdictIsWhatTheExampleKnifeGives() throws Exception {
     Specimen knife =
         SpecimenFormat.read(Files.readString(DOCS.resolve("specimen.example.json")), SHELF);
@@ -87,6 +107,14 @@ class FormatsTest {
         "{\"closedLength\": 89} | closedLength | 89",
         "{\"blades\": [{}, {\"type\": \"sabre\"}]} | blades[1].type | sabre",
         "{\"blades\": [{\"length\": \"long\"}]} | blades[0].length | long",
+        "{\"blades\": [{\"end\": \"C\"}]} | blades[0].end | \"C\"",
+        "{\"blades\": [{\"end\": {\"value\": \"C\", \"sureness\": \"sure\"}}]} |"
+            + " blades[0].end.value | \"C\"",
+        "{\"blades\": [{\"side\": {\"sureness\": \"likely\"}}]} | blades[0].side.value | nothing",
+        "{\"springs\": 7} | springs | 7",
+        "{\"springs\": \"two\"} | springs | \"two\"",
+        "{\"condition\": {\"snap\": {\"value\": \"loud\", \"sureness\": \"sure\"}}} |"
+            + " condition.snap.value | loud",
         "{\"seen\": {\"colour\": {\"value\": \"red\", \"sureness\": \"sure\"}}} | seen.colour | colour",
         "{\"seen\": {\"spacer\": {\"value\": \"red\", \"sureness\": \"sure\"}}} | seen.spacer.value | red",
         "{\"condition\": {\"snap\": \"loud\"}} | condition.snap | loud",

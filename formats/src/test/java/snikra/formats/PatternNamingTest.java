@@ -22,6 +22,7 @@ import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenBlade;
 import snikra.core.specimen.Side;
 import snikra.core.specimen.Specimen;
+import snikra.core.specimen.Sureness;
 
 class PatternNamingTest {
   private final PatternNamer namer = new PatternNamer(ShippedShelf.load().patterns());
@@ -129,6 +130,36 @@ class PatternNamingTest {
     PatternVerdict verdict =
         namer.name(knife("serpentine", "both-ends", "89 mm", "clip@A/one sheepfoot@B spey@B"));
     assertThat(verdict.title()).isEqualTo("Medium stockman");
+  }
+
+  @Test
+  void theLessSurelyItsSpringsAreSeenTheLessTheyDecide() {
+    List<Double> whittler =
+        Stream.of(
+                Seen.sure(Presses.BOTH),
+                new Seen<>(Presses.BOTH, Sureness.LIKELY),
+                new Seen<>(Presses.BOTH, Sureness.UNSURE))
+            .map(main -> probability("whittler-serpentine", main))
+            .toList();
+    assertThat(whittler).isSortedAccordingTo(Comparator.reverseOrder()).doesNotHaveDuplicates();
+    assertThat(probability("whittler-serpentine", new Seen<>(null, Sureness.CANNOT_TELL)))
+        .isEqualTo(probability("whittler-serpentine", null));
+  }
+
+  private double probability(String pattern, Seen<Presses> main) {
+    Specimen knife = knife("serpentine", "both-ends", "89 mm", "clip@A pen@B pen@B");
+    List<SeenBlade> blades = new ArrayList<>(knife.blades());
+    SeenBlade clip = blades.get(0);
+    blades.set(
+        0, new SeenBlade(clip.type(), clip.end(), main, null, null, List.of(), null, Map.of()));
+    return namer
+        .name(knife(knife.frame(), knife.bolsters(), knife.closedLength(), null, blades))
+        .names()
+        .stream()
+        .filter(n -> n.pattern().equals(pattern))
+        .mapToDouble(PatternVerdict.Name::probability)
+        .findFirst()
+        .orElse(0);
   }
 
   @Test
@@ -263,23 +294,26 @@ class PatternNamingTest {
 
   private static Specimen knife(
       String frame, String bolsters, String length, String springs, String blades) {
-    return new Specimen(
-        null,
-        null,
+    return knife(
         seen(frame),
         seen(bolsters),
         isBlank(length) ? null : Length.parse(length),
-        isBlank(springs) ? null : Integer.valueOf(springs),
-        blades(blades),
-        List.of(),
-        null,
-        Map.of(),
-        Map.of(),
-        List.of(),
-        List.of());
+        isBlank(springs) ? null : Seen.sure(Integer.valueOf(springs)),
+        blades(blades));
   }
 
-  private static Seen seen(String value) {
+  private static Specimen knife(
+      Seen<String> frame,
+      Seen<String> bolsters,
+      Length length,
+      Seen<Integer> springs,
+      List<SeenBlade> blades) {
+    return new Specimen(
+        null, null, frame, bolsters, length, springs, blades, List.of(), null, Map.of(), Map.of(),
+        List.of(), List.of());
+  }
+
+  private static Seen<String> seen(String value) {
     return isBlank(value) ? null : Seen.sure(value);
   }
 
@@ -295,15 +329,11 @@ class PatternNamingTest {
       String last = parts.length < 3 ? "" : parts[2].toUpperCase(Locale.ROOT);
       boolean presses = last.equals("ONE") || last.equals("BOTH");
       blades.add(
-          new SeenBlade(
+          SeenBlade.sure(
               parts[0].equals("?") ? null : parts[0],
               End.valueOf(parts[1]),
               presses ? Presses.valueOf(last) : null,
-              presses || last.isEmpty() ? null : Side.valueOf(last),
-              null,
-              List.of(),
-              null,
-              Map.of()));
+              presses || last.isEmpty() ? null : Side.valueOf(last)));
     }
     return blades;
   }

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import snikra.core.specimen.Seen;
+import snikra.core.specimen.Sureness;
 
 /**
  * The points of condition and the grades, best grade first.
@@ -42,6 +44,11 @@ public record ConditionBook(List<Grade> grades, List<Point> points) {
     public Optional<Finding> finding(String id) {
       return findings.stream().filter(f -> f.id().equals(id)).findFirst();
     }
+
+    /** What was found of it on a knife. */
+    public Optional<Finding> found(Map<String, Seen<String>> condition) {
+      return Optional.ofNullable(Seen.valueOf(condition.get(id))).flatMap(this::finding);
+    }
   }
 
   /**
@@ -71,9 +78,6 @@ public record ConditionBook(List<Grade> grades, List<Point> points) {
     }
   }
 
-  /** In place of a finding: it was looked at and could not be told, so it is as open as before. */
-  public static final String CANNOT_TELL = "cannot-tell";
-
   /** The point with this id. */
   public Optional<Point> point(String id) {
     return points.stream().filter(p -> p.id().equals(id)).findFirst();
@@ -89,25 +93,37 @@ public record ConditionBook(List<Grade> grades, List<Point> points) {
     throw new IllegalArgumentException("grade must be a grade of the book; found " + grade);
   }
 
-  /** The grade by the worst fault found, and how far what was not looked at could lower it. */
-  public GradeVerdict grade(Map<String, String> findings) {
+  /**
+   * The grade by the worst fault found; how far what was not looked at, or not surely, could lower
+   * it; and how far it would rise were the faults not seen surely not there.
+   */
+  public GradeVerdict grade(Map<String, Seen<String>> condition) {
     List<GradeVerdict.Reason> reasons = new ArrayList<>();
     List<String> unseen = new ArrayList<>();
     int best = 0;
     int usual = 0;
+    int surely = 0;
     for (Point p : points) {
-      Optional<Finding> found = p.finding(findings.getOrDefault(p.id(), ""));
+      Optional<Finding> found = p.found(condition);
       if (found.isEmpty()) {
         unseen.add(p.label());
         usual = Math.max(usual, rank(p.usualFault()));
         continue;
       }
       int rank = rank(found.get().allows());
+      Sureness sureness = condition.get(p.id()).sureness();
       best = Math.max(best, rank);
+      surely = Math.max(surely, sureness == Sureness.SURE ? rank : 0);
+      usual = Math.max(usual, sureness == Sureness.SURE ? 0 : rank(p.usualFault()));
       if (rank > 0) {
         reasons.add(
             new GradeVerdict.Reason(
-                p.id(), p.label(), found.get().label(), grades.get(rank), found.get().why()));
+                p.id(),
+                p.label(),
+                found.get().label(),
+                sureness,
+                grades.get(rank),
+                found.get().why()));
       }
     }
     reasons.sort(Comparator.comparingInt((GradeVerdict.Reason r) -> -rank(r.allows().id())));
@@ -115,6 +131,7 @@ public record ConditionBook(List<Grade> grades, List<Point> points) {
     return new GradeVerdict(
         graded ? grades.get(best) : null,
         graded ? grades.get(Math.max(best, usual)) : null,
+        graded ? grades.get(surely) : null,
         reasons,
         unseen);
   }

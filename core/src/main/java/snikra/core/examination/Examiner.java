@@ -198,17 +198,17 @@ public final class Examiner {
   }
 
   private Evidence evidence(Specimen knife, MarkEvidence marks) {
-    Map<String, Seen> seen = new TreeMap<>(knife.seen());
+    Map<String, Seen<String>> seen = new TreeMap<>(knife.seen());
     if (!knife.blades().isEmpty()) {
       seen.putAll(knife.blades().get(0).seen());
     }
     for (MarkEvidence.WordFound w : marks.words()) {
       Sureness sureness = w.probability() > WORD_IS_SURE ? Sureness.SURE : Sureness.LIKELY;
-      seen.putIfAbsent(w.feature(), new Seen(w.clue(), sureness));
+      seen.putIfAbsent(w.feature(), new Seen<>(w.clue(), sureness));
     }
     List<Evidence.Observed> observed = new ArrayList<>();
     for (Feature feature : shelf.clues().features()) {
-      Seen s = seen.get(feature.id());
+      Seen<String> s = seen.get(feature.id());
       Optional<Clue> clue = s == null ? Optional.empty() : feature.clue("" + s.value());
       clue.ifPresent(c -> observed.add(new Evidence.Observed(feature, c, s.sureness())));
     }
@@ -295,8 +295,7 @@ public final class Examiner {
   }
 
   private static @Nullable String found(Specimen knife, String feature) {
-    Seen seen = knife.seen().get(feature);
-    return seen == null ? null : seen.value();
+    return Seen.valueOf(knife.seen().get(feature));
   }
 
   private static @Nullable String leadingMaker(DatingVerdict dated) {

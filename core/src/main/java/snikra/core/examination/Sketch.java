@@ -2,6 +2,7 @@ package snikra.core.examination;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
 import snikra.core.pattern.BladeType;
@@ -58,33 +59,35 @@ public record Sketch(
     List<Blade> blades = new ArrayList<>();
     for (SeenBlade b : knife.blades()) {
       boolean known = b.length() != null;
+      End end = Seen.valueOf(b.end());
       double length = known ? b.length().mm() : book.room().usual(blades.size()) * closed;
       blades.add(
           new Blade(
-              b.type(),
-              b.end() == null ? End.A : b.end(),
-              b.end() != null,
+              Seen.valueOf(b.type()),
+              end == null ? End.A : end,
+              end != null,
               length,
               known,
-              value(blades.isEmpty() ? knife.seen().get("nail_pull") : b.seen().get("other_pull")),
+              Seen.valueOf(
+                  blades.isEmpty() ? knife.seen().get("nail_pull") : b.seen().get("other_pull")),
               left(b, book, length)));
     }
-    String frame = value(knife.frame());
+    String frame = Seen.valueOf(knife.frame());
     return new Sketch(
         frame != null && book.frame(frame).isPresent() ? frame : null,
         closed,
         measured,
-        value(knife.bolsters()),
+        Seen.valueOf(knife.bolsters()),
         handle(knife, shelf),
-        value(knife.seen().get("jigging")),
-        value(knife.seen().get("shield_fixing")),
-        value(knife.seen().get("shield_shape")),
-        value(knife.seen().get("bail")),
+        Seen.valueOf(knife.seen().get("jigging")),
+        Seen.valueOf(knife.seen().get("shield_fixing")),
+        Seen.valueOf(knife.seen().get("shield_shape")),
+        Seen.valueOf(knife.seen().get("bail")),
         blades);
   }
 
   private static BladeWear.@Nullable Left left(SeenBlade b, PatternBook book, double length) {
-    BladeType type = b.type() == null ? null : book.blade(b.type()).orElse(null);
+    BladeType type = Optional.ofNullable(Seen.valueOf(b.type())).flatMap(book::blade).orElse(null);
     if (type == null) {
       return null;
     }
@@ -101,16 +104,12 @@ public record Sketch(
 
   // A material that looks like another is drawn like it.
   private static @Nullable String handle(Specimen knife, ReferenceShelf shelf) {
-    String value = value(knife.seen().get(HANDLE));
+    String value = Seen.valueOf(knife.seen().get(HANDLE));
     return shelf
         .clues()
         .feature(HANDLE)
         .flatMap(feature -> feature.clue("" + value))
         .map(Clue::drawnAs)
         .orElse(value);
-  }
-
-  private static @Nullable String value(@Nullable Seen seen) {
-    return seen == null ? null : seen.value();
   }
 }

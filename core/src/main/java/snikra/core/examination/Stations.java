@@ -122,8 +122,9 @@ public final class Stations {
     }
     Stream<String> types =
         knife.blades().stream()
-            .filter(b -> b.type() != null)
-            .map(b -> shelf.patterns().blade(b.type()).map(BladeType::name).orElse(b.type()))
+            .map(b -> Seen.valueOf(b.type()))
+            .filter(java.util.Objects::nonNull)
+            .map(type -> shelf.patterns().blade(type).map(BladeType::name).orElse(type))
             .map(n -> n.replace(" blade", "").toLowerCase(Locale.ROOT));
     return features("blades", knife, conflict, looked, of, types);
   }
@@ -155,7 +156,7 @@ public final class Stations {
             .filter(p -> p.station().equals("action"))
             .flatMap(
                 p ->
-                    p.finding(knife.condition().getOrDefault(p.id(), "")).stream()
+                    p.found(knife.condition()).stream()
                         .map(f -> p.label() + " " + f.label().toLowerCase(Locale.ROOT)))
             .limit(2)
             .collect(Collectors.joining(", "));
@@ -193,7 +194,7 @@ public final class Stations {
     List<String> answers = new ArrayList<>();
     int seen = looked;
     for (Feature f : asked) {
-      Seen s = knife.seen().get(f.id());
+      Seen<String> s = knife.seen().get(f.id());
       if (s != null) {
         seen++;
         f.clue("" + s.value()).map(Clue::label).ifPresent(answers::add);

@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import snikra.core.pattern.PatternVerdict.Name;
 import snikra.core.pattern.PatternVerdict.Requirement;
 import snikra.core.pattern.PatternVerdict.Standing;
@@ -183,19 +182,15 @@ public final class PatternNamer {
   }
 
   private static boolean isCalledFor(Modifier m, Specimen knife, Pattern p) {
-    String bolsters = value(knife.bolsters());
+    String bolsters = Seen.valueOf(knife.bolsters());
     boolean isUsual = bolsters != null && p.bolsters().get(0).equals(bolsters);
     return (bolsters != null && m.bolsters().contains(bolsters) && !isUsual)
         || m.seen().entrySet().stream()
-            .anyMatch(e -> e.getValue().equals(value(knife.seen().get(e.getKey()))));
-  }
-
-  private static @Nullable String value(@Nullable Seen seen) {
-    return seen == null ? null : seen.value();
+            .anyMatch(e -> e.getValue().equals(Seen.valueOf(knife.seen().get(e.getKey()))));
   }
 
   private String describe(Specimen knife) {
-    String frame = value(knife.frame());
+    String frame = Seen.valueOf(knife.frame());
     String name = frame == null ? "Knife" : book.frame(frame).map(Frame::name).orElse(frame);
     int n = knife.blades().size();
     return n == 0 ? name : name + ", " + Words.number(n) + (n == 1 ? " blade" : " blades");

@@ -61,21 +61,22 @@ final class Scoring {
   }
 
   private double frame() {
-    Seen seen = knife.frame();
-    if (seen == null || seen.value() == null) {
-      return 0;
-    }
-    double weight = pattern.frames().getOrDefault(seen.value(), tolerance.frame());
-    double q = seen.sureness().reliability();
-    return Math.log(q * weight + (1 - q) * FRAME_MISSEEN);
+    return Math.log(
+        Seen.weight(
+            knife.frame(),
+            f -> pattern.frames().getOrDefault(f, tolerance.frame()),
+            f -> FRAME_MISSEEN));
   }
 
   private double press() {
-    Presses found = knife.blades().isEmpty() ? null : knife.blades().get(0).presses();
-    if (!pattern.isDecidedByPress() || knife.blades().size() < 3 || found == null) {
+    if (!pattern.isDecidedByPress() || knife.blades().size() < 3) {
       return 0;
     }
-    return (found == Presses.BOTH) == asksBoth() ? 0 : Math.log(tolerance.press());
+    return Math.log(
+        Seen.weight(
+            knife.blades().get(0).presses(),
+            p -> (p == Presses.BOTH) == asksBoth() ? 1 : tolerance.press(),
+            p -> (p == Presses.ONE) == asksBoth() ? 1 : tolerance.press()));
   }
 
   private boolean asksBoth() {
@@ -83,11 +84,9 @@ final class Scoring {
   }
 
   private double springs() {
-    Integer seen = knife.springs();
-    if (seen == null || pattern.springs().contains(seen)) {
-      return 0;
-    }
-    return Math.log(tolerance.springs());
+    return Math.log(
+        Seen.weight(
+            knife.springs(), n -> pattern.springs().contains(n) ? 1 : tolerance.springs(), n -> 1));
   }
 
   private double length() {
@@ -111,7 +110,7 @@ final class Scoring {
   }
 
   private double bolsters() {
-    Seen seen = knife.bolsters();
+    Seen<String> seen = knife.bolsters();
     if (seen == null || seen.value() == null) {
       return 0;
     }
@@ -138,12 +137,13 @@ final class Scoring {
     if (pattern.isDecidedByPress() && knife.blades().size() >= 3) {
       asked.add(askPress());
     }
-    if (knife.springs() != null) {
-      boolean met = pattern.springs().contains(knife.springs());
-      asked.add(requirement(springsAsked(), Words.number(knife.springs()), met));
+    Integer springs = Seen.valueOf(knife.springs());
+    if (springs != null) {
+      boolean met = pattern.springs().contains(springs);
+      asked.add(requirement(springsAsked(), Words.number(springs), met));
     }
     asked.add(askLength());
-    Seen bolsters = knife.bolsters();
+    Seen<String> bolsters = knife.bolsters();
     if (bolsters != null && bolsters.value() != null) {
       asked.add(
           requirement(
@@ -160,7 +160,7 @@ final class Scoring {
 
   private Requirement askFrame() {
     String asks = book.frameWords(pattern.usualFrame());
-    Seen seen = knife.frame();
+    Seen<String> seen = knife.frame();
     return seen == null || seen.value() == null
         ? new Requirement(asks, null, Standing.UNKNOWN)
         : requirement(
@@ -168,7 +168,7 @@ final class Scoring {
   }
 
   private Requirement askPress() {
-    Presses found = knife.blades().get(0).presses();
+    Presses found = Seen.valueOf(knife.blades().get(0).presses());
     String asks = Words.press(asksBoth());
     return found == null
         ? new Requirement(asks, null, Standing.UNKNOWN)
@@ -208,11 +208,11 @@ final class Scoring {
     if (assignment != null) {
       out.addAll(assignment.departures());
     }
-    Integer springs = knife.springs();
+    Integer springs = Seen.valueOf(knife.springs());
     if (springs != null && !pattern.springs().contains(springs)) {
       out.add("on " + Words.number(springs) + (springs == 1 ? " spring" : " springs"));
     }
-    Seen divider = knife.seen().get(DIVIDER);
+    Seen<String> divider = knife.seen().get(DIVIDER);
     String found = divider == null ? null : divider.value();
     if ("none".equals(found) && pattern.dividers() == Pattern.Dividers.ALWAYS) {
       out.add("no divider between the springs");
@@ -225,10 +225,10 @@ final class Scoring {
 
   /** How many things that tell patterns apart were seen. */
   static int known(Specimen knife) {
-    int known = knife.frame() != null && knife.frame().value() != null ? 1 : 0;
+    int known = Seen.valueOf(knife.frame()) != null ? 1 : 0;
     known += knife.closedLength() != null ? 1 : 0;
     for (SeenBlade b : knife.blades()) {
-      known += (b.type() != null ? 1 : 0) + (b.end() != null ? 1 : 0);
+      known += (Seen.valueOf(b.type()) != null ? 1 : 0) + (Seen.valueOf(b.end()) != null ? 1 : 0);
     }
     return known;
   }

@@ -4,11 +4,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import snikra.core.pattern.Pattern.Slot;
 import snikra.core.pattern.PatternVerdict.Requirement;
 import snikra.core.pattern.PatternVerdict.Standing;
+import snikra.core.specimen.End;
+import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenBlade;
+import snikra.core.specimen.Side;
 
 /**
  * The best way to set the blades found into a pattern's slots. Every way is weighed: blades are
@@ -20,6 +24,7 @@ final class SlotAssignment {
   private static final double OPTIONAL = 0.9;
   private static final double OTHER_END = 0.8;
   private static final double OTHER_SIDE = 0.85;
+  private static final double TYPE_MISSEEN = 0.1;
 
   private final PatternBook book;
   private final Pattern pattern;
@@ -90,13 +95,17 @@ final class SlotAssignment {
 
   private double fit(SeenBlade blade, Slot slot) {
     double type =
-        blade.type() == null ? 1 : slot.types().getOrDefault(blade.type(), tolerance.type());
+        Seen.weight(
+            blade.type(), t -> slot.types().getOrDefault(t, tolerance.type()), t -> TYPE_MISSEEN);
     double end =
-        blade.end() == null || blade.end() == slot.end()
-            ? 1
-            : blade.end() == slot.endAlso() ? OTHER_END : tolerance.end();
-    double side = blade.side() == null || blade.side() == slot.side() ? 1 : OTHER_SIDE;
+        Seen.weight(blade.end(), e -> fit(e, slot), e -> fit(e == End.A ? End.B : End.A, slot));
+    double side =
+        Seen.weight(blade.side(), s -> s == slot.side() ? 1 : OTHER_SIDE, s -> OTHER_SIDE);
     return type * end * side * (slot.optional() ? OPTIONAL : 1);
+  }
+
+  private double fit(End end, Slot slot) {
+    return end == slot.end() ? 1 : end == slot.endAlso() ? OTHER_END : tolerance.end();
   }
 
   /** The log weight of the best way. */
@@ -149,26 +158,24 @@ final class SlotAssignment {
   }
 
   private boolean isOnSideOf(int b, int c) {
-    if (slotOf[b] < 0 || slotOf[c] < 0 || blades.get(b).side() == null) {
+    Side side = Seen.valueOf(blades.get(b).side());
+    if (slotOf[b] < 0 || slotOf[c] < 0 || side == null) {
       return false;
     }
     Slot own = pattern.slots().get(slotOf[b]);
     Slot other = pattern.slots().get(slotOf[c]);
-    return own.end() == other.end()
-        && own.side() != other.side()
-        && blades.get(b).side() == other.side();
+    return own.end() == other.end() && own.side() != other.side() && side == other.side();
   }
 
-  private java.util.Optional<String> replaced(SeenBlade blade, Slot slot) {
-    if (blade.type() == null || slot.types().containsKey(blade.type())) {
-      return java.util.Optional.empty();
-    }
-    String type = book.bladeWords(blade.type());
-    return java.util.Optional.of(article(type) + " in place of the " + usual(slot));
+  private Optional<String> replaced(SeenBlade blade, Slot slot) {
+    return Optional.ofNullable(Seen.valueOf(blade.type()))
+        .filter(type -> !slot.types().containsKey(type))
+        .map(book::bladeWords)
+        .map(type -> article(type) + " in place of the " + usual(slot));
   }
 
   private String name(int b) {
-    String type = blades.get(b).type();
+    String type = Seen.valueOf(blades.get(b).type());
     return type == null ? "blade " + (b + 1) : book.bladeWords(type);
   }
 
@@ -201,15 +208,17 @@ final class SlotAssignment {
 
   private Requirement requirement(Slot slot, SeenBlade blade) {
     List<String> found = new ArrayList<>();
-    boolean missed = blade.end() != null && !slot.takes(blade.end());
-    if (blade.type() != null) {
-      missed |= !slot.types().containsKey(blade.type());
-      found.add(book.bladeWords(blade.type()));
+    End end = Seen.valueOf(blade.end());
+    String type = Seen.valueOf(blade.type());
+    boolean missed = end != null && !slot.takes(end);
+    if (type != null) {
+      missed |= !slot.types().containsKey(type);
+      found.add(book.bladeWords(type));
     }
-    if (blade.end() != null) {
-      found.add("at " + blade.end());
+    if (end != null) {
+      found.add("at " + end);
     }
-    boolean known = blade.end() != null && blade.type() != null;
+    boolean known = end != null && type != null;
     Standing standing = missed ? Standing.MISSED : known ? Standing.MET : Standing.UNKNOWN;
     return new Requirement(asks(slot), found.isEmpty() ? null : String.join(" ", found), standing);
   }

@@ -1,9 +1,10 @@
 package snikra.core.specimen;
 
+import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 
 /** Something looked at. Without a value it could not be told. */
-public record Seen(@Nullable String value, Sureness sureness) {
+public record Seen<T>(@Nullable T value, Sureness sureness) {
 
   public Seen {
     if ((value == null) != (sureness == Sureness.CANNOT_TELL)) {
@@ -16,7 +17,28 @@ public record Seen(@Nullable String value, Sureness sureness) {
   }
 
   /** Seen beyond doubt. */
-  public static Seen sure(String value) {
-    return new Seen(value, Sureness.SURE);
+  public static <T> Seen<T> sure(T value) {
+    return new Seen<>(value, Sureness.SURE);
+  }
+
+  /** What was seen; null where nobody looked or it could not be told. */
+  public static <T> @Nullable T valueOf(@Nullable Seen<T> seen) {
+    return seen == null ? null : seen.value();
+  }
+
+  /**
+   * The weight of what was seen, each way of having seen wrongly counted in by its chance; 1 where
+   * nothing is known.
+   *
+   * @param weight of a value, were it there
+   * @param misseen the weight where something else is there than what was seen
+   */
+  public static <T> double weight(
+      @Nullable Seen<T> seen, ToDoubleFunction<T> weight, ToDoubleFunction<T> misseen) {
+    if (seen == null || seen.value() == null) {
+      return 1;
+    }
+    double q = seen.sureness().reliability();
+    return q * weight.applyAsDouble(seen.value()) + (1 - q) * misseen.applyAsDouble(seen.value());
   }
 }

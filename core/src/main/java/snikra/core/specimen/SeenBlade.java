@@ -15,14 +15,14 @@ import snikra.core.measure.Length;
  * @param seen by look of the look book, such as its half stop or its etch
  */
 public record SeenBlade(
-    @Nullable String type,
-    @Nullable End end,
-    @Nullable Presses presses,
-    @Nullable Side side,
+    @Nullable Seen<String> type,
+    @Nullable Seen<End> end,
+    @Nullable Seen<Presses> presses,
+    @Nullable Seen<Side> side,
     @Nullable Length length,
     List<BladeHeight> heights,
     @Nullable BladeArea area,
-    Map<String, Seen> seen) {
+    Map<String, Seen<String>> seen) {
 
   /** How high a blade is, spine to edge, so far from its tang shoulder. */
   public record BladeHeight(Length at, Length height) {}
@@ -39,12 +39,14 @@ public record SeenBlade(
     seen = seen == null ? Map.of() : Map.copyOf(seen);
   }
 
-  /** A blade of which only its kind, its place and its length were looked at. */
-  public SeenBlade(
-      @Nullable String type,
-      @Nullable End end,
-      @Nullable Presses presses,
-      @Nullable Length length) {
-    this(type, end, presses, null, length, List.of(), null, Map.of());
+  /** A blade of which only this was looked at, and seen surely. */
+  public static SeenBlade sure(
+      @Nullable String type, @Nullable End end, @Nullable Presses presses, @Nullable Side side) {
+    return new SeenBlade(
+        sure(type), sure(end), sure(presses), sure(side), null, List.of(), null, Map.of());
+  }
+
+  private static <T> @Nullable Seen<T> sure(@Nullable T value) {
+    return value == null ? null : Seen.sure(value);
   }
 }

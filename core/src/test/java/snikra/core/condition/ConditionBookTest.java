@@ -9,6 +9,8 @@ import org.junit.jupiter.api.Test;
 import snikra.core.condition.ConditionBook.Finding;
 import snikra.core.condition.ConditionBook.Grade;
 import snikra.core.condition.ConditionBook.Point;
+import snikra.core.specimen.Seen;
+import snikra.core.specimen.Sureness;
 
 class ConditionBookTest {
   private static final List<Grade> GRADES =
@@ -37,7 +39,8 @@ class ConditionBookTest {
 
   @Test
   void theWorstFaultSetsTheGradeAndComesFirst() {
-    GradeVerdict verdict = book.grade(Map.of("blade", "sliver", "snap", "soft"));
+    GradeVerdict verdict =
+        book.grade(Map.of("blade", Seen.sure("sliver"), "snap", Seen.sure("soft")));
 
     assertThat(verdict.best().label()).isEqualTo("Poor");
     assertThat(verdict.reasons())
@@ -48,11 +51,31 @@ class ConditionBookTest {
 
   @Test
   void whatIsNotLookedAtLeavesARange() {
-    GradeVerdict verdict = book.grade(Map.of("snap", "strong"));
+    GradeVerdict verdict = book.grade(Map.of("snap", Seen.sure("strong")));
 
     assertThat(verdict.best().label()).isEqualTo("Mint");
     assertThat(verdict.atLeast().label()).isEqualTo("Good");
     assertThat(verdict.unseen()).containsExactly("blade");
+  }
+
+  @Test
+  void aFaultNotSeenSurelyLeavesTheGradeOpenUpwards() {
+    Seen<String> doubtful = new Seen<>("sliver", Sureness.UNSURE);
+    GradeVerdict verdict = book.grade(Map.of("blade", doubtful, "snap", Seen.sure("soft")));
+
+    assertThat(verdict.best().label()).isEqualTo("Poor");
+    assertThat(verdict.atBest().label()).isEqualTo("Good");
+    assertThat(verdict.reasons().get(0).sureness()).isEqualTo(Sureness.UNSURE);
+  }
+
+  @Test
+  void soundnessNotSeenSurelyLeavesItOpenDownwards() {
+    Seen<String> doubtful = new Seen<>("full", Sureness.LIKELY);
+    GradeVerdict verdict = book.grade(Map.of("blade", doubtful, "snap", Seen.sure("strong")));
+
+    assertThat(verdict.best().label()).isEqualTo("Mint");
+    assertThat(verdict.atLeast().label()).isEqualTo("Good");
+    assertThat(verdict.unseen()).isEmpty();
   }
 
   @Test

@@ -43,9 +43,18 @@ class OpenApi {
       Map<String, Class<?>> records = records();
       api.getComponents()
           .getSchemas()
-          .forEach((name, schema) -> require(schema, records.get(name)));
+          .forEach(
+              (name, schema) -> require(schema, records.getOrDefault(name, of(name, records))));
       api.getComponents().setSchemas(new TreeMap<>(api.getComponents().getSchemas()));
     };
+  }
+
+  // A record of a type, such as what was seen of an end, goes by both their names.
+  private static @Nullable Class<?> of(String name, Map<String, Class<?>> records) {
+    return records.values().stream()
+        .filter(r -> r.getTypeParameters().length > 0 && name.startsWith(Names.of(r)))
+        .findFirst()
+        .orElse(null);
   }
 
   /** Names by class and the class around it: several concepts have a field, a name or a step. */

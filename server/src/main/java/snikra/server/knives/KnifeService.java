@@ -81,7 +81,7 @@ public class KnifeService {
     return knives.findByDeletedAtIsNullOrderByNumber().stream()
         .filter(
             knife -> {
-              Seen seen = SpecimenFormat.readKept(knife.specimen()).seen().get(feature);
+              Seen<String> seen = SpecimenFormat.readKept(knife.specimen()).seen().get(feature);
               return seen != null && answer.equals(seen.value());
             })
         .map(knife -> Resting.of(entry(knife, examiner)))
