@@ -16,6 +16,7 @@ const VerdictSheet = lazy(() => import("./features/sheet").then((m) => ({ defaul
 const CalibrationPage = lazy(() =>
   import("./features/makers/calibration").then((m) => ({ default: m.CalibrationPage })),
 );
+const JournalPage = lazy(() => import("./features/journal").then((m) => ({ default: m.JournalPage })));
 const Bench = lazy(() => import("./features/bench").then((m) => ({ default: m.Bench })));
 
 export function App() {
@@ -101,6 +102,7 @@ function Sheet() {
             <Route path="/bench" element={<Bench book={book.data} />} />
             <Route path="/bench/:id" element={<Bench book={book.data} />} />
             <Route path="/bench/:id/verdict" element={<VerdictSheet book={book.data} />} />
+            <Route path="/bench/:id/journal" element={<JournalPage book={book.data} />} />
             <Route path="/tray" element={<Tray book={book.data} onNew={newKnife} />} />
             <Route path="/makers" element={<Makers />} />
             <Route path="/makers/:id" element={<Makers />} />

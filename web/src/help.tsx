@@ -22,6 +22,7 @@ const KEYS: [string, [string, string][]][] = [
       ["R", "the same as the knife before, at this station"],
       ["G", "to what is next"],
       ["P", "the verdict sheet; there, print it"],
+      ["J", "its journal"],
       ["Ctrl Z", "undo"],
       ["Ctrl Shift Z", "redo"],
     ],

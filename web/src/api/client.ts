@@ -66,6 +66,23 @@ export const api = {
   switchPack: (id: string, on: boolean) =>
     answered(client.PUT("/api/packs/{id}", { params: { path: { id }, query: { on } } })),
   removePack: (id: string) => answered(client.DELETE("/api/packs/{id}", { params: { path: { id } } })),
+  tryPack: (file: File) =>
+    answered(client.POST("/api/trials/pack", { params: { query: { name: file.name } }, ...asItIs(file) })),
+  trySwitch: (pack: string, on: boolean) =>
+    answered(client.POST("/api/trials/switch", { params: { query: { pack, on } } })),
+  trial: (id: string) => answered(client.GET("/api/trials/{id}", { params: { path: { id } } })),
+  runTrial: (id: string, running: boolean) =>
+    answered(client.PUT("/api/trials/{id}", { params: { path: { id }, query: { running } } })),
+  journal: (knife: string) =>
+    answered(client.GET("/api/knives/{knife}/journal", { params: { path: { knife } } })),
+  write: (knife: string, body: Body<"/api/knives/{knife}/journal", "post">) =>
+    answered(client.POST("/api/knives/{knife}/journal", { params: { path: { knife } }, body })),
+  question: (entry: string, open: boolean) =>
+    answered(client.PUT("/api/journal/{entry}", { params: { path: { entry }, query: { open } } })),
+  removeEntry: (entry: string) =>
+    answered(client.DELETE("/api/journal/{entry}", { params: { path: { entry } } })),
+  restoreEntry: (entry: string) =>
+    answered(client.POST("/api/journal/{entry}/restore", { params: { path: { entry } } })),
   bearing: (maker: string) => answered(client.GET("/api/knives/bearing", { params: { query: { maker } } })),
   showing: (feature: string, answer: string) =>
     answered(client.GET("/api/knives/showing", { params: { query: { feature, answer } } })),

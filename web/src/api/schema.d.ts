@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+    "/api/trials/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["progress"];
+        put: operations["run"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/photos/{id}": {
         parameters: {
             query?: never;
@@ -47,6 +63,54 @@ export interface paths {
         put: operations["change"];
         post?: never;
         delete: operations["delete_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/journal/{entry}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["question"];
+        post?: never;
+        delete: operations["remove_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/switch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ofSwitching"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/pack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ofPack"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -132,6 +196,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/knives/{knife}/journal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["journal"];
+        put?: never;
+        post: operations["write"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/knives/{id}/restore": {
         parameters: {
             query?: never;
@@ -142,6 +222,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["restore_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/journal/{entry}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -731,6 +827,43 @@ export interface components {
             /** Format: int32 */
             to: number;
         };
+        JournalEntry: {
+            id: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: date-time */
+            until: string;
+            opinion: components["schemas"]["JournalEntryOpinion"];
+            changes: components["schemas"]["Learned"][];
+            because: string[];
+            referencesMoved: boolean;
+            own?: components["schemas"]["JournalEntryOwn"];
+        };
+        JournalEntryOpinion: {
+            title: string;
+            strength: string;
+            headline: string;
+            /** Format: double */
+            probability: number;
+            span?: components["schemas"]["Span"];
+        };
+        JournalEntryOwn: {
+            note: string;
+            question: boolean;
+            held?: string;
+            /** Format: int32 */
+            from?: number;
+            /** Format: int32 */
+            to?: number;
+            /** Format: double */
+            probability?: number;
+        };
+        Learned: {
+            feature: string;
+            label: string;
+            before?: string;
+            after?: string;
+        };
         Left: {
             /** Format: double */
             share: number;
@@ -802,6 +935,13 @@ export interface components {
             low: number;
             /** Format: double */
             high: number;
+        };
+        Moved: {
+            id: string;
+            /** Format: int32 */
+            number: number;
+            title: string;
+            shift: components["schemas"]["Shift"];
         };
         Named: {
             id: string;
@@ -979,6 +1119,19 @@ export interface components {
             given: string;
             accepted: string;
         };
+        Progress: {
+            id: string;
+            /** @enum {string} */
+            state: "running" | "stopped" | "done";
+            /** Format: int32 */
+            done: number;
+            /** Format: int32 */
+            of: number;
+            /** Format: int32 */
+            moving: number;
+            most: components["schemas"]["Moved"][];
+            failed: number[];
+        };
         Question: {
             id: string;
             station: string;
@@ -1125,6 +1278,22 @@ export interface components {
             station?: string;
             /** Format: double */
             years: number;
+        };
+        Shift: {
+            before: components["schemas"]["ShiftHeld"];
+            after: components["schemas"]["ShiftHeld"];
+            /** Format: int32 */
+            years: number;
+            /** Format: double */
+            share: number;
+        };
+        ShiftHeld: {
+            maker: string;
+            /** Format: double */
+            probability: number;
+            nineTenths: components["schemas"]["Span"];
+            /** Format: int32 */
+            median: number;
         };
         SignChoice: {
             /** @enum {string} */
@@ -1367,6 +1536,11 @@ export interface components {
             why: string;
             note: string;
         };
+        Written: {
+            note?: string;
+            question?: boolean;
+            held?: string;
+        };
         YearCodes: {
             /** Format: int32 */
             year: number;
@@ -1381,6 +1555,52 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    progress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Progress"];
+                };
+            };
+        };
+    };
+    run: {
+        parameters: {
+            query: {
+                running: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Progress"];
+                };
+            };
+        };
+    };
     changeRole: {
         parameters: {
             query: {
@@ -1557,6 +1777,99 @@ export interface operations {
             };
         };
     };
+    question: {
+        parameters: {
+            query: {
+                open: boolean;
+            };
+            header?: never;
+            path: {
+                entry: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JournalEntry"];
+                };
+            };
+        };
+    };
+    remove_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                entry: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    ofSwitching: {
+        parameters: {
+            query: {
+                pack: string;
+                on: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Progress"];
+                };
+            };
+        };
+    };
+    ofPack: {
+        parameters: {
+            query?: {
+                name?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Progress"];
+                };
+            };
+        };
+    };
     restore: {
         parameters: {
             query?: never;
@@ -1726,6 +2039,54 @@ export interface operations {
             };
         };
     };
+    journal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                knife: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JournalEntry"][];
+                };
+            };
+        };
+    };
+    write: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                knife: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Written"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JournalEntry"];
+                };
+            };
+        };
+    };
     restore_1: {
         parameters: {
             query?: never;
@@ -1745,6 +2106,26 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["SavedKnife"];
                 };
+            };
+        };
+    };
+    restore_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                entry: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

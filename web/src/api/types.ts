@@ -30,6 +30,9 @@ export type OneMaker = Schemas["OneMaker"];
 export type MakersPack = Schemas["OnePack"];
 export type BroughtPack = Schemas["Brought"];
 export type Calibrated = Schemas["Calibrated"];
+export type TrialProgress = Schemas["Progress"];
+export type MovedKnife = TrialProgress["most"][number];
+export type JournalEntry = Schemas["JournalEntry"];
 export type Photo = Schemas["Photo"];
 export type Grade = Schemas["GradeVerdict"];
 

@@ -1,4 +1,6 @@
+import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
+import { api } from "../../api/client";
 import type { Dating, Verdict } from "../../api/types";
 import { money, percent, sentence, years, yearsWhole } from "../../format";
 import { Key } from "../../ui/key";
@@ -32,6 +34,11 @@ export function VerdictPanel({
             Verdict sheet
           </Link>{" "}
           <Key>P</Key>
+          <Link to={`/bench/${id}/journal`} className="ml-4 min-h-6 underline">
+            Journal
+          </Link>{" "}
+          <Key>J</Key>
+          <Written knife={id} />
         </p>
       )}
       {v && next && (
@@ -51,6 +58,21 @@ export function VerdictPanel({
         </button>
       )}
     </aside>
+  );
+}
+
+/** What the collector holds of it, beside what Snikra does. */
+function Written({ knife }: { knife: string }) {
+  const journal = useQuery({ queryKey: ["journal", knife], queryFn: () => api.journal(knife) });
+  const own = (journal.data ?? []).flatMap((e) => e.own ?? []);
+  const held = own.find((o) => o.held)?.held;
+  const questions = own.filter((o) => o.question).length;
+  if (!held && questions === 0) return null;
+  return (
+    <span className="block text-ink2">
+      {held && `You hold ${held}. `}
+      {questions > 0 && (questions === 1 ? "One open question." : `${questions} open questions.`)}
+    </span>
   );
 }
 

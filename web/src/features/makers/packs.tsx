@@ -4,6 +4,7 @@ import { api, Refused } from "../../api/client";
 import type { BroughtPack, MakersPack, Problem } from "../../api/types";
 import { Dialog } from "../../ui/dialog";
 import { useToast } from "../../ui/toasts";
+import { Trial } from "./trial";
 
 interface Looked {
   file: File;
@@ -19,6 +20,8 @@ export function Packs({ packs }: { packs: MakersPack[] }) {
   const button = useRef<HTMLButtonElement>(null);
   const input = useRef<HTMLInputElement>(null);
   const [looked, setLooked] = useState<Looked>();
+  const [tried, setTried] = useState<MakersPack>();
+  const tryButton = useRef<HTMLButtonElement>(null);
   const [working, setWorking] = useState(false);
   // With other references every verdict may be another.
   const changed = () => queries.invalidateQueries();
@@ -107,6 +110,19 @@ export function Packs({ packs }: { packs: MakersPack[] }) {
               <a href={`/api/packs/${p.id}`} download className="inline-block min-h-6 underline">
                 Save as a file
               </a>
+              {p.readable && (
+                <button
+                  type="button"
+                  className="min-h-6 underline"
+                  aria-label={`What would move ${p.on ? "without" : "with"} ${p.title}`}
+                  onClick={(e) => {
+                    tryButton.current = e.currentTarget;
+                    setTried(p);
+                  }}
+                >
+                  What would move {p.on ? "without" : "with"} it
+                </button>
+              )}
               {!p.shipped && (
                 <button type="button" className="min-h-6 underline" onClick={() => letGo(p)}>
                   Let go
@@ -125,6 +141,14 @@ export function Packs({ packs }: { packs: MakersPack[] }) {
         title={looked?.brought ? looked.brought.title : "This pack cannot be used"}
       >
         {looked && <LookedAt looked={looked} onTake={() => takeIn(looked.file)} />}
+      </Dialog>
+      <Dialog
+        open={tried !== undefined}
+        onClose={() => setTried(undefined)}
+        from={tryButton}
+        title={`${tried?.title}, switched ${tried?.on ? "off" : "on"}`}
+      >
+        {tried && <Trial begin={() => api.trySwitch(tried.id, !tried.on)} />}
       </Dialog>
     </section>
   );
@@ -201,6 +225,7 @@ function LookedAt({ looked, onTake }: { looked: Looked; onTake: () => void }) {
         </table>
       )}
       <Remarks remarks={brought.remarks} />
+      <Trial begin={() => api.tryPack(looked.file)} />
       <button type="button" className="press mt-4" onClick={onTake}>
         Take it in
       </button>

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.RequestOptions;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
@@ -75,11 +76,24 @@ class MakersIT {
 
       bring(page, own);
       assertThat(sheet).containsText("A new pack");
+      assertThat(sheet).containsText("The tray is empty.");
       sheet.getByText("Take it in").press("Enter");
       assertThat(page.locator("a[data-maker]")).hasCount(21);
       bring(page, own.replace("Foremen of the works", "Foremen"));
       assertThat(sheet).containsText("with 2 changes");
       page.keyboard().press("Escape");
+
+      keepKnife(page, app);
+      Locator makers =
+          page.getByRole(
+              AriaRole.BUTTON,
+              new Page.GetByRoleOptions()
+                  .setName("What would move without Sample makers for the Overwater tin"));
+      makers.press("Enter");
+      assertThat(sheet).containsText("1 of 1");
+      assertThat(sheet.getByTestId("moved")).containsText("Veldrake Knife Works");
+      page.keyboard().press("Escape");
+      assertThat(makers).isFocused();
 
       Locator use =
           page.getByRole(
@@ -95,6 +109,13 @@ class MakersIT {
       assertThat(page.locator("a[data-maker]")).hasCount(21);
       assertThat(chromium.complaints).isEmpty();
     }
+  }
+
+  private static void keepKnife(Page page, App app) {
+    String knife =
+        "{\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\",\"lines\":[\"VELDRAKE\",\"TARNMOOR FALLS\"]}]}";
+    RequestOptions asJson = RequestOptions.create().setHeader("Content-Type", "application/json");
+    page.request().post(app.url("/api/knives"), asJson.setData(knife));
   }
 
   private static void bring(Page page, String yaml) {

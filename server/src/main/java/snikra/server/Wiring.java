@@ -10,6 +10,7 @@ import org.flywaydb.core.api.MigrationState;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.flyway.FlywayMigrationStrategy;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Primary;
@@ -22,6 +23,9 @@ import snikra.formats.Json;
 import snikra.formats.ShippedShelf;
 import snikra.server.devices.InstrumentDesk;
 import snikra.server.http.LocalOnlyFilter;
+import snikra.server.journal.DemoJournal;
+import snikra.server.journal.Journal;
+import snikra.server.journal.JournalRepository;
 import snikra.server.knives.DemoTin;
 import snikra.server.knives.KnifeRepository;
 import snikra.server.knives.KnifeService;
@@ -29,6 +33,7 @@ import snikra.server.photos.PhotoRepository;
 import snikra.server.photos.PhotoService;
 import snikra.server.reference.PackRepository;
 import snikra.server.reference.ReferenceDesk;
+import snikra.server.trial.TrialDesk;
 
 /** All beans: services are plain classes and can be built in a test without a context. */
 @Configuration(proxyBeanMethods = false)
@@ -52,8 +57,26 @@ class Wiring {
 
   @Bean
   KnifeService knifeService(
-      KnifeRepository knives, ReferenceDesk desk, PlatformTransactionManager transactions) {
-    return new KnifeService(knives, desk::examiner, transactions, Clock.systemUTC());
+      KnifeRepository knives,
+      ReferenceDesk desk,
+      PlatformTransactionManager transactions,
+      ApplicationEventPublisher events) {
+    return new KnifeService(
+        knives, desk::examiner, transactions, events::publishEvent, Clock.systemUTC());
+  }
+
+  @Bean
+  Journal journal(
+      JournalRepository entries,
+      KnifeService knives,
+      ReferenceDesk desk,
+      PlatformTransactionManager transactions) {
+    return new Journal(entries, knives, desk::examiner, transactions, Clock.systemUTC());
+  }
+
+  @Bean(destroyMethod = "close")
+  TrialDesk trialDesk(KnifeService knives, ReferenceDesk desk) {
+    return new TrialDesk(knives, desk);
   }
 
   @Bean
@@ -73,11 +96,12 @@ class Wiring {
   }
 
   @Bean
-  ApplicationRunner demoTin(KnifeService knives, ReferenceDesk desk, Environment environment) {
+  ApplicationRunner demoTin(
+      KnifeService knives, Journal journal, ReferenceDesk desk, Environment environment) {
     boolean demo = environment.getProperty("snikra.demo", Boolean.class, false);
     return args -> {
       if (demo) {
-        DemoTin.fill(knives, desk.examiner().shelf());
+        DemoJournal.fill(journal, DemoTin.fill(knives, desk.examiner().shelf()));
       }
     };
   }

@@ -35,6 +35,15 @@ public record DatingVerdict(
     Opinion opinion,
     List<NextLook> lookNext) {
 
+  /** Probability that it was made in these years, both included. */
+  public double between(int from, int to) {
+    double sum = 0;
+    for (int y = Math.max(0, from - firstYear); y < curve.length && y + firstYear <= to; y++) {
+      sum += curve[y];
+    }
+    return sum;
+  }
+
   /**
    * Who made it.
    *

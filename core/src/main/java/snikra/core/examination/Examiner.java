@@ -136,6 +136,16 @@ public final class Examiner {
         stations.progress(knife, pattern, dated, grade, findings));
   }
 
+  /** What a knife is called by the strict school. */
+  public String title(Specimen knife) {
+    return namer.name(knife).title();
+  }
+
+  /** When and by whom, without the reasons: for going over many knives. */
+  public DatingVerdict date(Specimen knife) {
+    return dating.dateBriefly(evidence(knife, reader.read(knife.marks())));
+  }
+
   /** A knife in a few words, for lists of many knives. */
   public Summary summarise(Specimen knife) {
     PatternVerdict pattern = namer.name(knife);

@@ -28,6 +28,7 @@ class PageController {
         "/bench",
         "/bench/{id}",
         "/bench/{id}/verdict",
+        "/bench/{id}/journal",
         "/calibration",
         "/tray",
         "/makers",

@@ -14,12 +14,13 @@ import snikra.formats.SpecimenFormat;
 public final class DemoTin {
   private DemoTin() {}
 
-  /** Puts the sample knives in an empty tray; does nothing where there are knives already. */
-  public static void fill(KnifeService knives, ReferenceShelf shelf) throws IOException {
+  /** Puts the sample knives in an empty tray; none where there are knives already. */
+  public static List<SavedKnife> fill(KnifeService knives, ReferenceShelf shelf)
+      throws IOException {
     if (!knives.tray().isEmpty()) {
-      return;
+      return List.of();
     }
-    specimens(shelf).forEach(knives::add);
+    return specimens(shelf).stream().map(knives::add).toList();
   }
 
   /** The sample knives. */

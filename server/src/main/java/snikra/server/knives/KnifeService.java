@@ -25,6 +25,7 @@ public class KnifeService {
   private final KnifeRepository knives;
   private final Supplier<Examiner> desk;
   private final TransactionTemplate transaction;
+  private final Consumer<SavedKnife> whenSaved;
   private final Clock clock;
 
   /**
@@ -38,10 +39,12 @@ public class KnifeService {
       KnifeRepository knives,
       Supplier<Examiner> desk,
       PlatformTransactionManager transactions,
+      Consumer<SavedKnife> whenSaved,
       Clock clock) {
     this.knives = knives;
     this.desk = desk;
     this.transaction = new TransactionTemplate(transactions);
+    this.whenSaved = whenSaved;
     this.clock = clock;
   }
 
@@ -88,6 +91,11 @@ public class KnifeService {
         .toList();
   }
 
+  /** Every knife in the tray as it was found. */
+  public List<SavedKnife> all() {
+    return knives.findByDeletedAtIsNullOrderByNumber().stream().map(KnifeService::saved).toList();
+  }
+
   /** A knife whose verdict rests on a fact. */
   public record Resting(String id, int number, String title) {
     static Resting of(TrayEntry entry) {
@@ -104,12 +112,15 @@ public class KnifeService {
   /** Keeps a new knife. When this returns it is on disk. */
   public SavedKnife add(Specimen knife) {
     String written = SpecimenFormat.write(knife);
-    return transaction.execute(
-        status ->
-            saved(
-                knives.save(
-                    new KnifeEntity(
-                        UUID.randomUUID().toString(), knives.nextNumber(), written, now()))));
+    SavedKnife saved =
+        transaction.execute(
+            status ->
+                saved(
+                    knives.save(
+                        new KnifeEntity(
+                            UUID.randomUUID().toString(), knives.nextNumber(), written, now()))));
+    whenSaved.accept(saved);
+    return saved;
   }
 
   /**
@@ -119,7 +130,9 @@ public class KnifeService {
    */
   public SavedKnife change(String id, long version, Specimen knife) {
     String written = SpecimenFormat.write(knife);
-    return at(id, version, k -> k.change(written, now()));
+    SavedKnife saved = at(id, version, k -> k.change(written, now()));
+    whenSaved.accept(saved);
+    return saved;
   }
 
   /** Takes a knife out of the tray; {@link #restore} brings it back. */

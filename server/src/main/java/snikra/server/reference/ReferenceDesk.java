@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -100,18 +101,8 @@ public class ReferenceDesk {
    * @throws InvalidInput with every problem
    */
   public synchronized Brought bring(String file, String yaml, boolean keep) {
-    Pack pack = PackFormat.read(file, yaml);
-    requireRegions(file, pack);
-    Held before = packs().stream().filter(p -> p.id().equals(pack.id())).findFirst().orElse(null);
-    if (before != null && before.shipped()) {
-      throw refused(
-          file + ": id",
-          pack.id(),
-          "must be other than that of a pack that ships; lay a pack of your own over it");
-    }
-    if (before == null && packs().size() >= MOST_PACKS) {
-      throw refused(file, packs().size() + " packs", "must be one of at most " + MOST_PACKS);
-    }
+    Pack pack = usable(file, yaml);
+    Held before = here(pack);
     List<Change> changes = before == null ? List.of() : PackFormat.changes(before.yaml(), yaml);
     if (keep) {
       change(
@@ -121,6 +112,53 @@ public class ReferenceDesk {
     }
     return new Brought(
         pack.id(), pack.title(), before == null, changes, PackReview.remarks(pack.makers()));
+  }
+
+  /**
+   * The examiner there would be with this pack taken in.
+   *
+   * @throws InvalidInput with every problem
+   */
+  public Examiner with(String file, String yaml) {
+    Pack pack = usable(file, yaml);
+    boolean isNew = here(pack) == null;
+    return examiner(
+        Stream.concat(
+                packs().stream()
+                    .filter(h -> h.on() || h.id().equals(pack.id()))
+                    .map(h -> h.id().equals(pack.id()) ? pack : h.pack()),
+                isNew ? Stream.of(pack) : Stream.empty())
+            .toList());
+  }
+
+  /** The examiner there would be with this pack switched on or off. */
+  public Examiner with(String id, boolean on) {
+    Held held = pack(id);
+    return examiner(
+        packs().stream()
+            .filter(h -> h.id().equals(held.id()) ? on && h.pack() != null : h.on())
+            .map(Held::pack)
+            .toList());
+  }
+
+  private Pack usable(String file, String yaml) {
+    Pack pack = PackFormat.read(file, yaml);
+    requireRegions(file, pack);
+    Held before = here(pack);
+    if (before != null && before.shipped()) {
+      throw refused(
+          file + ": id",
+          pack.id(),
+          "must be other than that of a pack that ships; lay a pack of your own over it");
+    }
+    if (before == null && packs().size() >= MOST_PACKS) {
+      throw refused(file, packs().size() + " packs", "must be one of at most " + MOST_PACKS);
+    }
+    return pack;
+  }
+
+  private @Nullable Held here(Pack pack) {
+    return packs().stream().filter(p -> p.id().equals(pack.id())).findFirst().orElse(null);
   }
 
   /** Switches a pack on or off. */

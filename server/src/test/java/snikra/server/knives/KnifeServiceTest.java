@@ -12,6 +12,7 @@ import static org.mockito.Mockito.when;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
@@ -28,8 +29,10 @@ class KnifeServiceTest {
   private final KnifeRepository knives = mock(KnifeRepository.class);
   private final PlatformTransactionManager transactions = mock(PlatformTransactionManager.class);
   private final Examiner examiner = new Examiner(ShippedShelf.load(), 2026);
+  private final List<SavedKnife> told = new ArrayList<>();
   private final KnifeService service =
-      new KnifeService(knives, () -> examiner, transactions, Clock.fixed(NOON, ZoneOffset.UTC));
+      new KnifeService(
+          knives, () -> examiner, transactions, told::add, Clock.fixed(NOON, ZoneOffset.UTC));
   private final KnifeEntity kept =
       new KnifeEntity("k", 1, SpecimenFormat.write(Specimen.unseen()), NOON);
 
@@ -54,6 +57,7 @@ class KnifeServiceTest {
         .isInstanceOf(KnifeChangedMeanwhile.class)
         .hasMessageContaining("version 7")
         .hasMessageContaining("version 0");
+    assertThat(told).isEmpty();
     verify(transactions).rollback(any());
   }
 

@@ -1,0 +1,11 @@
+package snikra.server.journal;
+
+import java.util.List;
+import org.springframework.data.repository.ListCrudRepository;
+
+/** Entries by id, and those of a knife from the first to the last. */
+public interface JournalRepository extends ListCrudRepository<JournalEntity, String> {
+
+  /** All of one knife that are there. */
+  List<JournalEntity> findByKnifeIdAndRemovedAtIsNullOrderByBegunAt(String knifeId);
+}

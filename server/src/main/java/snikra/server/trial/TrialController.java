@@ -1,0 +1,51 @@
+package snikra.server.trial;
+
+import java.nio.charset.StandardCharsets;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/**
+ * {@code /api/trials}: which verdicts other references would move, worked out in the background.
+ * Nothing is changed.
+ */
+@RestController
+@RequestMapping("/api/trials")
+class TrialController {
+  private final TrialDesk desk;
+
+  TrialController(TrialDesk desk) {
+    this.desk = desk;
+  }
+
+  /** Begins with the pack in the body. */
+  @PostMapping(path = "/pack", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+  Trial.Progress ofPack(
+      @RequestParam(defaultValue = "the file") String name,
+      @RequestBody(required = false) byte[] body) {
+    return desk.ofPack(name, body == null ? "" : new String(body, StandardCharsets.UTF_8));
+  }
+
+  /** Begins with a pack that is here switched on or off. */
+  @PostMapping("/switch")
+  Trial.Progress ofSwitching(@RequestParam String pack, @RequestParam boolean on) {
+    return desk.ofSwitching(pack, on);
+  }
+
+  @GetMapping("/{id}")
+  Trial.Progress progress(@PathVariable String id) {
+    return desk.progress(id);
+  }
+
+  /** Stops it, or takes it up where it was. */
+  @PutMapping("/{id}")
+  Trial.Progress run(@PathVariable String id, @RequestParam boolean running) {
+    return running ? desk.goOn(id) : desk.stop(id);
+  }
+}

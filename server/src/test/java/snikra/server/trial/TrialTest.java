@@ -1,0 +1,81 @@
+package snikra.server.trial;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import snikra.core.examination.Examiner;
+import snikra.core.specimen.Specimen;
+import snikra.formats.ShippedShelf;
+import snikra.formats.SpecimenFormat;
+import snikra.server.knives.SavedKnife;
+
+class TrialTest {
+  private static final Examiner NOW = new Examiner(ShippedShelf.load(), 2026);
+  private static final Examiner WITHOUT_MAKERS = NOW.withMakers(List.of());
+  private static final Specimen VELDRAKE =
+      SpecimenFormat.read(
+          """
+          {"title": "One", "marks": [{"blade": 1, "face": "mark", "state": "read",
+            "lines": ["VELDRAKE", "TARNMOOR FALLS"]}]}
+          """,
+          NOW.shelf());
+
+  private static List<SavedKnife> knives(int count) {
+    return IntStream.range(0, count)
+        .mapToObj(
+            i ->
+                new SavedKnife(
+                    "k" + i, i + 1, 0, Instant.EPOCH, i == 0 ? VELDRAKE : Specimen.unseen()))
+        .toList();
+  }
+
+  @Test
+  void aKnifeWhoseMakerLeavesTheShelfMoves() {
+    Trial trial = new Trial(knives(1), NOW, WITHOUT_MAKERS);
+    trial.work();
+
+    Trial.Progress done = trial.progress();
+    assertThat(done.state()).isEqualTo(Trial.State.DONE);
+    assertThat(done.most()).hasSize(1);
+    assertThat(done.most().get(0).title()).isEqualTo("One");
+    assertThat(done.most().get(0).shift().before().maker()).startsWith("Veldrake");
+    assertThat(done.most().get(0).shift().after().maker()).doesNotStartWith("Veldrake");
+    assertThat(done.most().get(0).shift().share()).isGreaterThan(0.5);
+  }
+
+  @Test
+  void theSameReferencesMoveNothing() {
+    Trial trial = new Trial(knives(2), NOW, new Examiner(ShippedShelf.load(), 2026));
+    trial.work();
+    assertThat(trial.progress().done()).isEqualTo(2);
+    assertThat(trial.progress().moving()).isZero();
+  }
+
+  @Test
+  void stoppedItStaysWhereItIsAndGoesOnFromThere() {
+    Trial trial = new Trial(knives(3), NOW, WITHOUT_MAKERS);
+    trial.stop();
+    trial.work();
+    assertThat(trial.progress().state()).isEqualTo(Trial.State.STOPPED);
+    assertThat(trial.progress().done()).isZero();
+
+    trial.goOn();
+    trial.work();
+    assertThat(trial.progress().state()).isEqualTo(Trial.State.DONE);
+    assertThat(trial.progress().done()).isEqualTo(3);
+  }
+
+  @Test
+  void aKnifeThatCannotBeExaminedIsToldAndTheOthersGoOn() {
+    List<SavedKnife> knives =
+        List.of(new SavedKnife("bad", 7, 0, Instant.EPOCH, null), knives(1).get(0));
+    Trial trial = new Trial(knives, NOW, WITHOUT_MAKERS);
+    trial.work();
+    assertThat(trial.progress().state()).isEqualTo(Trial.State.DONE);
+    assertThat(trial.progress().failed()).containsExactly(7);
+    assertThat(trial.progress().moving()).isEqualTo(1);
+  }
+}

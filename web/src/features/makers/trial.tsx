@@ -1,0 +1,170 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useRef } from "react";
+import { Link } from "react-router";
+import { api } from "../../api/client";
+import type { MovedKnife, TrialProgress } from "../../api/types";
+import { percent, yearsWhole } from "../../format";
+
+const POLL = 250;
+
+/** Which verdicts on the tray other references would move; begins by itself, can be stopped and taken up again. */
+export function Trial({ begin }: { begin: () => Promise<TrialProgress> }) {
+  const queries = useQueryClient();
+  const started = useRef(false);
+  const begun = useMutation({ mutationFn: begin });
+  const id = begun.data?.id;
+  const key = ["trial", id];
+  const now = useQuery({
+    queryKey: key,
+    queryFn: () => api.trial(id as string),
+    enabled: id !== undefined,
+    refetchInterval: (q) => (q.state.data?.state === "running" ? POLL : false),
+  });
+  const run = useMutation({
+    mutationFn: (running: boolean) => api.runTrial(id as string, running),
+    onSuccess: (progress) => queries.setQueryData(key, progress),
+  });
+  useEffect(() => {
+    if (!started.current) begun.mutate();
+    started.current = true;
+  }, [begun.mutate]);
+  const failed = begun.error ?? now.error;
+  const p = now.data ?? begun.data;
+  return (
+    <section aria-labelledby="trial-name" className="mt-4">
+      <h3 id="trial-name" className="font-serif text-[1.0625rem]/5">
+        What it would move
+      </h3>
+      {failed ? (
+        <p>
+          That could not be worked out. {failed.message}{" "}
+          <button type="button" className="press" onClick={() => begun.mutate()}>
+            Try again
+          </button>
+        </p>
+      ) : (
+        p && (
+          <>
+            <div className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">
+              <progress
+                className="h-2 grow"
+                max={Math.max(1, p.of)}
+                value={p.of === 0 ? 1 : p.done}
+                aria-label="Knives gone over"
+              />
+              <span className="num text-ink2">
+                {p.done} of {p.of}
+              </span>
+              {p.state !== "done" && (
+                <button type="button" className="press" onClick={() => run.mutate(p.state === "stopped")}>
+                  {p.state === "stopped" ? "Go on" : "Stop"}
+                </button>
+              )}
+            </div>
+            <p role="status" className="mt-1">
+              {told(p)}
+            </p>
+            {p.most.length > 0 && <MovedTable moved={p.most} />}
+            {p.moving > p.most.length && (
+              <p className="text-ink2">And {p.moving - p.most.length} that move less.</p>
+            )}
+            {p.failed.length > 0 && (
+              <p className="text-lead">
+                Could not be examined: {p.failed.map((n) => `no. ${n}`).join(", ")}.
+              </p>
+            )}
+          </>
+        )
+      )}
+    </section>
+  );
+}
+
+function told(p: TrialProgress): string {
+  const so = p.state === "done" ? "" : " so far";
+  if (p.of === 0) return "The tray is empty.";
+  if (p.moving === 0) return `No verdict moves${so}.`;
+  return p.moving === 1 ? `One verdict moves${so}.` : `${p.moving} verdicts move${so}.`;
+}
+
+function MovedTable({ moved }: { moved: MovedKnife[] }) {
+  const all = moved.flatMap((m) => [m.shift.before, m.shift.after]).flatMap((h) => h.nineTenths.pieces);
+  const from = Math.min(...all.map((p) => p.from));
+  const to = Math.max(...all.map((p) => p.to)) + 1;
+  return (
+    <table className="mt-2 w-full table-fixed text-left text-[0.8125rem]" data-testid="moved">
+      <thead className="text-ink2">
+        <tr>
+          <th className="w-[34%] font-normal">Knife</th>
+          <th className="font-normal">now, and with the change</th>
+          <th className="w-[22%] text-right font-normal">moves by</th>
+        </tr>
+      </thead>
+      <tbody>
+        {moved.map((m) => (
+          <tr key={m.id} className="border-t border-rule align-top">
+            <td className="py-1 pr-3">
+              <Link to={`/bench/${m.id}`} className="underline">
+                {m.number} {m.title}
+              </Link>
+            </td>
+            <td className="py-1">
+              <Held held={m.shift.before} from={from} to={to} isNow />
+              <Held held={m.shift.after} from={from} to={to} />
+            </td>
+            <td className="num py-1 text-right">
+              {yearsMoved(m.shift.years)}
+              <span className="block text-ink2">{percent(m.shift.share)}% elsewhere</span>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function yearsMoved(years: number): string {
+  if (years === 0) return "same years";
+  const much = Math.abs(years);
+  return `${much} ${much === 1 ? "year" : "years"} ${years > 0 ? "later" : "earlier"}`;
+}
+
+function Held({
+  held,
+  from,
+  to,
+  isNow,
+}: {
+  held: MovedKnife["shift"]["before"];
+  from: number;
+  to: number;
+  isNow?: boolean;
+}) {
+  const x = (year: number) => (100 * (year - from)) / (to - from);
+  return (
+    <div className="mb-0.5">
+      <svg
+        width="100%"
+        height="5"
+        viewBox="0 0 100 5"
+        preserveAspectRatio="none"
+        aria-hidden="true"
+        className="block"
+      >
+        {held.nineTenths.pieces.map((p) => (
+          <path
+            key={p.from}
+            d={`M${x(p.from)} 2.5H${x(p.to + 1)}`}
+            stroke={isNow ? "var(--color-edge)" : "var(--color-blue)"}
+            strokeWidth="3.5"
+            vectorEffect="non-scaling-stroke"
+          />
+        ))}
+      </svg>
+      <span className={isNow ? "text-ink2" : ""}>
+        {held.maker} {percent(held.probability)}%,
+      </span>{" "}
+      <span className="num">{yearsWhole(held.nineTenths)}</span>
+    </div>
+  );
+}
