@@ -17,6 +17,7 @@ const CalibrationPage = lazy(() =>
   import("./features/makers/calibration").then((m) => ({ default: m.CalibrationPage })),
 );
 const JournalPage = lazy(() => import("./features/journal").then((m) => ({ default: m.JournalPage })));
+const Resembles = lazy(() => import("./features/resembles").then((m) => ({ default: m.Resembles })));
 const Bench = lazy(() => import("./features/bench").then((m) => ({ default: m.Bench })));
 
 export function App() {
@@ -103,6 +104,7 @@ function Sheet() {
             <Route path="/bench/:id" element={<Bench book={book.data} />} />
             <Route path="/bench/:id/verdict" element={<VerdictSheet book={book.data} />} />
             <Route path="/bench/:id/journal" element={<JournalPage book={book.data} />} />
+            <Route path="/bench/:id/resembles" element={<Resembles book={book.data} />} />
             <Route path="/tray" element={<Tray book={book.data} onNew={newKnife} />} />
             <Route path="/makers" element={<Makers />} />
             <Route path="/makers/:id" element={<Makers />} />

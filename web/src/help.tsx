@@ -23,6 +23,7 @@ const KEYS: [string, [string, string][]][] = [
       ["G", "to what is next"],
       ["P", "the verdict sheet; there, print it"],
       ["J", "its journal"],
+      ["L", "the knife beside its lookalikes"],
       ["Ctrl Z", "undo"],
       ["Ctrl Shift Z", "redo"],
     ],

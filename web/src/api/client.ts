@@ -83,6 +83,14 @@ export const api = {
     answered(client.DELETE("/api/journal/{entry}", { params: { path: { entry } } })),
   restoreEntry: (entry: string) =>
     answered(client.POST("/api/journal/{entry}/restore", { params: { path: { entry } } })),
+  lookalikes: (id: string) =>
+    answered(client.GET("/api/knives/{id}/lookalikes", { params: { path: { id } } })),
+  resemblance: (id: string, withThese: string[]) =>
+    answered(
+      client.GET("/api/knives/{id}/resemblance", {
+        params: { path: { id }, query: { with: withThese } },
+      }),
+    ),
   bearing: (maker: string) => answered(client.GET("/api/knives/bearing", { params: { query: { maker } } })),
   showing: (feature: string, answer: string) =>
     answered(client.GET("/api/knives/showing", { params: { query: { feature, answer } } })),

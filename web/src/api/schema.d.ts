@@ -324,6 +324,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/knives/{id}/resemblance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["resemblance"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/knives/{id}/lookalikes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lookalikes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/knives/showing": {
         parameters: {
             query?: never;
@@ -412,6 +444,22 @@ export interface components {
             length: string;
             date: string;
         };
+        Alteration: {
+            id: string;
+            label: string;
+            state?: string;
+            part?: string;
+            point?: string;
+            findings: string[];
+            /** @enum {string} */
+            sign?: "short-blade" | "struck-out" | "contract";
+            cap?: string;
+            /** Format: double */
+            worth: number;
+            look: string;
+            why: string;
+            source: string;
+        };
         Answer: {
             id: string;
             label: string;
@@ -441,6 +489,11 @@ export interface components {
             from: number;
             form: string;
             letters: string[];
+        };
+        Beside: {
+            comparison: components["schemas"]["Comparison"];
+            knife: components["schemas"]["Sketch"];
+            sketches: components["schemas"]["Sketch"][];
         };
         BladeType: {
             id: string;
@@ -584,9 +637,39 @@ export interface components {
             grade?: string;
             handle?: string;
         };
+        Comparison: {
+            rows: components["schemas"]["ComparisonRow"][];
+            totals: components["schemas"]["ComparisonTotal"][];
+            /** Format: double */
+            priorDecibans: number;
+            /** Format: double */
+            other: number;
+        };
+        ComparisonCell: {
+            expected?: string;
+            /** @enum {string} */
+            standing: "for" | "against" | "says-little" | "not-seen" | "not-known";
+            /** Format: double */
+            decibans: number;
+        };
+        ComparisonRow: {
+            trait: string;
+            label: string;
+            seen?: string;
+            cells: components["schemas"]["ComparisonCell"][];
+        };
+        ComparisonTotal: {
+            id: string;
+            label: string;
+            /** Format: double */
+            decibans: number;
+            /** Format: double */
+            probability: number;
+        };
         ConditionBook: {
             grades: components["schemas"]["ConditionBookGrade"][];
             points: components["schemas"]["ConditionBookPoint"][];
+            alterations: components["schemas"]["Alteration"][];
         };
         ConditionBookFinding: {
             id: string;
@@ -793,6 +876,7 @@ export interface components {
             marks: {
                 [key: string]: components["schemas"]["HistoryYears"];
             };
+            tells: components["schemas"]["ModelTell"][];
             note: string;
             source: string;
         };
@@ -936,6 +1020,17 @@ export interface components {
             /** Format: double */
             high: number;
         };
+        ModelTell: {
+            trait: string;
+            likely: {
+                [key: string]: number;
+            };
+            /** Format: double */
+            mm?: number;
+            /** Format: double */
+            spread?: number;
+            source: string;
+        };
         Moved: {
             id: string;
             /** Format: int32 */
@@ -1006,6 +1101,32 @@ export interface components {
         OneScheme: {
             scheme: components["schemas"]["CodeScheme"];
             years: components["schemas"]["YearCodes"][];
+        };
+        Originality: {
+            findings: components["schemas"]["OriginalityFinding"][];
+            /** Format: double */
+            worth: number;
+            grade?: components["schemas"]["ConditionBookGrade"];
+            low?: number;
+            high?: number;
+        };
+        OriginalityFinding: {
+            id: string;
+            label: string;
+            /** Format: double */
+            probability: number;
+            cap?: components["schemas"]["ConditionBookGrade"];
+            /** Format: double */
+            worth: number;
+            look: string;
+            why: string;
+            source: string;
+            tells: components["schemas"]["OriginalityTell"][];
+        };
+        OriginalityTell: {
+            station: string;
+            text: string;
+            source: string;
         };
         Pack: {
             /** Format: int32 */
@@ -1459,6 +1580,7 @@ export interface components {
             dating: components["schemas"]["DatingVerdict"];
             grade: components["schemas"]["GradeVerdict"];
             value: components["schemas"]["ValueVerdict"];
+            originality: components["schemas"]["Originality"];
             findings: components["schemas"]["VerdictFinding"][];
             sketch: components["schemas"]["Sketch"];
             progress: components["schemas"]["VerdictProgress"][];
@@ -2240,6 +2362,52 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Makers"];
+                };
+            };
+        };
+    };
+    resemblance: {
+        parameters: {
+            query: {
+                with: string[];
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Beside"];
+                };
+            };
+        };
+    };
+    lookalikes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ComparisonTotal"][];
                 };
             };
         };

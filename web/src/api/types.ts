@@ -33,6 +33,8 @@ export type Calibrated = Schemas["Calibrated"];
 export type TrialProgress = Schemas["Progress"];
 export type MovedKnife = TrialProgress["most"][number];
 export type JournalEntry = Schemas["JournalEntry"];
+export type Beside = Schemas["Beside"];
+export type Lookalike = Beside["comparison"]["totals"][number];
 export type Photo = Schemas["Photo"];
 export type Grade = Schemas["GradeVerdict"];
 

@@ -96,6 +96,7 @@ function OnTheBench({ saved, book }: { saved: SavedKnife; book: Book }) {
     g: () => next && go(next),
     r: () => repeatLast(knife, station, book),
     p: () => navigate(`/bench/${saved.id}/verdict`),
+    l: () => navigate(`/bench/${saved.id}/resembles`),
     j: () => navigate(`/bench/${saved.id}/journal`),
     "mod+z": () => knife.undo?.(),
     "mod+shift+z": () => knife.redo?.(),

@@ -38,6 +38,10 @@ export function VerdictPanel({
             Journal
           </Link>{" "}
           <Key>J</Key>
+          <Link to={`/bench/${id}/resembles`} className="ml-4 min-h-6 underline">
+            Lookalikes
+          </Link>{" "}
+          <Key>L</Key>
           <Written knife={id} />
         </p>
       )}
@@ -184,7 +188,7 @@ function Percent({ p }: { p: number }) {
 }
 
 /** How it came to be so, as lengths on a rule. */
-export function AllOfAPiece({ dating }: { dating: Dating }) {
+function AllOfAPiece({ dating }: { dating: Dating }) {
   const states = dating.states.filter((s) => percent(s.probability) >= 3).slice(0, 4);
   return (
     <section className="mt-2">

@@ -10,10 +10,10 @@ import { Failed } from "../../ui/failed";
 import { Key } from "../../ui/key";
 import { NextLooks } from "../bench/next-looks";
 import { SpanChart } from "../bench/span-chart";
-import { AllOfAPiece } from "../bench/verdict-panel";
 import { Clues } from "./clues";
 import { KnifeDrawn } from "./knife-drawn";
 import { Opinion } from "./opinion";
+import { Originality } from "./originality";
 
 /** The verdict on one knife as a sheet to read, to argue with and to print. */
 export function VerdictSheet({ book }: { book: Book }) {
@@ -102,12 +102,12 @@ function Sheet({ knife, book }: { knife: SavedKnife; book: Book }) {
       <div className="mt-2 grid gap-x-8 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] print:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
         <div className="min-w-0">
           <KnifeDrawn sketch={verdict.sketch} book={book} label={pattern ?? "The knife"} />
-          <div className="grid gap-x-8 sm:grid-cols-2">
-            {verdict.dating.explanations.length > 0 && <AllOfAPiece dating={verdict.dating} />}
-            <NextLooks looks={verdict.dating.lookNext} onGo={go} />
-          </div>
+          <NextLooks looks={verdict.dating.lookNext} onGo={go} />
         </div>
-        <Opinion verdict={verdict} />
+        <div className="min-w-0 max-lg:order-first">
+          <Opinion verdict={verdict} />
+          {verdict.dating.explanations.length > 0 && <Originality verdict={verdict} onGo={go} />}
+        </div>
       </div>
       <div className="-mx-4 border-t border-ink lg:-mx-6 print:mx-0">
         <SpanChart dating={verdict.dating} onGo={go} isBare />

@@ -7,7 +7,7 @@ export function Opinion({ verdict }: { verdict: Verdict }) {
   const lead = dating.explanations[0];
   const rivals = dating.explanations.slice(1, MOST_RIVALS).filter((e) => percent(e.probability) > 0);
   return (
-    <section aria-label="Opinion" className="min-w-0 max-lg:order-first max-lg:mb-3">
+    <section aria-label="Opinion" className="min-w-0">
       <p className="voice text-ink2">
         {sentence(dating.opinion.strength.replaceAll("-", " "))}
         {lead && <span className="num not-italic text-blue"> {percent(lead.probability)}%</span>}

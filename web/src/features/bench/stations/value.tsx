@@ -13,6 +13,11 @@ export function ValueStation({ knife, book }: StationProps) {
   const value = knife.verdict?.value;
   const handles = book.questions.find((q) => q.id === "handle_material")?.answers ?? [];
   const named = (all: { id: string; name: string }[]) => all.map((o) => ({ id: o.id, label: o.name }));
+  const o = knife.verdict?.originality;
+  const taken =
+    o?.low !== undefined && o.high !== undefined && value?.currency && percent(o.worth) < 100
+      ? `${money(o.low, value.currency)}\u2013${money(o.high, value.currency)}`
+      : undefined;
   return (
     <div className="mt-1">
       <p data-testid="value-summary">
@@ -30,7 +35,9 @@ export function ValueStation({ knife, book }: StationProps) {
           </>
         ) : null}
         <span className="text-ink2">
-          {value?.summary} An opinion; for insurance, tax and estates ask a licensed appraiser.
+          {value?.summary}
+          {taken && ` With what may have been done to it, ${taken}.`} An opinion; for insurance, tax and
+          estates ask a licensed appraiser.
         </span>
       </p>
       <Rows<ComparableSale>

@@ -62,6 +62,16 @@ class AccessIT {
     check(page, "verdict sheet");
     page.getByText("To the bench").click();
     assertThat(page.getByTestId("opinion")).isVisible();
+    page.getByText("Journal").click();
+    assertThat(page.getByText("Open question")).isVisible();
+    check(page, "journal");
+    page.getByText("To the bench").click();
+    assertThat(page.getByTestId("opinion")).isVisible();
+    page.getByText("Lookalikes").click();
+    assertThat(page.getByTestId("tells")).isVisible();
+    check(page, "lookalikes");
+    page.getByText("To the bench").click();
+    assertThat(page.getByTestId("opinion")).isVisible();
     for (String station :
         List.of(
             "Pattern",

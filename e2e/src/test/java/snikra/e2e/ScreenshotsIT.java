@@ -36,6 +36,16 @@ class ScreenshotsIT {
       page.locator("#station").press("p");
       assertThat(page.getByTestId("headline")).isVisible();
       shoot(page, "verdict-sheet");
+      page.keyboard().press("Escape");
+      page.locator("#station").press("l");
+      assertThat(page.getByTestId("tells")).isVisible();
+      shoot(page, "lookalikes");
+      page.keyboard().press("Escape");
+      page.locator("#station").press("j");
+      assertThat(page.getByText("Open question")).isVisible();
+      page.setViewportSize(1280, 800);
+      shoot(page, "journal");
+      page.setViewportSize(1280, 1000);
       page.navigate(app.url("/calibration"));
       assertThat(page.getByText("What each station is worth"))
           .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(90_000));
@@ -49,12 +59,8 @@ class ScreenshotsIT {
       shoot(page, "bench-shield");
       bench(app, page, "Old look, late part", "Tools");
       shoot(page, "bench-tools");
-      bench(app, page, "The keeper's plain jack", "Box");
-      shoot(page, "bench-box");
       bench(app, page, "Sharpened to a sliver", "Condition");
       shoot(page, "bench-condition");
-      bench(app, page, "Old look, late part", "Story");
-      shoot(page, "bench-story");
       bench(app, page, "The keeper's plain jack", "Value");
       shoot(page, "bench-value");
       bench(app, page, "Sharpened to a sliver", "Blades");

@@ -42,6 +42,10 @@ class SheetIT {
       bench.saved();
 
       page.locator("#station").press("p");
+      Locator originality = page.getByTestId("originality");
+      assertThat(originality).containsText("Later issue in the old style");
+      originality.getByText("Why do you think so: Later issue in the old style").click();
+      assertThat(originality).containsText("does not go with");
       Locator spacer = check(page, "Spacer at the tail: Plastic");
       assertThat(page.getByTestId("headline")).containsText("made later in the old style");
       assertThat(page.locator("main")).containsText("against");

@@ -182,6 +182,7 @@ public final class PackFormat {
       for (int i = 0; i < facts.size(); i++) {
         String fact = at + "." + list + "[" + i + "]";
         sourced(fact, facts.path(i), sources, problems);
+        modelTells(fact, facts.path(i).path("tells"), sources, problems);
         facts
             .path(i)
             .path("marks")
@@ -193,6 +194,24 @@ public final class PackFormat {
                         new Problem(fact + ".marks", mark, "must be a mark of this maker"));
                   }
                 });
+      }
+    }
+  }
+
+  private static void modelTells(
+      String at, JsonNode tells, Set<String> sources, List<Problem> problems) {
+    for (int i = 0; i < tells.size(); i++) {
+      String tell = at + ".tells[" + i + "]";
+      known(tell, tells.path(i), sources, problems);
+      double sum = 0;
+      for (JsonNode p : tells.path(i).path("likely")) {
+        sum += p.asDouble();
+      }
+      if (sum > 1 + 1e-9) {
+        problems.add(new Problem(tell + ".likely", "" + sum, "must be 1 or less in all"));
+      }
+      if (tells.path(i).has("mm") != tells.path(i).has("spread")) {
+        problems.add(new Problem(tell + ".mm", "one alone", "must be given with its spread"));
       }
     }
   }

@@ -13,8 +13,9 @@ import snikra.core.specimen.Sureness;
  * The points of condition and the grades, best grade first.
  *
  * @param grades best first
+ * @param alterations in which a knife may not be as made
  */
-public record ConditionBook(List<Grade> grades, List<Point> points) {
+public record ConditionBook(List<Grade> grades, List<Point> points, List<Alteration> alterations) {
 
   /**
    * A named grade.
@@ -63,6 +64,12 @@ public record ConditionBook(List<Grade> grades, List<Point> points) {
   public ConditionBook {
     grades = List.copyOf(grades);
     points = List.copyOf(points);
+    alterations = alterations == null ? List.of() : List.copyOf(alterations);
+    for (Alteration a : alterations) {
+      if (a.cap() != null) {
+        requireGrade(grades, a.cap(), a.id());
+      }
+    }
     for (Point p : points) {
       requireGrade(grades, p.usualFault(), p.id());
       for (Finding f : p.findings()) {
@@ -76,6 +83,11 @@ public record ConditionBook(List<Grade> grades, List<Point> points) {
       throw new IllegalArgumentException(
           "grade of " + where + " must be a grade of the book; found " + grade);
     }
+  }
+
+  /** A book in which nothing was ever altered. */
+  public ConditionBook(List<Grade> grades, List<Point> points) {
+    this(grades, points, List.of());
   }
 
   /** The point with this id. */

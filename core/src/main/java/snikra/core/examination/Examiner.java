@@ -30,6 +30,9 @@ import snikra.core.pattern.PatternVerdict;
 import snikra.core.provenance.StoryEvent;
 import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.resemblance.Comparison;
+import snikra.core.resemblance.Likeness;
+import snikra.core.resemblance.Lookalike;
 import snikra.core.specimen.Face;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.Specimen;
@@ -57,6 +60,7 @@ public final class Examiner {
   private final MarkReader reader;
   private final DatingModel dating;
   private final Appraiser appraiser;
+  private final Likeness likeness;
   private final Stations stations;
 
   /** An examiner with this shelf at hand, in this year. */
@@ -66,6 +70,7 @@ public final class Examiner {
     this.namer = new PatternNamer(shelf.patterns());
     this.reader = new MarkReader(shelf);
     this.dating = new DatingModel(shelf, thisYear);
+    this.likeness = new Likeness(shelf);
     this.appraiser = new Appraiser(shelf.patterns(), shelf.condition());
     this.stations = new Stations(shelf);
   }
@@ -119,6 +124,8 @@ public final class Examiner {
     NumberVerdict number = Numbers.read(knife, found(knife), dated, shelf).orElse(null);
     GradeVerdict grade = shelf.condition().grade(knife.condition());
     Sketch sketch = sketch(knife);
+    ValueVerdict value =
+        appraiser.appraise(subject(knife, pattern, dated, grade), knife.comparables());
     List<Finding> findings = new ArrayList<>(findings(pattern, number, dated));
     findings.addAll(Questions.of(knife, sketch, shelf));
     return new Verdict(
@@ -130,7 +137,8 @@ public final class Examiner {
         Codes.hallmarks(knife, shelf),
         dated,
         grade,
-        appraiser.appraise(subject(knife, pattern, dated, grade), knife.comparables()),
+        value,
+        new OriginalityJudge(shelf, knife, dated, number).judge(grade, value),
         findings,
         sketch,
         stations.progress(knife, pattern, dated, grade, findings));
@@ -139,6 +147,33 @@ public final class Examiner {
   /** What a knife is called by the strict school. */
   public String title(Specimen knife) {
     return namer.name(knife).title();
+  }
+
+  /** Models on file the knife may be one of, by how much speaks for them, and other knives. */
+  public List<Comparison.Total> lookalikes(Specimen knife, List<Lookalike> knives) {
+    List<Lookalike> all = new ArrayList<>(likeness.models());
+    all.addAll(knives);
+    return likeness.ranked(knife, reader.read(knife.marks()), all);
+  }
+
+  /** The knife beside lookalikes, tell by tell. */
+  public Comparison compare(Specimen knife, List<Lookalike> lookalikes) {
+    return likeness.compare(knife, reader.read(knife.marks()), lookalikes);
+  }
+
+  /** Another knife on file as a lookalike. */
+  public Lookalike onFile(String id, String label, Specimen knife) {
+    return likeness.knife(id, label, knife);
+  }
+
+  /** What a drawing of a model needs, as its tells have it. */
+  public Sketch sketch(Lookalike model) {
+    return Sketch.of(model, shelf);
+  }
+
+  /** A model on file by maker and number. */
+  public Optional<Lookalike> model(String id) {
+    return likeness.models().stream().filter(m -> m.id().equals(id)).findFirst();
   }
 
   /** When and by whom, without the reasons: for going over many knives. */

@@ -2,13 +2,19 @@ package snikra.core.examination;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
+import snikra.core.measure.Length;
 import snikra.core.pattern.BladeType;
+import snikra.core.pattern.Pattern;
 import snikra.core.pattern.PatternBook;
 import snikra.core.profile.BladeWear;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.resemblance.Lookalike;
 import snikra.core.specimen.End;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenBlade;
@@ -84,6 +90,46 @@ public record Sketch(
         Seen.valueOf(knife.seen().get("shield_shape")),
         Seen.valueOf(knife.seen().get("bail")),
         blades);
+  }
+
+  /** A model on file as its tells have it. */
+  static Sketch of(Lookalike model, ReferenceShelf shelf) {
+    List<Pattern.Slot> slots =
+        Optional.ofNullable(model.pattern())
+            .flatMap(shelf.patterns()::pattern)
+            .map(Pattern::slots)
+            .orElse(List.of());
+    List<SeenBlade> blades = new ArrayList<>();
+    for (int i = 0; i < slots.size(); i++) {
+      Pattern.Slot slot = slots.get(i);
+      if (!slot.optional()) {
+        String type = model.usual("blade-" + (i + 1)).orElse(slot.usualType());
+        blades.add(SeenBlade.sure(type, slot.end(), null, null));
+      }
+    }
+    Map<String, Seen<String>> seen = new TreeMap<>();
+    for (String drawn : List.of(HANDLE, "jigging", "shield_shape", "shield_fixing", "bail")) {
+      model.usual(drawn).ifPresent(value -> seen.put(drawn, Seen.sure(value)));
+    }
+    Specimen knife =
+        new Specimen(
+            null,
+            null,
+            model.usual("frame").map(Seen::sure).orElse(null),
+            model.usual("bolsters").map(Seen::sure).orElse(null),
+            model
+                .usualLength()
+                .map(mm -> Length.parse(String.format(Locale.ROOT, "%.1f mm", mm)))
+                .orElse(null),
+            null,
+            blades,
+            List.of(),
+            null,
+            seen,
+            Map.of(),
+            List.of(),
+            List.of());
+    return of(knife, shelf);
   }
 
   private static BladeWear.@Nullable Left left(SeenBlade b, PatternBook book, double length) {

@@ -19,6 +19,7 @@ import snikra.core.value.ValueVerdict;
 /**
  * All that is concluded about one knife.
  *
+ * @param originality what may have been done to it, and what that takes from grade and value
  * @param findings in words, the weightiest first
  * @param sketch what a drawing to scale needs
  * @param progress by station
@@ -33,6 +34,7 @@ public record Verdict(
     DatingVerdict dating,
     GradeVerdict grade,
     ValueVerdict value,
+    Originality originality,
     List<Finding> findings,
     Sketch sketch,
     List<Progress> progress) {

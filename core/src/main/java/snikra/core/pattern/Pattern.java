@@ -123,6 +123,11 @@ public record Pattern(
       boolean optional,
       Map<String, Double> types) {
 
+    /** The form one expects in it. */
+    public String usualType() {
+      return SlotAssignment.usualType(this);
+    }
+
     boolean takes(End at) {
       return at == end || at == endAlso;
     }

@@ -130,6 +130,7 @@ public record History(
    * @param number as struck
    * @param pattern of the pattern book
    * @param marks years of marks on this model, in place of those of the maker at large, by mark
+   * @param tells how knives of it look, where more is known than the pattern and the maker say
    */
   public record Model(
       String number,
@@ -138,9 +139,11 @@ public record History(
       int from,
       int to,
       Map<String, Years> marks,
+      List<ModelTell> tells,
       String note,
       String source) {
     public Model {
+      tells = tells == null ? List.of() : List.copyOf(tells);
       marks = marks == null ? Map.of() : Map.copyOf(marks);
     }
   }
@@ -169,10 +172,15 @@ public record History(
     return number.replace(" ", "").toUpperCase(Locale.ROOT);
   }
 
+  /** Shields and other fittings together. */
+  public List<Fitting> allFittings() {
+    return Stream.concat(shields.stream().map(ShieldEra::fitting), fittings.stream()).toList();
+  }
+
   /** What was found that speaks through this maker, by feature; empty when nothing does. */
   public Optional<Spoken> spoken(Map<String, String> found) {
     Map<String, List<Fitting>> byFeature =
-        Stream.concat(shields.stream().map(ShieldEra::fitting), fittings.stream())
+        allFittings().stream()
             .filter(f -> found.containsKey(f.feature()))
             .collect(Collectors.groupingBy(Fitting::feature));
     if (byFeature.isEmpty()) {

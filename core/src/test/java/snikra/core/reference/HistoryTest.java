@@ -25,7 +25,15 @@ class HistoryTest {
           List.of(new Fitting("handle_material", "bone", 1895, 1905, 0, "", "")),
           List.of(
               new Model(
-                  "33-3J", "", "x", 1905, 1920, Map.of("old", new Years(1910, 1915)), "", "")),
+                  "33-3J",
+                  "",
+                  "x",
+                  1905,
+                  1920,
+                  Map.of("old", new Years(1910, 1915)),
+                  List.of(),
+                  "",
+                  "")),
           List.of());
 
   private static Maker maker(History history) {

@@ -29,6 +29,7 @@ class PageController {
         "/bench/{id}",
         "/bench/{id}/verdict",
         "/bench/{id}/journal",
+        "/bench/{id}/resembles",
         "/calibration",
         "/tray",
         "/makers",

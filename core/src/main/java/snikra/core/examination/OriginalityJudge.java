@@ -1,0 +1,289 @@
+package snikra.core.examination;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import snikra.core.condition.Alteration;
+import snikra.core.condition.ConditionBook;
+import snikra.core.condition.ConditionBook.Grade;
+import snikra.core.condition.GradeVerdict;
+import snikra.core.dating.DatingVerdict;
+import snikra.core.dating.DatingVerdict.Attribution;
+import snikra.core.dating.DatingVerdict.ClueInfluence;
+import snikra.core.dating.State;
+import snikra.core.examination.Originality.Finding;
+import snikra.core.examination.Originality.Tell;
+import snikra.core.examination.Verdict.NumberVerdict;
+import snikra.core.number.DecodedNumber;
+import snikra.core.profile.BladeRoom;
+import snikra.core.reference.History;
+import snikra.core.reference.Maker;
+import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.Seen;
+import snikra.core.specimen.SeenBlade;
+import snikra.core.specimen.SeenFace;
+import snikra.core.specimen.Specimen;
+import snikra.core.value.ValueVerdict;
+
+/** Weighs in what a knife may not be as made. One for each knife. */
+final class OriginalityJudge {
+  private static final double TOLD_FROM = 0.03;
+  private static final double CAPS_FROM = 0.5;
+  private static final double STRUCK_OUT_IS_A_SECOND = 0.9;
+
+  /** A blade that is surely short of its room was shortened this often; else it is by design. */
+  private static final double SHORT_IS_SHORTENED = 0.8;
+
+  private static final int MOST_TELLS = 5;
+
+  private final ReferenceShelf shelf;
+  private final Specimen knife;
+  private final DatingVerdict dated;
+  private final @Nullable NumberVerdict number;
+
+  OriginalityJudge(
+      ReferenceShelf shelf, Specimen knife, DatingVerdict dated, @Nullable NumberVerdict number) {
+    this.shelf = shelf;
+    this.knife = knife;
+    this.dated = dated;
+    this.number = number;
+  }
+
+  Originality judge(GradeVerdict graded, ValueVerdict value) {
+    List<Finding> findings =
+        shelf.condition().alterations().stream()
+            .map(this::finding)
+            .filter(f -> f.probability() >= TOLD_FROM)
+            .sorted(Comparator.comparingDouble((Finding f) -> -f.probability()))
+            .toList();
+    double worth = 1;
+    for (Finding f : findings) {
+      worth *= 1 - f.probability() * (1 - f.worth());
+    }
+    return new Originality(
+        findings,
+        worth,
+        graded.best() == null ? null : capped(graded.best(), findings),
+        times(value.low(), worth),
+        times(value.high(), worth));
+  }
+
+  private Grade capped(Grade best, List<Finding> findings) {
+    ConditionBook book = shelf.condition();
+    return Stream.concat(
+            Stream.of(best),
+            findings.stream()
+                .filter(f -> f.probability() >= CAPS_FROM)
+                .map(Finding::cap)
+                .filter(Objects::nonNull))
+        .max(Comparator.comparingInt(g -> book.rank(g.id())))
+        .orElse(best);
+  }
+
+  private static @Nullable BigDecimal times(@Nullable BigDecimal amount, double worth) {
+    return amount == null
+        ? null
+        : amount.multiply(BigDecimal.valueOf(worth)).setScale(0, RoundingMode.HALF_EVEN);
+  }
+
+  private Finding finding(Alteration a) {
+    double p =
+        a.state() != null
+            ? ofState(a)
+            : a.point() != null ? ofPoint(a) : a.sign() == null ? 0 : ofSign(a.sign());
+    Grade cap =
+        a.cap() == null ? null : shelf.condition().grades().get(shelf.condition().rank(a.cap()));
+    List<Tell> tells = p < TOLD_FROM ? List.of() : tells(a).limit(MOST_TELLS).toList();
+    return new Finding(a.id(), a.label(), p, cap, a.worth(), a.look(), a.why(), a.source(), tells);
+  }
+
+  private double ofState(Alteration a) {
+    return dated.states().stream()
+        .filter(s -> is(s.state(), a))
+        .mapToDouble(DatingVerdict.StateProbability::probability)
+        .sum();
+  }
+
+  private static boolean is(State state, Alteration a) {
+    return state.kind().toString().equals(a.state())
+        && (a.part() == null || a.part().equals(state.part()));
+  }
+
+  private double ofPoint(Alteration a) {
+    Seen<String> seen = knife.condition().get(a.point());
+    return seen != null && a.findings().contains("" + seen.value())
+        ? seen.sureness().reliability()
+        : 0;
+  }
+
+  private double ofSign(Alteration.Sign sign) {
+    return switch (sign) {
+      case STRUCK_OUT ->
+          knife.marks().stream().anyMatch(SeenFace::wasStruckOut) ? STRUCK_OUT_IS_A_SECOND : 0;
+      case SHORT_BLADE ->
+          missing().filter(m -> m.low() > 0).map(m -> SHORT_IS_SHORTENED).orElse(0.0);
+      case CONTRACT -> houses().mapToDouble(Attribution::probability).sum();
+    };
+  }
+
+  private Optional<BladeRoom.Missing> missing() {
+    if (knife.blades().isEmpty() || knife.closedLength() == null) {
+      return Optional.empty();
+    }
+    SeenBlade main = knife.blades().get(0);
+    return Optional.ofNullable(main.length())
+        .map(l -> shelf.patterns().room().missing(l.mm(), knife.closedLength().mm()));
+  }
+
+  // Houses that sold under their own name what others made.
+  private Stream<Attribution> houses() {
+    return dated.makers().stream()
+        .filter(m -> maker(m).filter(h -> !h.history().contracts().isEmpty()).isPresent());
+  }
+
+  private Optional<Maker> maker(Attribution m) {
+    return Optional.ofNullable(m.maker()).flatMap(shelf::maker);
+  }
+
+  private Stream<Tell> tells(Alteration a) {
+    if (a.point() != null) {
+      return shelf.condition().point(a.point()).stream()
+          .flatMap(
+              p ->
+                  p.found(knife.condition()).stream()
+                      .map(f -> new Tell(p.station(), p.label() + ": " + f.label() + ".", "")));
+    }
+    if (a.sign() != null) {
+      return ofSignTold(a.sign());
+    }
+    Stream<Tell> own =
+        dated.clues().stream()
+            .filter(c -> a.part() != null && isOf(c, a.part()))
+            .map(OriginalityJudge::told);
+    Stream<Tell> apart =
+        dated.conflicts().stream()
+            .filter(c -> a.part() == null || isOf(c.feature(), a) || isOf(c.rival(), a))
+            .map(
+                c ->
+                    new Tell(
+                        station(c.feature()),
+                        c.label()
+                            + " does not go with "
+                            + lower(c.rivalLabel())
+                            + (c.gap() > 0 ? ": about " + c.gap() + " years apart." : "."),
+                        ""));
+    Stream<Tell> changes = "older-part".equals(a.state()) ? houseChanges() : Stream.empty();
+    return Stream.of(contradicted(a), apart, own, changes).flatMap(s -> s);
+  }
+
+  private Stream<Tell> contradicted(Alteration a) {
+    return Stream.ofNullable(number)
+        .map(NumberVerdict::decoded)
+        .filter(Objects::nonNull)
+        .flatMap(d -> d.fields().stream())
+        .filter(f -> f.holds() == DecodedNumber.Holds.CONTRADICTS && isOf(f.meaning(), a))
+        .map(
+            f ->
+                new Tell(
+                    "number",
+                    "The number's "
+                        + lower(f.label())
+                        + " "
+                        + f.struck()
+                        + " says "
+                        + f.says()
+                        + "; that is not what is there.",
+                    ""));
+  }
+
+  private Stream<Tell> ofSignTold(Alteration.Sign sign) {
+    return switch (sign) {
+      case STRUCK_OUT ->
+          knife.marks().stream()
+              .filter(SeenFace::wasStruckOut)
+              .map(f -> new Tell("marks", "Blade " + f.blade() + ": the mark is struck out.", ""));
+      case SHORT_BLADE ->
+          missing().stream()
+              .map(
+                  m ->
+                      new Tell(
+                          "blades",
+                          String.format(
+                              Locale.ROOT,
+                              "About %.0f%% of its length is missing against the room in the"
+                                  + " handle (%.0f to %.0f).",
+                              100 * m.share(),
+                              100 * m.low(),
+                              100 * m.high()),
+                          ""));
+      case CONTRACT ->
+          houses()
+              .flatMap(m -> maker(m).stream())
+              .flatMap(m -> m.history().contracts().stream())
+              .filter(c -> overlaps(c))
+              .map(
+                  c ->
+                      new Tell(
+                          "marks",
+                          String.format(
+                                  Locale.ROOT,
+                                  "%s made %.0f%% of its knives from %d to %d. %s",
+                                  c.by(),
+                                  100 * c.share(),
+                                  c.from(),
+                                  c.to(),
+                                  c.note())
+                              .strip(),
+                          c.source()));
+    };
+  }
+
+  private boolean overlaps(History.Contract c) {
+    return dated.nineTenths().from() <= c.to() && dated.nineTenths().to() >= c.from();
+  }
+
+  private Stream<Tell> houseChanges() {
+    return dated.makers().stream()
+        .limit(1)
+        .flatMap(m -> maker(m).stream())
+        .flatMap(m -> m.changes().stream().filter(y -> dated.nineTenths().holds(y)))
+        .map(y -> new Tell("marks", "The house changed owner, models or works in " + y + ".", ""));
+  }
+
+  private boolean isOf(ClueInfluence c, String part) {
+    return shelf.clues().feature(c.feature()).filter(f -> f.part().equals(part)).isPresent();
+  }
+
+  private boolean isOf(String feature, Alteration a) {
+    return shelf.clues().feature(feature).filter(f -> f.part().equals(a.part())).isPresent();
+  }
+
+  private static Tell told(ClueInfluence c) {
+    String when =
+        c.notBefore() != null
+            ? ", not before about " + c.notBefore()
+            : c.notAfter() != null ? ", little after about " + c.notAfter() : "";
+    return new Tell(c.station(), c.label() + ": " + lower(c.value()) + when + ".", c.source());
+  }
+
+  private String station(String feature) {
+    return dated.clues().stream()
+        .filter(c -> c.feature().equals(feature))
+        .map(ClueInfluence::station)
+        .findFirst()
+        .orElse("marks");
+  }
+
+  private static String lower(String label) {
+    boolean isName = label.length() > 1 && Character.isUpperCase(label.charAt(1));
+    return label.isEmpty() || isName
+        ? label
+        : label.substring(0, 1).toLowerCase(Locale.ROOT) + label.substring(1);
+  }
+}

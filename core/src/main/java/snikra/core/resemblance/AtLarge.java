@@ -1,0 +1,78 @@
+package snikra.core.resemblance;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import snikra.core.clue.Clue;
+import snikra.core.clue.Feature;
+import snikra.core.pattern.Pattern;
+import snikra.core.reference.ModelTell;
+import snikra.core.reference.ReferenceShelf;
+
+/**
+ * How often an answer is met on knives at large: for the first look by all patterns as often as
+ * they are met, for the rest by the base rates of the clue book.
+ */
+final class AtLarge {
+  /** Of an answer nothing is known of; and of a pattern number among all there are. */
+  private static final double RARE = 0.01;
+
+  private static final double NUMBER = 1 / 400.0;
+
+  private final Map<String, Map<String, Double>> rates = new HashMap<>();
+  private final List<Weighted> patterns;
+
+  private record Weighted(double share, List<ModelTell> tells) {}
+
+  AtLarge(ReferenceShelf shelf) {
+    List<Pattern> all = shelf.patterns().patterns();
+    double total = all.stream().mapToDouble(AtLarge::often).sum();
+    patterns =
+        all.stream()
+            .map(p -> new Weighted(often(p) / total, PatternTells.of(p, shelf.patterns())))
+            .toList();
+    for (Weighted p : patterns) {
+      for (ModelTell tell : p.tells) {
+        tell.likely().forEach((value, q) -> add(tell.trait(), value, p.share * q));
+      }
+    }
+    for (Feature f : shelf.clues().features()) {
+      double sum = f.clues().stream().mapToDouble(Clue::base).sum();
+      f.clues().forEach(c -> add(f.id(), c.id(), c.base() / Math.max(1, sum)));
+    }
+  }
+
+  private static double often(Pattern p) {
+    return p.often() == null ? 1 : p.often();
+  }
+
+  private void add(String trait, String value, double rate) {
+    rates.computeIfAbsent(trait, t -> new HashMap<>()).merge(value, rate, Double::sum);
+  }
+
+  /** P(answer | any knife). */
+  double rate(String trait, String value) {
+    if (trait.equals(Traits.NUMBER)) {
+      return NUMBER;
+    }
+    return Math.max(RARE, rates.getOrDefault(trait, Map.of()).getOrDefault(value, 0.0));
+  }
+
+  /** Density of closed lengths at large, for each millimetre. */
+  double density(double mm) {
+    double sum = 0;
+    for (Weighted p : patterns) {
+      for (ModelTell tell : p.tells) {
+        if (tell.mm() != null) {
+          sum += p.share * normal(mm, tell.mm(), tell.spread());
+        }
+      }
+    }
+    return Math.max(sum, 1e-4);
+  }
+
+  static double normal(double x, double middle, double spread) {
+    double z = (x - middle) / spread;
+    return Math.exp(-z * z / 2) / (spread * Math.sqrt(2 * Math.PI));
+  }
+}

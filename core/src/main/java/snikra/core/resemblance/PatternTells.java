@@ -1,0 +1,65 @@
+package snikra.core.resemblance;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import snikra.core.pattern.Pattern;
+import snikra.core.pattern.PatternBook;
+import snikra.core.reference.ModelTell;
+
+/** How a knife looks of which nothing more is known than its pattern. */
+final class PatternTells {
+  private static final String SOURCE = "pattern-book";
+
+  /** Knives are as their pattern has them this often; the rest are as knives at large. */
+  private static final double AS_ITS_PATTERN = 0.9;
+
+  /** Between the ends of its range lie so many standard deviations of a pattern's length. */
+  private static final double DEVIATIONS = 3;
+
+  private static final double LEAST_SPREAD_MM = 2;
+
+  private PatternTells() {}
+
+  static List<ModelTell> of(Pattern p, PatternBook book) {
+    List<ModelTell> out = new ArrayList<>();
+    out.add(ModelTell.of(Traits.FRAME, shared(p.frames()), SOURCE));
+    Pattern.Range size = p.closedLengthMm();
+    double spread = Math.max(LEAST_SPREAD_MM, (size.max() - size.min()) / DEVIATIONS);
+    out.add(new ModelTell(Traits.LENGTH, Map.of(), size.typical(), spread, SOURCE));
+    out.add(ModelTell.of(Traits.BOLSTERS, firstOf(p.bolsters()), SOURCE));
+    List<String> springs = p.springs().stream().map(String::valueOf).toList();
+    out.add(ModelTell.of(Traits.SPRINGS, firstOf(springs), SOURCE));
+    int most = p.slots().size();
+    int fewest = (int) p.slots().stream().filter(s -> !s.optional()).count();
+    Map<String, Double> counts = new HashMap<>();
+    for (int n = Math.max(1, fewest); n <= Math.max(1, most); n++) {
+      counts.put(Integer.toString(n), 1.0);
+    }
+    out.add(ModelTell.of(Traits.BLADES, shared(counts), SOURCE));
+    for (int i = 0; i < Math.min(Traits.BLADES_TOLD, most); i++) {
+      Map<String, Double> types = p.slots().get(i).types();
+      if (types.keySet().stream().allMatch(type -> Traits.isBlade(type, book))) {
+        out.add(ModelTell.of(Traits.BLADE + (i + 1), shared(types), SOURCE));
+      }
+    }
+    return out;
+  }
+
+  private static Map<String, Double> shared(Map<String, Double> weights) {
+    double sum = weights.values().stream().mapToDouble(Double::doubleValue).sum();
+    Map<String, Double> out = new HashMap<>();
+    weights.forEach((value, weight) -> out.put(value, AS_ITS_PATTERN * weight / sum));
+    return out;
+  }
+
+  // The usual one first, each following half as often.
+  private static Map<String, Double> firstOf(List<String> values) {
+    Map<String, Double> weights = new HashMap<>();
+    for (int i = 0; i < values.size(); i++) {
+      weights.put(values.get(i), Math.pow(0.5, i));
+    }
+    return shared(weights);
+  }
+}
