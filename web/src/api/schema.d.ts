@@ -567,7 +567,11 @@ export interface components {
             remarks: components["schemas"]["Remark"][];
         };
         Calibrated: {
-            report: components["schemas"]["Report"];
+            /** Format: int32 */
+            done: number;
+            /** Format: int32 */
+            of: number;
+            report?: components["schemas"]["Report"];
             sharpness: components["schemas"]["Sharpness"][];
         };
         Caution: {
@@ -1498,7 +1502,7 @@ export interface components {
         };
         StoryEvent: {
             /** @enum {string} */
-            kind: "held" | "bought" | "given" | "inherited" | "found" | "engraved" | "advertised";
+            kind: "held" | "bought" | "given" | "inherited" | "found" | "engraved" | "advertised" | "dated";
             /** @example 193X */
             date?: string;
             holder?: string;

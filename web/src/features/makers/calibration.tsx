@@ -7,14 +7,16 @@ import { percent } from "../../format";
 import { Failed } from "../../ui/failed";
 import { STATION_NAMES } from "../bench/stations";
 
-type Reliability = Calibrated["report"]["maker"];
+type Reliability = NonNullable<Calibrated["report"]>["maker"];
+
+const POLL = 400;
 
 /** How often verdicts on made-up knives are right, by the packs in use. */
 export function CalibrationPage() {
   const found = useQuery({
     queryKey: ["calibration"],
     queryFn: api.calibration,
-    staleTime: Number.POSITIVE_INFINITY,
+    refetchInterval: (q) => (q.state.data?.report ? false : POLL),
   });
   useEffect(() => {
     document.title = "How far to trust the verdicts \u2013 Snikra";
@@ -32,18 +34,32 @@ export function CalibrationPage() {
         , with wear, parts put on later and looks that went wrong, and dated as yours are. A model that knows
         its limits is right as often as it says. It cannot say whether the packs are right.
       </p>
-      {found.data ? (
-        <Found {...found.data} />
+      {found.data?.report ? (
+        <Found report={found.data.report} sharpness={found.data.sharpness} />
       ) : (
-        <p role="status" className="voice mt-4 text-ink3">
-          Making up knives and dating them; this takes some seconds.
-        </p>
+        <div className="mt-4 max-w-[46rem]">
+          <p role="status" className="voice text-ink3">
+            Making up knives and dating them; this takes some seconds.
+          </p>
+          <progress
+            className="mt-1 h-2 w-full"
+            max={found.data?.of ?? 1}
+            value={found.data?.done ?? 0}
+            aria-label="Knives made up and dated"
+          />
+        </div>
       )}
     </main>
   );
 }
 
-function Found({ report, sharpness }: Calibrated) {
+function Found({
+  report,
+  sharpness,
+}: {
+  report: NonNullable<Calibrated["report"]>;
+  sharpness: Calibrated["sharpness"];
+}) {
   const all = sharpness[0]?.years ?? 0;
   return (
     <>

@@ -8,9 +8,11 @@ import { problemAt } from "../problems";
 import { MoneyEntry } from "./money-entry";
 import { Rows } from "./rows";
 
-const KINDS = ["held", "bought", "given", "inherited", "found", "engraved", "advertised"];
+const KINDS = ["held", "bought", "given", "inherited", "found", "engraved", "advertised", "dated"];
+const SAID: Record<string, string> = { dated: "Said to be of" };
 const SOURCES = ["own-record", "document", "catalogue", "book", "family", "dealer", "hearsay"];
-const options = (ids: string[]) => ids.map((id) => ({ id, label: sentence(id.replace("-", " ")) }));
+const options = (ids: string[]) =>
+  ids.map((id) => ({ id, label: SAID[id] ?? sentence(id.replace("-", " ")) }));
 
 /** Where it has been: holders and events with dates as uncertain as they are, each with its source. */
 export function StoryStation({ knife }: StationProps) {

@@ -142,6 +142,23 @@ class ExaminerTest {
   }
 
   @Test
+  void sourcesThatDateTheKnifeOtherwiseAllCountByTheirWord() {
+    String dated = "{\"kind\":\"dated\",\"date\":\"%s\",\"source\":\"%s\"}";
+    String book = dated.formatted("192X", "book");
+    Verdict one = examine("{\"story\":[" + book + "]}");
+    assertThat(one.dating().half().from()).isGreaterThanOrEqualTo(1920);
+    assertThat(one.dating().half().to()).isLessThanOrEqualTo(1929);
+
+    Verdict both = examine("{\"story\":[" + book + "," + dated.formatted("195X", "dealer") + "]}");
+    double twenties = both.dating().between(1920, 1929);
+    double fifties = both.dating().between(1950, 1959);
+    assertThat(twenties).isGreaterThan(fifties);
+    assertThat(fifties).isGreaterThan(one.dating().between(1950, 1959));
+    assertThat(both.dating().clues()).hasSize(2);
+    assertThat(both.dating().clues().get(0).label()).isEqualTo("Story");
+  }
+
+  @Test
   void whatCannotBeToldOfItsConditionIsLookedAtAndStillOpen() {
     Verdict open = examine("{\"condition\":{\"snap\":\"cannot-tell\"}}");
     assertThat(open.grade().best()).isNull();

@@ -23,6 +23,7 @@ public final class Calibration {
   private final DatingModel model;
   private final Sampler sampler;
   private final ReferenceShelf shelf;
+  private final Runnable dated;
 
   /** One tenth of a reliability diagram: how often it was said so and how often it was so. */
   public record Tenth(int from, int count, double said, double was) {}
@@ -52,7 +53,17 @@ public final class Calibration {
 
   /** A calibration of the model of one shelf. */
   public Calibration(ReferenceShelf shelf, int thisYear) {
+    this(shelf, thisYear, () -> {});
+  }
+
+  /**
+   * A calibration of the model of one shelf.
+   *
+   * @param dated is told of every knife that was dated
+   */
+  public Calibration(ReferenceShelf shelf, int thisYear, Runnable dated) {
     this.shelf = shelf;
+    this.dated = dated;
     model = new DatingModel(shelf, thisYear);
     sampler = new Sampler(shelf, thisYear);
   }
@@ -66,7 +77,7 @@ public final class Calibration {
     int nineTenths = 0;
     for (int i = 0; i < knives; i++) {
       Sampler.Drawn knife = sampler.draw(random, care);
-      DatingVerdict verdict = model.dateBriefly(knife.evidence());
+      DatingVerdict verdict = date(knife.evidence());
       half += verdict.half().holds(knife.year()) ? 1 : 0;
       nineTenths += verdict.nineTenths().holds(knife.year()) ? 1 : 0;
       DatingVerdict.Attribution who = verdict.makers().get(0);
@@ -87,6 +98,11 @@ public final class Calibration {
         (double) nineTenths / knives,
         maker.reliability(),
         state.reliability());
+  }
+
+  /** How many knives {@link #sharpness} dates at most for each it draws. */
+  public int datedForEach() {
+    return 1 + (int) shelf.clues().features().stream().map(Feature::station).distinct().count();
   }
 
   /** The length of spans with all stations, then without each: what each look is worth. */
@@ -122,9 +138,14 @@ public final class Calibration {
   }
 
   private double middle(List<Evidence> drawn) {
-    int[] lengths =
-        drawn.stream().mapToInt(e -> model.dateBriefly(e).nineTenths().years()).sorted().toArray();
+    int[] lengths = drawn.stream().mapToInt(e -> date(e).nineTenths().years()).sorted().toArray();
     return lengths[lengths.length / 2];
+  }
+
+  private DatingVerdict date(Evidence evidence) {
+    DatingVerdict verdict = model.dateBriefly(evidence);
+    dated.run();
+    return verdict;
   }
 
   /** Collects what was said and what was. */

@@ -90,7 +90,8 @@ public final class DatingModel {
         explanations,
         clues,
         conflicts,
-        OpinionWriter.write(seen, states, explanations, clues, conflicts),
+        OpinionWriter.write(
+            seen, states, explanations, clues, conflicts, evidence.marks().candidates()),
         whole ? lookNext.find(evidence, explainer, makers) : List.of());
   }
 

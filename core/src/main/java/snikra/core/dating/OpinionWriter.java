@@ -10,10 +10,14 @@ import snikra.core.dating.DatingVerdict.Explanation;
 import snikra.core.dating.DatingVerdict.Opinion;
 import snikra.core.dating.DatingVerdict.StateProbability;
 import snikra.core.dating.DatingVerdict.Strength;
+import snikra.core.mark.MarkCandidate;
 
 /** Puts a verdict into sentences a person would say. */
 final class OpinionWriter {
   private static final double WORTH_SAYING = 0.1;
+  private static final int MOST_NAMED = 3;
+  private static final String STORY = "story";
+  private static final double NAMED_FROM = 0.5;
   private static final double TELLING_BITS = 0.15;
 
   private OpinionWriter() {}
@@ -23,7 +27,8 @@ final class OpinionWriter {
       List<StateProbability> states,
       List<Explanation> explanations,
       List<ClueInfluence> clues,
-      List<Conflict> conflicts) {
+      List<Conflict> conflicts,
+      List<MarkCandidate> marks) {
     if (!seen) {
       return new Opinion(
           Strength.OPEN,
@@ -33,8 +38,11 @@ final class OpinionWriter {
     }
     Explanation lead = explanations.get(0);
     List<String> sentences = new ArrayList<>();
+    marks.stream().findFirst().flatMap(m -> mark(m, lead)).ifPresent(sentences::add);
     decidingBound(clues, lead.state()).ifPresent(sentences::add);
-    conflicts.stream().findFirst().ifPresent(c -> sentences.add(conflict(c)));
+    fashion(clues, conflicts, states)
+        .or(() -> conflicts.stream().findFirst().map(OpinionWriter::conflict))
+        .ifPresent(sentences::add);
     states.stream()
         .limit(1)
         .filter(p -> p.partSpan() != null)
@@ -45,6 +53,15 @@ final class OpinionWriter {
             ? Strength.OPEN
             : Strength.of(lead.probability());
     return new Opinion(strength, headline(lead), sentences, rivals(explanations, lead));
+  }
+
+  private static Optional<String> mark(MarkCandidate read, Explanation lead) {
+    boolean isIts = read.probability() >= NAMED_FROM && read.maker().id().equals(lead.maker());
+    String lines = String.join(" / ", read.variant().lines());
+    String when = read.variant().from() + " to " + read.variant().to();
+    return isIts
+        ? Optional.of("The mark reads as " + lines + ", a mark of " + when + ".")
+        : Optional.empty();
   }
 
   private static String named(State replaced) {
@@ -104,6 +121,74 @@ final class OpinionWriter {
       return "Little after about " + c.notAfter() + ": " + what + ".";
     }
     return "What says most: " + what + ".";
+  }
+
+  // What is of an older fashion than the clue that decides, and what may have come of that.
+  private static Optional<String> fashion(
+      List<ClueInfluence> clues, List<Conflict> conflicts, List<StateProbability> states) {
+    ClueInfluence decides = clues.isEmpty() ? null : clues.get(0);
+    if (decides == null || decides.notBefore() == null) {
+      return Optional.empty();
+    }
+    List<ClueInfluence> older =
+        clues.stream()
+            .filter(c -> !c.station().equals(STORY))
+            .filter(c -> c.notAfter() != null && c.notAfter() < decides.notBefore())
+            .filter(c -> conflicts.stream().anyMatch(k -> joins(k, decides.feature(), c.feature())))
+            .limit(MOST_NAMED)
+            .toList();
+    List<StateProbability> ways =
+        states.stream()
+            .filter(s -> s.state().kind() != State.Kind.AS_MADE)
+            .filter(s -> s.probability() >= WORTH_SAYING)
+            .limit(MOST_NAMED)
+            .toList();
+    if (older.isEmpty() || ways.isEmpty()) {
+      return Optional.empty();
+    }
+    int until = older.stream().mapToInt(ClueInfluence::notAfter).max().orElseThrow();
+    String what = joined(older.stream().map(c -> "the " + lowerFirst(c.label())).toList(), " and ");
+    String how =
+        joined(
+            ways.stream()
+                .map(s -> way(s.state(), decides) + " (" + percent(s.probability()) + ")")
+                .toList(),
+            ", or ");
+    return Optional.of(
+        sentence(what)
+            + (older.size() == 1 ? " is" : " are")
+            + " in a fashion that was over by about "
+            + until
+            + ", so "
+            + (ways.size() > 1 ? "either " : "most likely ")
+            + how
+            + ".");
+  }
+
+  private static boolean joins(Conflict c, String a, String b) {
+    return (c.feature().equals(a) && c.rival().equals(b))
+        || (c.feature().equals(b) && c.rival().equals(a));
+  }
+
+  private static String way(State state, ClueInfluence decides) {
+    return switch (state.kind()) {
+      case OLD_STYLE -> "it was made later in the old style";
+      case PART_REPLACED ->
+          isOf(state, decides)
+              ? "the " + lowerFirst(decides.part()) + " was put on later"
+              : "another part was replaced: " + state.label();
+      case OLDER_PART -> "older parts were used up";
+      case MARK_UNTRUSTED -> "the mark is not its own";
+      case TWO_AT_ONCE -> "it is not all of a piece in two ways";
+      case AS_MADE -> "it is as made";
+    };
+  }
+
+  private static String joined(List<String> parts, String last) {
+    int n = parts.size();
+    return n == 1
+        ? parts.get(0)
+        : String.join(", ", parts.subList(0, n - 1)) + last + parts.get(n - 1);
   }
 
   private static String conflict(Conflict c) {

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
@@ -27,6 +28,7 @@ import snikra.core.mark.MarkReader;
 import snikra.core.number.DecodedNumber;
 import snikra.core.pattern.PatternNamer;
 import snikra.core.pattern.PatternVerdict;
+import snikra.core.provenance.EdtfDate;
 import snikra.core.provenance.StoryEvent;
 import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
@@ -299,20 +301,29 @@ public final class Examiner {
     for (int i = 0; i < knife.story().size(); i++) {
       StoryEvent e = knife.story().get(i);
       if (e.date() != null) {
-        String label = sentence(e.kind().toString()) + " " + e.date().written();
-        out.add(
-            new Evidence.Statement(
-                "story-" + (i + 1),
-                "story",
-                "Story",
-                label,
-                null,
-                e.date().latestYear(),
-                e.source().reliability(),
-                "A story is as good as its source."));
+        out.add(statement("story-" + (i + 1), e, e.date()));
       }
     }
     return out;
+  }
+
+  // Sources that date the knife otherwise all stay in, each with the weight of its word.
+  private static Evidence.Statement statement(String id, StoryEvent e, EdtfDate date) {
+    boolean dated = e.kind() == StoryEvent.Kind.DATED;
+    return new Evidence.Statement(
+        id,
+        "story",
+        "Story",
+        (dated ? "Said to be of" : sentence(e.kind().toString())) + " " + date.written(),
+        null,
+        date.latestYear(),
+        dated
+            ? IntStream.rangeClosed(date.earliestYear(), date.latestYear())
+                .boxed()
+                .collect(Collectors.toSet())
+            : null,
+        e.source().reliability(),
+        "A story is as good as its source.");
   }
 
   private static String sentence(String s) {

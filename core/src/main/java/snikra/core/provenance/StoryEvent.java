@@ -19,7 +19,9 @@ public record StoryEvent(
     @Nullable String currency,
     @Nullable String note) {
 
-  /** What happened. In each case the knife existed by then. */
+  /**
+   * What happened. By then the knife existed; where it is dated, a source says it was made then.
+   */
   public enum Kind {
     HELD,
     BOUGHT,
@@ -27,7 +29,8 @@ public record StoryEvent(
     INHERITED,
     FOUND,
     ENGRAVED,
-    ADVERTISED;
+    ADVERTISED,
+    DATED;
 
     @Override
     public String toString() {

@@ -44,6 +44,9 @@ class DatingBehaviourTest {
     assertThat(verdict.conflicts())
         .anySatisfy(c -> assertThat(List.of(c.feature(), c.rival())).contains("spacer", "punch"));
     assertThat(verdict.opinion().sentences().get(0)).contains("1955");
+    assertThat(verdict.opinion().sentences().get(1))
+        .contains("in a fashion that was over by about")
+        .contains("made later in the old style (");
   }
 
   @Test

@@ -1,6 +1,7 @@
 package snikra.server.examination;
 
 import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -23,32 +24,53 @@ class CalibrationController {
   private static final Sampler.Care CARE = new Sampler.Care(0.3, 0.3, 0);
 
   private final ReferenceDesk desk;
-  private @Nullable Examiner workedOutFor;
-  private @Nullable Calibrated last;
+  private @Nullable Examiner begunFor;
+  private Work work = new Work();
 
   CalibrationController(ReferenceDesk desk) {
     this.desk = desk;
   }
 
   /**
-   * What came of it.
+   * What came of it, or how far it is.
    *
+   * @param report null until it is done
    * @param sharpness middle length of the spans with all stations, then without each
    */
-  record Calibrated(Report report, List<Sharpness> sharpness) {}
+  record Calibrated(int done, int of, @Nullable Report report, List<Sharpness> sharpness) {}
 
-  /** One at a time, and once for the same packs: it takes seconds. */
+  private static final class Work {
+    private final AtomicInteger done = new AtomicInteger();
+    private volatile int of = 1;
+    private volatile @Nullable Calibrated found;
+
+    void run(Examiner examiner) {
+      var calibration =
+          new Calibration(examiner.shelf(), examiner.thisYear(), done::incrementAndGet);
+      of = KNIVES + LOOKED_THROUGH * calibration.datedForEach();
+      Report report = calibration.run(KNIVES, SEED, CARE);
+      List<Sharpness> sharpness = calibration.sharpness(LOOKED_THROUGH, SEED, CARE);
+      found = new Calibrated(of, of, report, sharpness);
+    }
+
+    Calibrated told() {
+      Calibrated all = found;
+      return all == null ? new Calibrated(done.get(), of, null, List.of()) : all;
+    }
+  }
+
+  /** Begins it in the background, once for the same packs, and tells how far it is. */
   @GetMapping("/api/calibration")
   synchronized Calibrated calibration() {
     Examiner examiner = desk.examiner();
-    if (last == null || workedOutFor != examiner) {
-      Calibration calibration = new Calibration(examiner.shelf(), examiner.thisYear());
-      last =
-          new Calibrated(
-              calibration.run(KNIVES, SEED, CARE),
-              calibration.sharpness(LOOKED_THROUGH, SEED, CARE));
-      workedOutFor = examiner;
+    if (!examiner.equals(begunFor)) {
+      Work anew = new Work();
+      Thread thread = new Thread(() -> anew.run(examiner), "calibration");
+      thread.setDaemon(true);
+      thread.start();
+      work = anew;
+      begunFor = examiner;
     }
-    return last;
+    return work.told();
   }
 }

@@ -1,0 +1,137 @@
+package snikra.server.examination;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.hamcrest.Matchers.containsString;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.autoconfigure.web.servlet.AutoConfigureMockMvc;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.http.MediaType;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.ResultActions;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import snikra.formats.Json;
+
+/** The interface to journals, lookalikes and the calibration. */
+@SpringBootTest
+@AutoConfigureMockMvc
+class WorkApiTest {
+  private static final String CAMP =
+      """
+      {"title": "Camp", "frame": "camp-frame", "closedLength": "92 mm",
+       "seen": {"punch": "wing", "can_opener": "two-part", "jigging": "worm-groove"}}
+      """;
+
+  @TempDir static Path data;
+  @Autowired private MockMvc web;
+
+  @DynamicPropertySource
+  static void inATemporaryFolder(DynamicPropertyRegistry registry) {
+    registry.add("snikra.data", () -> data.toString());
+  }
+
+  private JsonNode body(ResultActions done) throws Exception {
+    String text = done.andReturn().getResponse().getContentAsString();
+    return Json.mapper().readTree(text);
+  }
+
+  private ResultActions send(MockHttpServletRequestBuilder request, String json) throws Exception {
+    return web.perform(request.contentType(MediaType.APPLICATION_JSON).content(json));
+  }
+
+  private String keep(String knife) throws Exception {
+    return body(send(post("/api/knives"), knife).andExpect(status().isCreated()))
+        .path("id")
+        .asText();
+  }
+
+  @Test
+  void aKnifeIsHeldAgainstModelsAndAgainstOtherKnives() throws Exception {
+    String one = keep(CAMP);
+    String twin = keep(CAMP.replace("Camp", "Twin"));
+
+    JsonNode all = body(web.perform(get("/api/knives/" + one + "/lookalikes")));
+    assertThat(all.get(0).path("id").asText()).isEqualTo(twin);
+    assertThat(all.findValuesAsText("id")).contains("harrowmint-lisk/HL81").doesNotContain(one);
+
+    String beside = "/api/knives/" + one + "/resemblance?with=harrowmint-lisk/HL81&with=" + twin;
+    web.perform(get(beside))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.comparison.totals.length()").value(2))
+        .andExpect(jsonPath("$.sketches.length()").value(2))
+        .andExpect(jsonPath("$.sketches[0].frame").value("camp-frame"))
+        .andExpect(jsonPath("$.sketches[0].blades.length()").value(4));
+  }
+
+  @Test
+  void whatCannotBeLaidBesideAKnifeIsSaidSo() throws Exception {
+    String one = keep(CAMP);
+    String at = "/api/knives/" + one + "/resemblance?with=";
+    web.perform(get(at + "nobody/7"))
+        .andExpect(status().isNotFound())
+        .andExpect(content().string(containsString("nobody/7")));
+    web.perform(get(at + "a,b,c,d,e"))
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("with"))
+        .andExpect(jsonPath("$.problems[0].given").value("5 candidates"));
+    web.perform(get("/api/knives/none/lookalikes")).andExpect(status().isNotFound());
+  }
+
+  @Test
+  void aJournalIsWrittenAnsweredTakenOutAndPutBack() throws Exception {
+    String one = keep(CAMP);
+    String at = "/api/knives/" + one + "/journal";
+    web.perform(get(at)).andExpect(jsonPath("$.length()").value(1));
+
+    String entry =
+        body(send(post(at), "{\"note\":\"Why?\",\"question\":true,\"held\":\"1930/1939\"}")
+                .andExpect(status().isCreated())
+                .andExpect(jsonPath("$.own.from").value(1930))
+                .andExpect(jsonPath("$.changes.length()").value(0)))
+            .path("id")
+            .asText();
+    web.perform(put("/api/journal/" + entry + "?open=false"))
+        .andExpect(jsonPath("$.own.question").value(false));
+    web.perform(delete("/api/journal/" + entry)).andExpect(status().isNoContent());
+    web.perform(get(at)).andExpect(jsonPath("$.length()").value(1));
+    web.perform(post("/api/journal/" + entry + "/restore")).andExpect(status().isNoContent());
+    web.perform(get(at)).andExpect(jsonPath("$[0].own.note").value("Why?"));
+
+    send(post(at), "{\"held\":\"the thirties\"}")
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("held"))
+        .andExpect(jsonPath("$.problems[0].given").value("the thirties"));
+    web.perform(delete("/api/journal/none")).andExpect(status().isBadRequest());
+    web.perform(get("/api/knives/none/journal")).andExpect(status().isNotFound());
+  }
+
+  @Test
+  void aCalibrationTellsHowFarItIsBeforeItHasAReport() throws Exception {
+    JsonNode told = body(web.perform(get("/api/calibration")));
+    assertThat(told.has("report")).isFalse();
+    assertThat(told.path("of").asInt()).isPositive();
+    int before = -1;
+    for (int i = 0; i < 300 && !told.has("report"); i++) {
+      assertThat(told.path("done").asInt()).isGreaterThanOrEqualTo(before);
+      before = told.path("done").asInt();
+      Thread.sleep(200);
+      told = body(web.perform(get("/api/calibration")));
+    }
+    assertThat(told.path("report").path("knives").asInt()).isEqualTo(1000);
+    assertThat(told.path("done").asInt()).isEqualTo(told.path("of").asInt());
+    assertThat(told.path("sharpness").size()).isGreaterThan(3);
+  }
+}
