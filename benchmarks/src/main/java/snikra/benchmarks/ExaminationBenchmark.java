@@ -13,6 +13,7 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
+import snikra.core.dating.DatingVerdict;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Verdict;
 import snikra.core.reference.ReferenceShelf;
@@ -29,7 +30,7 @@ import snikra.core.specimen.Specimen;
 @State(Scope.Thread)
 public class ExaminationBenchmark {
   /** Makers on the shelf; each has ten marks. 0 takes the shelf as shipped. */
-  @Param({"0", "4", "40"})
+  @Param({"0", "40", "600"})
   int makers;
 
   private Examiner examiner;
@@ -45,6 +46,11 @@ public class ExaminationBenchmark {
   @Benchmark
   public Verdict examine() {
     return examiner.examine(knife);
+  }
+
+  @Benchmark
+  public DatingVerdict whenAndWhoAlone() {
+    return examiner.date(knife);
   }
 
   @Benchmark

@@ -42,6 +42,7 @@ public final class Report {
     examination();
     PackReport.main(args);
     ReadingReport.main(args);
+    ScalingReport.main(args);
   }
 
   private static void examination() throws RunnerException {

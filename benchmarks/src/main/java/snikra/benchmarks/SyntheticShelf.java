@@ -78,9 +78,13 @@ final class SyntheticShelf {
   }
 
   static Specimen knife(ReferenceShelf shelf) {
+    return knife(shelf, CLUES);
+  }
+
+  static Specimen knife(ReferenceShelf shelf, int looks) {
     Map<String, Seen<String>> seen = new LinkedHashMap<>();
     List<Feature> features = shelf.clues().features();
-    for (Feature f : features.subList(0, Math.min(CLUES, features.size()))) {
+    for (Feature f : features.subList(0, Math.min(looks, features.size()))) {
       seen.put(f.id(), Seen.sure(f.clues().get(Math.min(1, f.clues().size() - 1)).id()));
     }
     List<String> struck = shelf.makers().get(0).marks().get(1).lines();
