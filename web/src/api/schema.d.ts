@@ -902,6 +902,7 @@ export interface components {
             /** Format: int32 */
             give: number;
             drawn?: number[][];
+            picture?: string;
             note: string;
             source: string;
         };

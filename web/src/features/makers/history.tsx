@@ -112,7 +112,17 @@ function Shields({
           const shape = drawn.find((d) => d.id === s.shape);
           return (
             <li key={s.shape + s.from} className="flex items-center gap-3 border-t border-rule py-1">
-              {s.drawn ? <ShieldDrawn outline={s.drawn} /> : (shape?.picture as ReactNode)}
+              {s.picture ? (
+                <img
+                  src={s.picture}
+                  alt={`The shield of ${years(s)}`}
+                  className="h-8 w-[4.75rem] object-contain dark:invert"
+                />
+              ) : s.drawn ? (
+                <ShieldDrawn outline={s.drawn} />
+              ) : (
+                (shape?.picture as ReactNode)
+              )}
               <span>
                 <span className="num text-blue">{years(s)}</span> {shape?.label ?? s.shape}.{" "}
                 <span className="text-[0.78125rem]/4 text-ink2">

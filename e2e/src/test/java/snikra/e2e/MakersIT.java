@@ -43,6 +43,10 @@ class MakersIT {
       assertThat(page).hasURL(Pattern.compile("/makers/quillfer-dal[?]pack=overwater-makers$"));
       assertThat(page.getByLabel("Last two figures of the year")).containsText("1919");
 
+      page.navigate(app.url("/makers/quastenbeck-gebr"));
+      Locator shield = page.getByAltText("The shield of 1927\u20131961");
+      assertThat(shield).isVisible();
+      assertThat((int) shield.evaluate("i => i.naturalWidth")).isPositive();
       page.navigate(app.url("/makers/veldrake"));
       assertThat(page.getByText("Bars over the number")).isVisible();
       page.getByText("The number says stag").last().click();

@@ -213,6 +213,8 @@ class FormatsTest {
     "'thicknesses., source: my', 'thicknesses., source: no', makers[0].history.tells[0].source",
     "'0.9}, source: my', '0.9}, source: no', makers[0].history.models[0].tells[0].source",
     "'{none: 0.9}', '{none: 0.9, seed: 0.2}', makers[0].history.models[0].tells[0].likely",
+    "'data:image/png', 'data:text/html', makers[0].history.shields[0].picture",
+    "'data:image/png;base64,', 'https://example.org/', makers[0].history.shields[0].picture",
     "'mm: 88.5, spread: 1', 'mm: 88.5', makers[0].history.models[0].tells[1].mm",
     "'in May.\n    source: my', 'in May.\n    source: no', assayOffices[0].source",
     "'layout: arched', 'layout: bent', makers[0].marks[1].layout"

@@ -21,6 +21,11 @@ import java.util.stream.Stream;
  * out once, and a beginning that cannot come to anything ends all lines that begin so.
  */
 final class StruckLines {
+  /** So many lines are worth the trouble of sharing them out among the cores. */
+  private static final int WORTH_SHARING = 1500;
+
+  private static final int HANDS = Runtime.getRuntime().availableProcessors();
+
   private final int[][] letters;
 
   /** How many letters each begins with in common with the one before. */
@@ -143,14 +148,30 @@ final class StruckLines {
   /** P(read | line) by the number of the line; 0 where it is negligible beside chance. */
   double[] given(Channel.Read read) {
     double[] given = new double[letters.length];
-    Channel.Column[] columns = new Channel.Column[longest + 1];
-    Arrays.setAll(columns, i -> new Channel.Column(read));
-    columns[0].begin(read);
+    int parts = Math.max(1, Math.min(HANDS, letters.length / WORTH_SHARING));
+    if (parts == 1) {
+      fill(given, read, 0, letters.length);
+    } else {
+      IntStream.range(0, parts)
+          .parallel()
+          .forEach(p -> fill(given, read, part(p, parts), part(p + 1, parts)));
+    }
+    spell(given, read);
+    return given;
+  }
+
+  private int part(int p, int parts) {
+    return (int) ((long) letters.length * p / parts);
+  }
+
+  private void fill(double[] given, Channel.Read read, int from, int to) {
+    Channel.Column[] columns = columns(read);
     int ended = longest + 1;
-    for (int k = 0; k < letters.length; k++) {
-      if (shared[k] < ended) {
+    for (int k = from; k < to; k++) {
+      int common = k == from ? 0 : shared[k];
+      if (common < ended) {
         int[] line = letters[k];
-        int done = shared[k];
+        int done = common;
         ended = longest + 1;
         while (done < line.length && ended > longest) {
           columns[done + 1].strike(read, line[done], columns[done]);
@@ -160,7 +181,18 @@ final class StruckLines {
         given[index[k]] = ended > longest ? columns[done].whole() : 0;
       }
     }
-    // A spelling only matters where the line as it is on file is not hopeless already.
+  }
+
+  private Channel.Column[] columns(Channel.Read read) {
+    Channel.Column[] columns = new Channel.Column[longest + 1];
+    Arrays.setAll(columns, i -> new Channel.Column(read));
+    columns[0].begin(read);
+    return columns;
+  }
+
+  // A spelling only matters where the line as it is on file is not hopeless already.
+  private void spell(double[] given, Channel.Read read) {
+    Channel.Column[] columns = columns(read);
     for (int i = 0; i < spelled.length; i++) {
       if (given[spelled[i]] > 0) {
         for (int[] line : spellings.get(i)) {
@@ -168,7 +200,6 @@ final class StruckLines {
         }
       }
     }
-    return given;
   }
 
   private static double alone(Channel.Read read, int[] line, Channel.Column[] columns) {

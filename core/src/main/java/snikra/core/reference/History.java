@@ -70,6 +70,7 @@ public record History(
    * @param give years by which either end may be out
    * @param drawn its own outline, where it is known better than by its shape: points across and
    *     down from its middle, in halves of its width
+   * @param picture of it, as a data address of an image
    */
   public record ShieldEra(
       String shape,
@@ -77,6 +78,7 @@ public record History(
       int to,
       int give,
       @Nullable List<List<Double>> drawn,
+      @Nullable String picture,
       String note,
       String source) {
     private Fitting fitting() {

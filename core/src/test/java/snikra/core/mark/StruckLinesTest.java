@@ -40,6 +40,25 @@ class StruckLinesTest {
   }
 
   @Test
+  void manyLinesSharedOutAmongTheCoresAreWorthTheSame() {
+    Random random = new Random(5);
+    StruckLines.Collector collector = new StruckLines.Collector(List.of());
+    List<String> struck =
+        Stream.generate(() -> line(random) + random.nextInt(10_000)).limit(4_000).toList();
+    int[] number = struck.stream().mapToInt(collector::add).toArray();
+    StruckLines lines = collector.all();
+    assertThat(lines.size()).isGreaterThan(3_000);
+    Channel.Read read = channel.read("VELDRA*");
+    double[] given = lines.given(read);
+    for (int i = 0; i < number.length; i++) {
+      double exact = alone(read, Channel.indices(struck.get(i)));
+      assertThat(given[number[i]])
+          .isBetween(exact - 20 * Channel.NEGLIGIBLE * read.chance(), exact * (1 + 1e-12));
+    }
+    assertThat(lines.given(read)).isEqualTo(given);
+  }
+
+  @Test
   void linesThatBeginAlikeAreWorthWhatEachIsWorthAlone() {
     Random random = new Random(3);
     List<String> struck = Stream.generate(() -> line(random)).limit(300).toList();

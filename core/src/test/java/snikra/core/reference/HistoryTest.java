@@ -20,8 +20,8 @@ class HistoryTest {
           List.of(),
           List.of(),
           List.of(
-              new ShieldEra("bar", 1890, 1900, 1, null, "", ""),
-              new ShieldEra("crest", 1901, 1930, 1, null, "", "")),
+              new ShieldEra("bar", 1890, 1900, 1, null, null, "", ""),
+              new ShieldEra("crest", 1901, 1930, 1, null, null, "", "")),
           List.of(new Fitting("handle_material", "bone", 1895, 1905, 0, "", "")),
           List.of(
               new Model(
