@@ -63,7 +63,8 @@ class AccessIT {
     page.getByText("To the bench").click();
     assertThat(page.getByTestId("opinion")).isVisible();
     page.getByText("Journal").click();
-    assertThat(page.getByText("Open question")).isVisible();
+    assertThat(page.getByText("Open question", new Page.GetByTextOptions().setExact(true)))
+        .isVisible();
     check(page, "journal");
     page.getByText("To the bench").click();
     assertThat(page.getByTestId("opinion")).isVisible();

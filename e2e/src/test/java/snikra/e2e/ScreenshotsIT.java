@@ -42,7 +42,8 @@ class ScreenshotsIT {
       shoot(page, "lookalikes");
       page.keyboard().press("Escape");
       page.locator("#station").press("j");
-      assertThat(page.getByText("Open question")).isVisible();
+      assertThat(page.getByText("Open question", new Page.GetByTextOptions().setExact(true)))
+          .isVisible();
       page.setViewportSize(1280, 800);
       shoot(page, "journal");
       page.setViewportSize(1280, 1000);
@@ -64,7 +65,7 @@ class ScreenshotsIT {
       bench(app, page, "The keeper's plain jack", "Value");
       shoot(page, "bench-value");
       bench(app, page, "Sharpened to a sliver", "Blades");
-      page.getByLabel("Blade 2: kind").click();
+      new BenchPage(page).field("Blade 2: kind").click();
       page.keyboard().type("pen");
       shoot(page, "bench-blades");
       bench(app, page, "Three blades, not a stockman", "Handle");

@@ -16,6 +16,7 @@ import snikra.core.dating.Evidence.Observed;
 import snikra.core.dating.Evidence.Statement;
 import snikra.core.dating.Hypotheses.Hypothesis;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.wording.Wording;
 
 /** The dating model for one shelf. Immutable; safe for many threads. */
 public final class DatingModel {
@@ -221,7 +222,7 @@ public final class DatingModel {
   private static String named(Observed o) {
     return o.feature().label()
         + " ("
-        + (o.feature().markBorne() ? o.clue().label() : OpinionWriter.lowerFirst(o.clue().label()))
+        + (o.feature().markBorne() ? o.clue().label() : Wording.lowerFirst(o.clue().label()))
         + ")";
   }
 

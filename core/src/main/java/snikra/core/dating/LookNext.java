@@ -15,6 +15,7 @@ import snikra.core.dating.DatingVerdict.NextLook;
 import snikra.core.mark.MarkCandidate;
 import snikra.core.mark.MarkRival;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.wording.Wording;
 
 /**
  * What to look at next: the looks not yet taken by the bits they are expected to tell of who, when
@@ -86,7 +87,7 @@ final class LookNext {
         Optional.ofNullable(evidence.marks().rival())
             .map(MarkRival::wouldTell)
             .filter(places -> !places.isEmpty())
-            .map(places -> "The mark again: " + OpinionWriter.lowerFirst(places.get(0)))
+            .map(places -> "The mark again: " + Wording.lowerFirst(places.get(0)))
             .orElse(face.label());
     return Optional.of(
         new NextLook("marks", "marks", label, Trouble.GLANCE, face.legible() * open / LOG_2));

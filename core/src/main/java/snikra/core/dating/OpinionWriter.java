@@ -11,6 +11,7 @@ import snikra.core.dating.DatingVerdict.Opinion;
 import snikra.core.dating.DatingVerdict.StateProbability;
 import snikra.core.dating.DatingVerdict.Strength;
 import snikra.core.mark.MarkCandidate;
+import snikra.core.wording.Wording;
 
 /** Puts a verdict into sentences a person would say. */
 final class OpinionWriter {
@@ -106,13 +107,13 @@ final class OpinionWriter {
     return "The "
         + c.part().toLowerCase(Locale.ROOT)
         + " is later: "
-        + lowerFirst(c.value())
+        + Wording.lowerFirst(c.value())
         + when
         + ".";
   }
 
   private static String decides(ClueInfluence c) {
-    String value = c.station().equals("marks") ? c.value() : lowerFirst(c.value());
+    String value = c.station().equals("marks") ? c.value() : Wording.lowerFirst(c.value());
     String what = c.label().toLowerCase(Locale.ROOT) + ", " + value;
     if (c.notBefore() != null && c.medianShift() >= 0) {
       return "Not before about " + c.notBefore() + ": " + what + ".";
@@ -147,11 +148,12 @@ final class OpinionWriter {
       return Optional.empty();
     }
     int until = older.stream().mapToInt(ClueInfluence::notAfter).max().orElseThrow();
-    String what = joined(older.stream().map(c -> "the " + lowerFirst(c.label())).toList(), " and ");
+    String what =
+        joined(older.stream().map(c -> "the " + Wording.lowerFirst(c.label())).toList(), " and ");
     String how =
         joined(
             ways.stream()
-                .map(s -> way(s.state(), decides) + " (" + percent(s.probability()) + ")")
+                .map(s -> way(s.state(), decides) + " (" + Wording.percent(s.probability()) + ")")
                 .toList(),
             ", or ");
     return Optional.of(
@@ -175,7 +177,7 @@ final class OpinionWriter {
       case OLD_STYLE -> "it was made later in the old style";
       case PART_REPLACED ->
           isOf(state, decides)
-              ? "the " + lowerFirst(decides.part()) + " was put on later"
+              ? "the " + Wording.lowerFirst(decides.part()) + " was put on later"
               : "another part was replaced: " + state.label();
       case OLDER_PART -> "older parts were used up";
       case MARK_UNTRUSTED -> "the mark is not its own";
@@ -193,7 +195,7 @@ final class OpinionWriter {
 
   private static String conflict(Conflict c) {
     String resolved = c.resolvedBy().isEmpty() ? "" : " Most likely: " + c.resolvedBy() + ".";
-    return c.label() + " does not go with " + lowerFirst(c.rivalLabel()) + "." + resolved;
+    return c.label() + " does not go with " + Wording.lowerFirst(c.rivalLabel()) + "." + resolved;
   }
 
   private static String rivals(List<Explanation> explanations, Explanation lead) {
@@ -209,10 +211,10 @@ final class OpinionWriter {
                         + ", "
                         + years(e.nineTenths())
                         + " ("
-                        + percent(e.probability())
+                        + Wording.percent(e.probability())
                         + ")")
             .toList();
-    String mine = years(lead.nineTenths()) + " (" + percent(lead.probability()) + ")";
+    String mine = years(lead.nineTenths()) + " (" + Wording.percent(lead.probability()) + ")";
     return rivals.isEmpty()
         ? sentence(lead.state().label()) + ", " + mine + "; no rival comes to one chance in ten."
         : sentence(lead.state().label())
@@ -224,12 +226,7 @@ final class OpinionWriter {
   }
 
   private static String lowerFirstArticle(String label) {
-    return label.startsWith("An ") || label.startsWith("A ") ? lowerFirst(label) : label;
-  }
-
-  static String lowerFirst(String s) {
-    boolean name = s.length() > 1 && Character.isUpperCase(s.charAt(1));
-    return s.isEmpty() || name ? s : s.substring(0, 1).toLowerCase(Locale.ROOT) + s.substring(1);
+    return label.startsWith("An ") || label.startsWith("A ") ? Wording.lowerFirst(label) : label;
   }
 
   private static String sentence(String s) {
@@ -238,9 +235,5 @@ final class OpinionWriter {
 
   static String years(Span span) {
     return span.from() == span.to() ? "" + span.from() : span.from() + "\u2013" + span.to();
-  }
-
-  private static String percent(double p) {
-    return Math.round(100 * p) + "%";
   }
 }

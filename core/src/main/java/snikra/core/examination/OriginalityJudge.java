@@ -30,6 +30,7 @@ import snikra.core.specimen.SeenBlade;
 import snikra.core.specimen.SeenFace;
 import snikra.core.specimen.Specimen;
 import snikra.core.value.ValueVerdict;
+import snikra.core.wording.Wording;
 
 /** Weighs in what a knife may not be as made. One for each knife. */
 final class OriginalityJudge {
@@ -175,7 +176,7 @@ final class OriginalityJudge {
                         station(c.feature()),
                         c.label()
                             + " does not go with "
-                            + lower(c.rivalLabel())
+                            + Wording.lowerFirst(c.rivalLabel())
                             + (c.gap() > 0 ? ": about " + c.gap() + " years apart." : "."),
                         ""));
     Stream<Tell> changes = "older-part".equals(a.state()) ? houseChanges() : Stream.empty();
@@ -193,7 +194,7 @@ final class OriginalityJudge {
                 new Tell(
                     "number",
                     "The number's "
-                        + lower(f.label())
+                        + Wording.lowerFirst(f.label())
                         + " "
                         + f.struck()
                         + " says "
@@ -269,7 +270,8 @@ final class OriginalityJudge {
         c.notBefore() != null
             ? ", not before about " + c.notBefore()
             : c.notAfter() != null ? ", little after about " + c.notAfter() : "";
-    return new Tell(c.station(), c.label() + ": " + lower(c.value()) + when + ".", c.source());
+    return new Tell(
+        c.station(), c.label() + ": " + Wording.lowerFirst(c.value()) + when + ".", c.source());
   }
 
   private String station(String feature) {
@@ -278,12 +280,5 @@ final class OriginalityJudge {
         .map(ClueInfluence::station)
         .findFirst()
         .orElse("marks");
-  }
-
-  private static String lower(String label) {
-    boolean isName = label.length() > 1 && Character.isUpperCase(label.charAt(1));
-    return label.isEmpty() || isName
-        ? label
-        : label.substring(0, 1).toLowerCase(Locale.ROOT) + label.substring(1);
   }
 }

@@ -3,7 +3,6 @@ package snikra.core.examination;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -25,6 +24,7 @@ import snikra.core.specimen.SeenBlade;
 import snikra.core.specimen.SeenFace;
 import snikra.core.specimen.Specimen;
 import snikra.core.specimen.Sureness;
+import snikra.core.wording.Wording;
 
 /** What is known of a knife that was not known before, in words, and what that did. */
 public final class WhatChanged {
@@ -81,7 +81,13 @@ public final class WhatChanged {
         after.makers().stream()
             .limit(changed.contains(MARKS) ? 1 : 0)
             .filter(m -> m.maker() != null)
-            .map(m -> "The mark is that of " + m.label() + ", " + percent(m.probability()) + ".");
+            .map(
+                m ->
+                    "The mark is that of "
+                        + m.label()
+                        + ", "
+                        + Wording.percent(m.probability())
+                        + ".");
     Stream<String> clues =
         after.clues().stream()
             .filter(c -> c.bits() >= TELLING_BITS && changed.contains(feature(c)))
@@ -94,10 +100,6 @@ public final class WhatChanged {
     return BY_STATION.contains(c.station()) ? c.station() : c.feature();
   }
 
-  private static String percent(double p) {
-    return Math.round(100 * p) + "%";
-  }
-
   private static String sentence(ClueInfluence c) {
     int years = Math.abs(c.medianShift());
     String moved =
@@ -106,7 +108,8 @@ public final class WhatChanged {
             : years
                 + (years == 1 ? " year " : " years ")
                 + (c.medianShift() > 0 ? "later" : "earlier");
-    return (c.label() + ", " + lower(c.value()) + ": " + moved + ". " + c.why()).strip();
+    return (c.label() + ", " + Wording.lowerFirst(c.value()) + ": " + moved + ". " + c.why())
+        .strip();
   }
 
   private Map<String, Line> read(Specimen knife) {
@@ -158,7 +161,10 @@ public final class WhatChanged {
             (id, seen) ->
                 lines.put(
                     at + "." + id,
-                    new Line(id, name + ", " + lower(label(id)), text(seen, v -> answer(id, v)))));
+                    new Line(
+                        id,
+                        name + ", " + Wording.lowerFirst(label(id)),
+                        text(seen, v -> answer(id, v)))));
   }
 
   private void numbers(Specimen knife) {
@@ -245,12 +251,5 @@ public final class WhatChanged {
     }
     String said = say.apply(seen.value());
     return seen.sureness() == Sureness.SURE ? said : said + ", " + seen.sureness();
-  }
-
-  private static String lower(String label) {
-    boolean isName = label.length() > 1 && Character.isUpperCase(label.charAt(1));
-    return label.isEmpty() || isName
-        ? label
-        : label.substring(0, 1).toLowerCase(Locale.ROOT) + label.substring(1);
   }
 }

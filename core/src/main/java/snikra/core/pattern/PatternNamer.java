@@ -15,6 +15,7 @@ import snikra.core.pattern.PatternVerdict.Requirement;
 import snikra.core.pattern.PatternVerdict.Standing;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.Specimen;
+import snikra.core.wording.Wording;
 
 /** Names knives from a pattern book, by the strict school and by today's trade. Immutable. */
 public final class PatternNamer {
@@ -162,7 +163,7 @@ public final class PatternNamer {
     return book.modifiers().stream()
         .filter(m -> m.families().contains(p.family()) && isCalledFor(m, knife, p))
         .findFirst()
-        .map(m -> m.label() + " " + Words.lowerFirst(p.name()))
+        .map(m -> m.label() + " " + Wording.lowerFirst(p.name()))
         .orElse(p.name());
   }
 

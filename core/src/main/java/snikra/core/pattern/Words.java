@@ -16,8 +16,4 @@ final class Words {
   static String press(boolean both) {
     return both ? "main bears on both springs" : "main bears on one spring only";
   }
-
-  static String lowerFirst(String s) {
-    return s.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + s.substring(1);
-  }
 }

@@ -22,6 +22,7 @@ import snikra.core.resemblance.Comparison.Standing;
 import snikra.core.resemblance.Comparison.Total;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.Specimen;
+import snikra.core.wording.Wording;
 
 /** Holds knives against lookalikes. Immutable. */
 public final class Likeness {
@@ -93,7 +94,7 @@ public final class Likeness {
         .ifPresent(all -> all.forEach(t -> tells.putIfAbsent(t.trait(), t)));
     return new Lookalike(
         maker.id() + "/" + model.number(),
-        maker.name() + " " + model.number() + ", " + lowerFirst(model.label()),
+        maker.name() + " " + model.number() + ", " + Wording.lowerFirst(model.label()),
         maker.id(),
         model.pattern(),
         model.from(),
@@ -280,9 +281,5 @@ public final class Likeness {
     }
     out.sort(Comparator.comparingDouble((Total t) -> -t.decibans()).thenComparing(Total::label));
     return out;
-  }
-
-  private static String lowerFirst(String label) {
-    return label.substring(0, 1).toLowerCase(Locale.ROOT) + label.substring(1);
   }
 }

@@ -1,7 +1,6 @@
 package snikra.core.resemblance;
 
 import java.util.LinkedHashMap;
-import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
@@ -13,6 +12,7 @@ import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenBlade;
 import snikra.core.specimen.Specimen;
+import snikra.core.wording.Wording;
 
 /** The respects in which knives are held against one another, and their names. */
 final class Traits {
@@ -117,9 +117,6 @@ final class Traits {
                       .map(Clue::label)
                       .orElse(value);
         };
-    boolean isName = label.length() > 1 && Character.isUpperCase(label.charAt(1));
-    return isName || label.isEmpty()
-        ? label
-        : label.substring(0, 1).toLowerCase(Locale.ROOT) + label.substring(1);
+    return Wording.lowerFirst(label);
   }
 }

@@ -1,0 +1,21 @@
+package snikra.core.wording;
+
+import java.util.Locale;
+
+/** How labels go into sentences. */
+public final class Wording {
+  private Wording() {}
+
+  /** A label within a sentence; what goes on in capitals is a name and stays as it is. */
+  public static String lowerFirst(String label) {
+    boolean isName = label.length() > 1 && Character.isUpperCase(label.charAt(1));
+    return label.isEmpty() || isName
+        ? label
+        : label.substring(0, 1).toLowerCase(Locale.ROOT) + label.substring(1);
+  }
+
+  /** A probability in whole hundredths. */
+  public static String percent(double probability) {
+    return Math.round(100 * probability) + "%";
+  }
+}
