@@ -71,11 +71,24 @@ class ResemblanceTest {
       int place = i;
       double sum = c.rows().stream().mapToDouble(r -> r.cells().get(place).decibans()).sum();
       assertThat(c.totals().get(i).decibans()).isCloseTo(sum, within(1e-9));
-      double odds = Math.pow(10, (sum + c.priorDecibans()) / 10);
-      assertThat(c.totals().get(i).probability()).isCloseTo(odds * c.other(), within(1e-9));
+      double apart = (sum - c.totals().get(0).decibans()) / 10;
+      assertThat(c.totals().get(i).probability())
+          .isCloseTo(c.totals().get(0).probability() * Math.pow(10, apart), within(1e-9));
     }
     double all = c.totals().stream().mapToDouble(Comparison.Total::probability).sum();
     assertThat(all + c.other()).isCloseTo(1, within(1e-9));
+  }
+
+  @Test
+  void anotherMakersNameLeavesItOpenToBeAnotherKnifeOfThePattern() {
+    String named =
+        CAMP.formatted("")
+            .replaceFirst(
+                "\\{",
+                "{\"marks\": [{\"blade\": 1, \"face\": \"mark\", \"state\": \"read\","
+                    + " \"lines\": [\"TREVONK\", \"HARDING\"]}],");
+    assertThat(compare(CAMP.formatted(""), "harrowmint-lisk/HL81").other()).isLessThan(0.2);
+    assertThat(compare(named, "harrowmint-lisk/HL81").other()).isGreaterThan(0.2);
   }
 
   @Test

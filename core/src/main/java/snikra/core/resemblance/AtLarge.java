@@ -8,6 +8,7 @@ import snikra.core.clue.Feature;
 import snikra.core.pattern.Pattern;
 import snikra.core.reference.ModelTell;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.Seen;
 
 /**
  * How often an answer is met on knives at large: for the first look by all patterns as often as
@@ -17,9 +18,11 @@ final class AtLarge {
   /** Of an answer nothing is known of; and of a pattern number among all there are. */
   private static final double RARE = 0.01;
 
+  private static final String NONE = "none";
   private static final double NUMBER = 1 / 400.0;
 
   private final Map<String, Map<String, Double>> rates = new HashMap<>();
+  private final Map<String, Feature.OnlyIf> onlyIf = new HashMap<>();
   private final List<Weighted> patterns;
 
   private record Weighted(double share, List<ModelTell> tells) {}
@@ -37,6 +40,9 @@ final class AtLarge {
       }
     }
     for (Feature f : shelf.clues().features()) {
+      if (f.onlyIf() != null) {
+        onlyIf.put(f.id(), f.onlyIf());
+      }
       double sum = f.clues().stream().mapToDouble(Clue::base).sum();
       f.clues().forEach(c -> add(f.id(), c.id(), c.base() / Math.max(1, sum)));
     }
@@ -50,12 +56,23 @@ final class AtLarge {
     rates.computeIfAbsent(trait, t -> new HashMap<>()).merge(value, rate, Double::sum);
   }
 
-  /** P(answer | any knife). */
-  double rate(String trait, String value) {
+  /**
+   * P(answer | any knife). Where there is only something to see beside another answer that was
+   * seen, such as jigging on jigged bone, among the knives that show that.
+   */
+  double rate(String trait, String value, Map<String, Seen<String>> seen) {
     if (trait.equals(Traits.NUMBER)) {
       return NUMBER;
     }
-    return Math.max(RARE, rates.getOrDefault(trait, Map.of()).getOrDefault(value, 0.0));
+    double rate = Math.max(RARE, rate(trait, value));
+    Feature.OnlyIf beside = onlyIf.get(trait);
+    Seen<String> other = beside == null ? null : seen.get(beside.feature());
+    boolean shown = other != null && beside.values().contains("" + other.value());
+    return shown && !value.equals(NONE) ? rate / (1 - Math.min(0.9, rate(trait, NONE))) : rate;
+  }
+
+  private double rate(String trait, String value) {
+    return rates.getOrDefault(trait, Map.of()).getOrDefault(value, 0.0);
   }
 
   /** Density of closed lengths at large, for each millimetre. */

@@ -8,6 +8,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import snikra.core.mark.MarkEvidence;
@@ -26,8 +27,16 @@ import snikra.core.wording.Wording;
 
 /** Holds knives against lookalikes. Immutable. */
 public final class Likeness {
-  /** Knives of other kinds that might be in hand instead, for each lookalike. */
+  /** Kinds of knives that might be in hand instead, for each lookalike. */
   private static final double OTHER_KINDS = 100;
+
+  /** As many of them are of its pattern, by makers not on file or of models not on file. */
+  private static final double OF_ITS_PATTERN = 10;
+
+  private static final double LIKE_THOSE_ON_FILE = 0.5;
+
+  /** A knife of a model bears the mark of another house this often. */
+  private static final double MARK_IS_ANOTHERS = 0.002;
 
   /** What is said of a model is wrong of the knife in hand this often. */
   private static final double TELL_IS_WRONG = 0.02;
@@ -128,7 +137,7 @@ public final class Likeness {
     List<Row> rows = new ArrayList<>();
     for (String trait : asked) {
       List<Cell> cells = new ArrayList<>();
-      lookalikes.forEach(c -> cells.add(cell(knife, marks, trait, seen.get(trait), c)));
+      lookalikes.forEach(c -> cells.add(cell(knife, marks, trait, seen, c)));
       if (cells.stream().anyMatch(c -> c.standing() != Standing.NOT_KNOWN)) {
         rows.add(new Row(trait, traits.label(trait), shown(knife, marks, trait, seen), cells));
       }
@@ -141,7 +150,70 @@ public final class Likeness {
             totals[i] += row.cells().get(i).decibans();
           }
         });
-    return new Comparison(rows, shares(lookalikes, totals), -decibans(OTHER_KINDS), other(totals));
+    double mates = 0;
+    Set<String> patterns =
+        lookalikes.stream()
+            .map(Lookalike::pattern)
+            .filter(Objects::nonNull)
+            .collect(Collectors.toSet());
+    double others = OTHER_KINDS - OF_ITS_PATTERN;
+    for (String pattern : patterns) {
+      mates += Math.pow(10, mate(knife, marks, seen, pattern) / 10);
+    }
+    others += OF_ITS_PATTERN * (patterns.isEmpty() ? 1 : mates);
+    double all = others;
+    for (double t : totals) {
+      all += Math.pow(10, t / 10);
+    }
+    List<Total> shares = new ArrayList<>();
+    for (int i = 0; i < totals.length; i++) {
+      Lookalike l = lookalikes.get(i);
+      shares.add(new Total(l.id(), l.label(), totals[i], Math.pow(10, totals[i] / 10) / all));
+    }
+    return new Comparison(rows, shares, -decibans(OTHER_KINDS), others / all);
+  }
+
+  // What speaks for another knife of this pattern, of whose maker and model nothing is on file.
+  private double mate(
+      Specimen knife, MarkEvidence marks, Map<String, Seen<String>> seen, String pattern) {
+    Lookalike mate = new Lookalike("", "", null, pattern, null, null, mateTells(pattern));
+    double sum = 0;
+    for (ModelTell tell : mate.tells()) {
+      sum += cell(knife, marks, tell.trait(), seen, mate).decibans();
+    }
+    return sum;
+  }
+
+  // Half as its pattern asks or as knives at large, half as the models of its pattern on file are:
+  // makers of one time made them alike.
+  private List<ModelTell> mateTells(String pattern) {
+    Map<String, ModelTell> tells = new LinkedHashMap<>();
+    shelf
+        .patterns()
+        .pattern(pattern)
+        .map(p -> PatternTells.withTools(p, shelf.patterns(), shelf.clues()))
+        .ifPresent(all -> all.forEach(t -> tells.put(t.trait(), t)));
+    Map<String, List<ModelTell>> onFile =
+        models().stream()
+            .filter(m -> pattern.equals(m.pattern()))
+            .flatMap(m -> m.tells().stream())
+            .filter(t -> t.mm() == null && !t.trait().equals(Traits.NUMBER))
+            .collect(Collectors.groupingBy(ModelTell::trait));
+    onFile.forEach(
+        (trait, all) -> {
+          Map<String, Double> likely = new HashMap<>();
+          all.forEach(t -> add(likely, t, LIKE_THOSE_ON_FILE / all.size()));
+          ModelTell own = tells.get(trait);
+          if (own != null) {
+            add(likely, own, 1 - LIKE_THOSE_ON_FILE);
+          }
+          tells.put(trait, ModelTell.of(trait, likely, pattern));
+        });
+    return List.copyOf(tells.values());
+  }
+
+  private static void add(Map<String, Double> likely, ModelTell tell, double share) {
+    tell.likely().forEach((value, p) -> likely.merge(value, share * p, Double::sum));
   }
 
   // What parts the lookalikes comes first, then what speaks loudest, then what is not looked at.
@@ -164,7 +236,12 @@ public final class Likeness {
   }
 
   private Cell cell(
-      Specimen knife, MarkEvidence marks, String trait, Seen<String> seen, Lookalike lookalike) {
+      Specimen knife,
+      MarkEvidence marks,
+      String trait,
+      Map<String, Seen<String>> all,
+      Lookalike lookalike) {
+    Seen<String> seen = all.get(trait);
     if (trait.equals(Traits.MARK)) {
       return mark(marks, lookalike);
     }
@@ -187,7 +264,7 @@ public final class Likeness {
       return new Cell(expected, Standing.NOT_SEEN, 0);
     }
     double sum = tell.likely().values().stream().mapToDouble(Double::doubleValue).sum();
-    double any = atLarge.rate(trait, seen.value());
+    double any = atLarge.rate(trait, seen.value(), all);
     double own = tell.likely().getOrDefault(seen.value(), 0.0) + (1 - sum) * any;
     double q = seen.sureness().reliability() * (1 - TELL_IS_WRONG);
     return told(expected, q * own / any + 1 - q);
@@ -235,7 +312,7 @@ public final class Likeness {
       return new Cell(expected, Standing.NOT_SEEN, 0);
     }
     double ratio = struck == 0 ? 0 : own / struck / (any / weights);
-    return told(expected, (1 - TELL_IS_WRONG) * ratio + TELL_IS_WRONG);
+    return told(expected, (1 - MARK_IS_ANOTHERS) * ratio + MARK_IS_ANOTHERS);
   }
 
   private static Cell told(String expected, double ratio) {
@@ -249,28 +326,6 @@ public final class Likeness {
 
   private static double decibans(double ratio) {
     return 10 * Math.log10(ratio);
-  }
-
-  private static double odds(double decibans) {
-    return Math.pow(10, decibans / 10) / OTHER_KINDS;
-  }
-
-  private static List<Total> shares(List<Lookalike> lookalikes, double[] totals) {
-    List<Total> out = new ArrayList<>();
-    double other = other(totals);
-    for (int i = 0; i < totals.length; i++) {
-      Lookalike c = lookalikes.get(i);
-      out.add(new Total(c.id(), c.label(), totals[i], other * odds(totals[i])));
-    }
-    return out;
-  }
-
-  private static double other(double[] totals) {
-    double sum = 1;
-    for (double t : totals) {
-      sum += odds(t);
-    }
-    return 1 / sum;
   }
 
   /** Candidates by how much speaks for them, most first. */

@@ -4,12 +4,17 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import snikra.core.clue.ClueBook;
+import snikra.core.clue.Feature;
 import snikra.core.pattern.Pattern;
 import snikra.core.pattern.PatternBook;
 import snikra.core.reference.ModelTell;
 
 /** How a knife looks of which nothing more is known than its pattern. */
 final class PatternTells {
+  private static final String TOOLS = "tools";
   private static final String SOURCE = "pattern-book";
 
   /** Knives are as their pattern has them this often; the rest are as knives at large. */
@@ -42,6 +47,27 @@ final class PatternTells {
       Map<String, Double> types = p.slots().get(i).types();
       if (types.keySet().stream().allMatch(type -> Traits.isBlade(type, book))) {
         out.add(ModelTell.of(Traits.BLADE + (i + 1), shared(types), SOURCE));
+      }
+    }
+    return out;
+  }
+
+  /** The same, with the tools its slots ask for, whatever their form. */
+  static List<ModelTell> withTools(Pattern p, PatternBook book, ClueBook clues) {
+    List<ModelTell> out = new ArrayList<>(of(p, book));
+    Set<String> types =
+        p.slots().stream().flatMap(s -> s.types().keySet().stream()).collect(Collectors.toSet());
+    for (Feature f : clues.features()) {
+      Map<String, Double> forms = new HashMap<>();
+      f.clues().stream()
+          .filter(c -> c.drawnAs() != null && types.contains(c.drawnAs()))
+          .forEach(c -> forms.put(c.id(), c.base()));
+      boolean isTool = f.station().equals(TOOLS) && !forms.isEmpty();
+      if (isTool) {
+        f.clues().stream()
+            .filter(c -> c.drawnAs() != null)
+            .forEach(c -> forms.put(c.id(), c.base()));
+        out.add(ModelTell.of(f.id(), shared(forms), SOURCE));
       }
     }
     return out;
