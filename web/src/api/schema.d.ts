@@ -647,6 +647,8 @@ export interface components {
             /** Format: double */
             priorDecibans: number;
             /** Format: double */
+            ofItsPattern?: number;
+            /** Format: double */
             other: number;
         };
         ComparisonCell: {

@@ -18,7 +18,7 @@ export function Tells({
   heads: ReactNode[];
   drawn: ReactNode;
 }) {
-  const { rows, other, priorDecibans } = compared.comparison;
+  const { rows, other, priorDecibans, ofItsPattern } = compared.comparison;
   const seen = rows.filter((r) => r.seen);
   const open = rows.filter((r) => !r.seen);
   return (
@@ -31,6 +31,12 @@ export function Tells({
               The knife in hand. None of these:{" "}
               <span className="num text-[1.0625rem]">{percent(other)}%</span>
             </p>
+            {ofItsPattern !== undefined && (
+              <p className="text-[0.78125rem]/4 text-ink2">
+                Another knife of this pattern, not on file:{" "}
+                <span className="num">{signed(ofItsPattern)} db</span>.
+              </p>
+            )}
             <p className="text-[0.78125rem]/4 text-ink2">
               Each begins at {signed(priorDecibans)} db, for knives of other kinds; 10 db (decibans) are odds
               of ten to one.

@@ -412,7 +412,7 @@ class BenchIT {
     first.choose("Any outline", "Gunstock").saved();
     Page page = first.page();
     page.evaluate("() => document.activeElement?.blur()");
-    page.keyboard().press("n");
+    page.getByText("New knife").press("Enter");
     assertThat(first.field("Any outline")).containsText("not yet looked");
     page.evaluate("() => document.activeElement?.blur()");
     page.keyboard().press("r");

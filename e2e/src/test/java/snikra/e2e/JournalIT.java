@@ -19,7 +19,7 @@ class JournalIT {
         Chromium chromium = new Chromium()) {
       Page page = chromium.page(1280, 800);
       page.navigate(app.url("/tray"));
-      page.keyboard().press("n");
+      page.getByText("New knife").press("Enter");
       BenchPage bench = new BenchPage(page);
       bench.go("Frame").choose("Spacer at the tail", "Plastic").saved();
       page.locator("#station").press("j");

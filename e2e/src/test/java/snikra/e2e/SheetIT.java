@@ -26,7 +26,7 @@ class SheetIT {
         Chromium chromium = new Chromium()) {
       Page page = chromium.page(1280, 800);
       page.navigate(app.url("/tray"));
-      page.keyboard().press("n");
+      page.getByText("New knife").press("Enter");
       BenchPage bench = new BenchPage(page);
       assertThat(page.getByTestId("look-next")).containsText("The mark side of the main tang");
       bench

@@ -1,6 +1,7 @@
 package snikra.formats;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import org.junit.jupiter.api.Test;
 import snikra.core.examination.Examiner;
@@ -30,6 +31,27 @@ class ExaminerTest {
         station(examine("{\"seen\":{\"shield_fixing\":{\"sureness\":\"cannot-tell\"}}}"), "shield");
     assertThat(shield.looked()).isEqualTo(1);
     assertThat(shield.summary()).isEqualTo("not to be told");
+  }
+
+  @Test
+  void whatTheMarkSpellsAndIsAnsweredAgainByHandCountsOnce() {
+    String mark =
+        "\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\","
+            + "\"lines\":[\"TRONDHUSK\",\"GERMANY\"]}]";
+    Verdict read = examine("{" + mark + "}");
+    Verdict both = examine("{" + mark + ",\"seen\":{\"origin_wording\":\"germany\"}}");
+    assertThat(read.dating().clues()).anyMatch(c -> c.value().equals("Germany, alone"));
+    assertThat(both.dating().clues()).hasSameSizeAs(read.dating().clues());
+    assertThat(both.dating().curve()).containsExactly(read.dating().curve(), within(1e-9));
+  }
+
+  @Test
+  void aSecondBladeThatShowsTheSameCountsOnce() {
+    String blade = "{\"type\":\"pen\",\"seen\":{\"blade_etch\":\"acid\"}}";
+    Verdict one = examine("{\"blades\":[" + blade + "]}");
+    Verdict two = examine("{\"blades\":[" + blade + "," + blade + "]}");
+    assertThat(two.dating().clues()).hasSameSizeAs(one.dating().clues());
+    assertThat(two.dating().curve()).containsExactly(one.dating().curve(), within(1e-9));
   }
 
   @Test

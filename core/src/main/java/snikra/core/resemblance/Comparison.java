@@ -10,9 +10,16 @@ import org.jspecify.annotations.Nullable;
  * @param rows tell by tell, those that part the lookalikes most first
  * @param totals one for each lookalike, in their order
  * @param priorDecibans what each lookalike starts with, against knives of other kinds
+ * @param ofItsPattern what speaks for another knife of the likeliest pattern among them, of which
+ *     nothing more is on file, in decibans; null where no pattern is known
  * @param other probability that it is none of them
  */
-public record Comparison(List<Row> rows, List<Total> totals, double priorDecibans, double other) {
+public record Comparison(
+    List<Row> rows,
+    List<Total> totals,
+    double priorDecibans,
+    @Nullable Double ofItsPattern,
+    double other) {
 
   /**
    * One tell.

@@ -150,17 +150,16 @@ public final class Likeness {
             totals[i] += row.cells().get(i).decibans();
           }
         });
-    double mates = 0;
-    Set<String> patterns =
+    List<Double> mates =
         lookalikes.stream()
             .map(Lookalike::pattern)
             .filter(Objects::nonNull)
-            .collect(Collectors.toSet());
-    double others = OTHER_KINDS - OF_ITS_PATTERN;
-    for (String pattern : patterns) {
-      mates += Math.pow(10, mate(knife, marks, seen, pattern) / 10);
-    }
-    others += OF_ITS_PATTERN * (patterns.isEmpty() ? 1 : mates);
+            .distinct()
+            .map(pattern -> mate(knife, marks, seen, pattern))
+            .toList();
+    double ofPatterns = mates.stream().mapToDouble(db -> Math.pow(10, db / 10)).sum();
+    double others =
+        OTHER_KINDS - OF_ITS_PATTERN + OF_ITS_PATTERN * (mates.isEmpty() ? 1 : ofPatterns);
     double all = others;
     for (double t : totals) {
       all += Math.pow(10, t / 10);
@@ -170,7 +169,8 @@ public final class Likeness {
       Lookalike l = lookalikes.get(i);
       shares.add(new Total(l.id(), l.label(), totals[i], Math.pow(10, totals[i] / 10) / all));
     }
-    return new Comparison(rows, shares, -decibans(OTHER_KINDS), others / all);
+    Double best = mates.stream().max(Double::compare).orElse(null);
+    return new Comparison(rows, shares, -decibans(OTHER_KINDS), best, others / all);
   }
 
   // What speaks for another knife of this pattern, of whose maker and model nothing is on file.
