@@ -31,7 +31,7 @@ export function Dialog({
         >
           <div className="flex items-baseline justify-between gap-4 border-b border-ink pb-2">
             <Radix.Title className="text-[1.1875rem]/[1.375rem]">{title}</Radix.Title>
-            <Radix.Close className="press">Close</Radix.Close>
+            <Radix.Close className="press shrink-0">Close</Radix.Close>
           </div>
           {children}
         </Radix.Content>
