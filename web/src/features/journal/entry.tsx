@@ -1,5 +1,6 @@
 import type { JournalEntry } from "../../api/types";
 import { percent, years } from "../../format";
+import { SpanBar } from "../../ui/span-bar";
 
 const MOST = 8;
 
@@ -43,7 +44,7 @@ export function Entry({
             </>
           )}
         </p>
-        {opinion.span && <Bar entry={entry} axis={axis} />}
+        <Bar entry={entry} axis={axis} />
         {entry.changes.length > 0 && <Changes changes={entry.changes} />}
         {entry.because.map((b) => (
           <p key={b}>{b}</p>
@@ -113,36 +114,24 @@ function Changes({ changes }: { changes: JournalEntry["changes"] }) {
 
 /** The span then on an axis all entries share; years the collector holds as a frame around them. */
 function Bar({ entry, axis }: { entry: JournalEntry; axis: Axis }) {
-  const x = (year: number) => (100 * (year - axis.from)) / (axis.to - axis.from);
   const { own, opinion } = entry;
+  if (!opinion.span) return null;
   return (
-    <svg
-      width="100%"
-      height="12"
-      viewBox="0 0 100 12"
-      preserveAspectRatio="none"
-      aria-hidden="true"
-      className="my-0.5 block"
-    >
-      <path d="M0 11.5H100" stroke="var(--color-rule)" vectorEffect="non-scaling-stroke" />
-      {opinion.span?.pieces.map((p) => (
-        <path
-          key={p.from}
-          d={`M${x(p.from)} 6H${x(p.to + 1)}`}
-          stroke="var(--color-blue)"
-          strokeWidth="4"
-          vectorEffect="non-scaling-stroke"
-        />
-      ))}
-      {own?.from !== undefined && (
-        <path
-          d={`M${x(own.from)} 1H${x((own.to as number) + 1)}V11H${x(own.from)}Z`}
-          fill="none"
-          stroke="currentColor"
-          strokeWidth="1.4"
-          vectorEffect="non-scaling-stroke"
-        />
+    <SpanBar span={opinion.span} axis={axis} height={12}>
+      {(x) => (
+        <>
+          <path d="M0 11.5H100" stroke="var(--color-rule)" vectorEffect="non-scaling-stroke" />
+          {own?.from !== undefined && (
+            <path
+              d={`M${x(own.from)} 1H${x((own.to as number) + 1)}V11H${x(own.from)}Z`}
+              fill="none"
+              stroke="currentColor"
+              strokeWidth="1.4"
+              vectorEffect="non-scaling-stroke"
+            />
+          )}
+        </>
       )}
-    </svg>
+    </SpanBar>
   );
 }

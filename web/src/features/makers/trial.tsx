@@ -4,6 +4,7 @@ import { Link } from "react-router";
 import { api } from "../../api/client";
 import type { MovedKnife, TrialProgress } from "../../api/types";
 import { percent, yearsWhole } from "../../format";
+import { SpanBar } from "../../ui/span-bar";
 
 const POLL = 250;
 
@@ -89,8 +90,10 @@ function told(p: TrialProgress): string {
 
 function MovedTable({ moved }: { moved: MovedKnife[] }) {
   const all = moved.flatMap((m) => [m.shift.before, m.shift.after]).flatMap((h) => h.nineTenths.pieces);
-  const from = Math.min(...all.map((p) => p.from));
-  const to = Math.max(...all.map((p) => p.to)) + 1;
+  const axis = {
+    from: Math.min(...all.map((p) => p.from)),
+    to: Math.max(...all.map((p) => p.to)) + 1,
+  };
   return (
     <table className="mt-2 w-full table-fixed text-left text-[0.8125rem]" data-testid="moved">
       <thead className="text-ink2">
@@ -109,8 +112,8 @@ function MovedTable({ moved }: { moved: MovedKnife[] }) {
               </Link>
             </td>
             <td className="py-1">
-              <Held held={m.shift.before} from={from} to={to} isNow />
-              <Held held={m.shift.after} from={from} to={to} />
+              <Held held={m.shift.before} axis={axis} isNow />
+              <Held held={m.shift.after} axis={axis} />
             </td>
             <td className="num py-1 text-right">
               {yearsMoved(m.shift.years)}
@@ -131,36 +134,21 @@ function yearsMoved(years: number): string {
 
 function Held({
   held,
-  from,
-  to,
+  axis,
   isNow,
 }: {
   held: MovedKnife["shift"]["before"];
-  from: number;
-  to: number;
+  axis: { from: number; to: number };
   isNow?: boolean;
 }) {
-  const x = (year: number) => (100 * (year - from)) / (to - from);
   return (
     <div className="mb-0.5">
-      <svg
-        width="100%"
-        height="5"
-        viewBox="0 0 100 5"
-        preserveAspectRatio="none"
-        aria-hidden="true"
-        className="block"
-      >
-        {held.nineTenths.pieces.map((p) => (
-          <path
-            key={p.from}
-            d={`M${x(p.from)} 2.5H${x(p.to + 1)}`}
-            stroke={isNow ? "var(--color-edge)" : "var(--color-blue)"}
-            strokeWidth="3.5"
-            vectorEffect="non-scaling-stroke"
-          />
-        ))}
-      </svg>
+      <SpanBar
+        span={held.nineTenths}
+        axis={axis}
+        height={5}
+        color={isNow ? "var(--color-edge)" : undefined}
+      />
       <span className={isNow ? "text-ink2" : ""}>
         {held.maker} {percent(held.probability)}%,
       </span>{" "}

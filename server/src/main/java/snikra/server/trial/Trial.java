@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.atomic.AtomicInteger;
+import snikra.core.dating.DatingVerdict;
 import snikra.core.dating.Shift;
 import snikra.core.examination.Examiner;
 import snikra.server.knives.SavedKnife;
@@ -96,8 +97,10 @@ final class Trial {
   }
 
   private void weigh(SavedKnife knife) {
-    Shift shift = Shift.between(now.date(knife.specimen()), then.date(knife.specimen()));
-    if (shift.tells()) {
+    DatingVerdict before = now.date(knife.specimen());
+    Shift shift = Shift.between(before, then.date(knife.specimen()));
+    boolean anythingSeen = !before.explanations().isEmpty();
+    if (anythingSeen && shift.tells()) {
       String own = knife.specimen().title();
       String title = own == null ? now.title(knife.specimen()) : own;
       moved.add(new Moved(knife.id(), knife.number(), title, shift));

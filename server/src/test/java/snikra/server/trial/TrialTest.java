@@ -55,6 +55,14 @@ class TrialTest {
   }
 
   @Test
+  void aKnifeNobodyLookedAtHasNoVerdictToMove() {
+    Trial trial = new Trial(knives(3).subList(1, 3), NOW, WITHOUT_MAKERS);
+    trial.work();
+    assertThat(trial.progress().done()).isEqualTo(2);
+    assertThat(trial.progress().moving()).isZero();
+  }
+
+  @Test
   void stoppedItStaysWhereItIsAndGoesOnFromThere() {
     Trial trial = new Trial(knives(3), NOW, WITHOUT_MAKERS);
     trial.stop();
