@@ -3,6 +3,7 @@ package snikra.core.mark;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.function.IntConsumer;
 import java.util.random.RandomGenerator;
 
 /**
@@ -13,7 +14,9 @@ import java.util.random.RandomGenerator;
  * Now and then a letter is overlooked or imagined.
  */
 final class Channel {
-  private static final int ALPHABET = 40;
+  /** How many letters are told apart. */
+  static final int ALPHABET = 40;
+
   private static final double SURE_RIGHT = 0.97;
   private static final double SURE_CONFUSED = 0.024;
   private static final double DOUBTFUL_RIGHT = 0.75;
@@ -80,12 +83,9 @@ final class Channel {
   /**
    * A line as read, ready to be held against many.
    *
-   * @param emission P(glyph | letter struck) by letter and glyph, the first glyph at 1
+   * @param emission P(glyph | letter struck) by glyph and letter, the first glyph at 1
    * @param isStretch by glyph, whether it stands for any number of letters
    * @param imagined P(glyph | nothing struck there) by glyph, the first at 1
-   * @param negligible by number of glyphs, what of them comes to nothing beside chance, whatever
-   *     the others are
-   * @param anyStretch whether any stretch is left in it
    * @param chance P(line) of an unlisted maker
    */
   record Read(
@@ -93,132 +93,152 @@ final class Channel {
       double[][] emission,
       boolean[] isStretch,
       double[] imagined,
-      double[] negligible,
-      boolean anyStretch,
       double chance) {
     int length() {
       return isStretch.length;
+    }
+
+    boolean isLost(int glyph) {
+      return glyphs.get(glyph).legibility() == Glyph.Legibility.LOST;
     }
   }
 
   Read read(String line) {
     List<Glyph> glyphs = Glyph.read(line);
     int n = glyphs.size();
-    double[][] emission = new double[ALPHABET][n + 1];
+    double[][] emission = new double[n + 1][ALPHABET];
     boolean[] isStretch = new boolean[n];
     double[] imagined = new double[n + 1];
-    double[] rest = new double[n + 1];
-    rest[n] = 1;
     double chance = 1;
-    for (int i = n - 1; i >= 0; i--) {
+    for (int i = 0; i < n; i++) {
       Glyph glyph = glyphs.get(i);
-      double most = 0;
       for (int struck = 0; struck < ALPHABET; struck++) {
-        emission[struck][i + 1] = emission(glyph, struck);
-        most = Math.max(most, emission[struck][i + 1]);
+        emission[i + 1][struck] = emission(glyph, struck);
       }
       isStretch[i] = glyph.legibility() == Glyph.Legibility.RUN;
       imagined[i + 1] = IMAGINED * chance(glyph);
-      rest[i] = rest[i + 1] * most;
       chance *= chance(glyph);
     }
-    double least = NEGLIGIBLE * chance / (n + 1);
-    double[] negligible = Arrays.stream(rest).map(r -> least / r).toArray();
-    boolean anyStretch = glyphs.stream().anyMatch(g -> g.legibility() == Glyph.Legibility.RUN);
-    return new Read(glyphs, emission, isStretch, imagined, negligible, anyStretch, chance);
+    return new Read(glyphs, emission, isStretch, imagined, chance);
   }
 
   /**
-   * P(first glyphs | letters so far), by the number of glyphs. Columns follow one letter struck
-   * after the other, so that lines which begin alike share theirs. Only those from {@code first} to
-   * {@code last} are told; the others are negligible.
+   * P(first glyphs | letters so far) for many lines side by side, by the number of glyphs and by
+   * line. Columns follow one another letter by letter. The loops are plain sums over rows: nothing
+   * in them depends on what was found before, so that they run at the speed of the memory.
    */
   static final class Column {
-    private final double[] p;
-    private int first;
-    private int last;
+    private final double[][] p;
 
-    Column(Read read) {
-      p = new double[read.length() + 1];
+    /** P(glyph | letter struck) by line, to work in. */
+    private final double[] told;
+
+    Column(Read read, int lines) {
+      p = new double[read.length() + 1][lines];
+      told = new double[lines];
     }
 
     /** Before the first letter. */
     void begin(Read read) {
-      first = 0;
-      last = 0;
-      p[0] = 1;
-      for (int i = 0; i < read.length(); i++) {
-        p[i + 1] = read.isStretch[i] ? p[i] : p[i] * read.imagined[i + 1];
-        last = p[i + 1] >= read.negligible[i + 1] ? i + 1 : last;
+      double sofar = 1;
+      Arrays.fill(p[0], sofar);
+      for (int i = 1; i < p.length; i++) {
+        sofar *= read.isStretch[i - 1] ? 1 : read.imagined[i];
+        Arrays.fill(p[i], sofar);
       }
     }
 
-    /** With one letter more than another column. */
-    void strike(Read read, int letter, Column before) {
-      first = before.first;
-      last =
-          read.anyStretch ? overStretches(read, letter, before) : overGlyphs(read, letter, before);
-      while (first <= last && p[first] < read.negligible[first]) {
-        first++;
-      }
-      while (last >= first && p[last] < read.negligible[last]) {
-        last--;
+    /** With one letter more than another column in the first lines, each its own. */
+    void strike(Read read, byte[] letters, int lines, Column before) {
+      strike(read, lines, before, glyph -> look(read.emission[glyph], letters, lines));
+    }
+
+    /** With the same letter more than another column in the first lines. */
+    void strike(Read read, int letter, int lines, Column before) {
+      strike(
+          read, lines, before, glyph -> Arrays.fill(told, 0, lines, read.emission[glyph][letter]));
+    }
+
+    private void look(double[] emission, byte[] letters, int lines) {
+      for (int w = 0; w < lines; w++) {
+        told[w] = emission[letters[w]];
       }
     }
 
-    // What is added last is what the next sum waits for.
-    private int overGlyphs(Read read, int letter, Column before) {
-      double[] emission = read.emission[letter];
-      double[] imagined = read.imagined;
-      double[] q = before.p;
-      double shorter = 0;
-      double same = 0;
-      int i = before.first;
-      for (; i <= before.last; i++) {
-        double longer = q[i];
-        same = longer * OVERLOOKED + shorter * emission[i] + same * imagined[i];
-        p[i] = same;
-        shorter = longer;
-      }
-      for (; i < p.length; i++) {
-        same = shorter * emission[i] + same * imagined[i];
-        p[i] = same;
-        shorter = 0;
-        if (same < read.negligible[i]) {
-          return i;
+    private void strike(Read read, int lines, Column before, IntConsumer tell) {
+      overlook(p[0], before.p[0], lines);
+      for (int i = 1; i < p.length; i++) {
+        if (read.isStretch[i - 1]) {
+          swallow(p[i], before.p[i], p[i - 1], lines);
+        } else if (read.isLost(i - 1)) {
+          add(p[i], before.p[i], before.p[i - 1], p[i - 1], read.imagined[i], lines);
+        } else {
+          tell.accept(i);
+          add(p[i], before.p[i], before.p[i - 1], told, p[i - 1], read.imagined[i], lines);
         }
       }
-      return p.length - 1;
+    }
+
+    private static void overlook(double[] to, double[] longer, int lines) {
+      for (int w = 0; w < lines; w++) {
+        to[w] = longer[w] * OVERLOOKED;
+      }
     }
 
     // A stretch may swallow any number of letters at no cost.
-    private int overStretches(Read read, int letter, Column before) {
-      double[] emission = read.emission[letter];
-      double shorter = 0;
-      double same = 0;
-      for (int i = before.first; i < p.length; i++) {
-        double longer = i <= before.last ? before.p[i] : 0;
-        same =
-            i > 0 && read.isStretch[i - 1]
-                ? Math.max(longer, same)
-                : longer * OVERLOOKED + shorter * emission[i] + same * read.imagined[i];
-        p[i] = same;
-        shorter = longer;
-        if (i > before.last && same < read.negligible[i]) {
-          return i;
-        }
+    private static void swallow(double[] to, double[] longer, double[] same, int lines) {
+      for (int w = 0; w < lines; w++) {
+        to[w] = Math.max(longer[w], same[w]);
       }
-      return p.length - 1;
     }
 
-    /** Whether whatever may follow comes to nothing beside chance. */
-    boolean isEnded() {
-      return last < first;
+    // Of a lost letter any letter may be left.
+    private static void add(
+        double[] to, double[] longer, double[] shorter, double[] same, double imagined, int lines) {
+      for (int w = 0; w < lines; w++) {
+        to[w] = longer[w] * OVERLOOKED + shorter[w] + same[w] * imagined;
+      }
     }
 
-    /** P(all glyphs | letters so far); 0 where negligible. */
-    double whole() {
-      return last == p.length - 1 ? p[last] : 0;
+    private static void add(
+        double[] to,
+        double[] longer,
+        double[] shorter,
+        double[] told,
+        double[] same,
+        double imagined,
+        int lines) {
+      for (int w = 0; w < lines; w++) {
+        to[w] = longer[w] * OVERLOOKED + shorter[w] * told[w] + same[w] * imagined;
+      }
+    }
+
+    /**
+     * Takes up the first lines of another column where that tells more: it is the one or the other.
+     */
+    void join(Column other, int lines) {
+      for (int i = 0; i < p.length; i++) {
+        swallow(p[i], p[i], other.p[i], lines);
+      }
+    }
+
+    /** What is so in the first line is so in all of these. */
+    void spread(int lines) {
+      for (double[] row : p) {
+        Arrays.fill(row, 0, lines, row[0]);
+      }
+    }
+
+    /** The same as another column in the first lines. */
+    void copy(Column other, int lines) {
+      for (int i = 0; i < p.length; i++) {
+        System.arraycopy(other.p[i], 0, p[i], 0, lines);
+      }
+    }
+
+    /** P(all glyphs | letters so far) of a line. */
+    double whole(int line) {
+      return p[p.length - 1][line];
     }
   }
 

@@ -54,7 +54,10 @@ public final class MarkReader {
 
   private final List<Struck> ofKind = new ArrayList<>();
 
-  private final Map<Face, OnFace> onFace = new EnumMap<>(Face.class);
+  /** What is struck on a face, by mark. */
+  private final Map<Face, int[][]> onFace = new EnumMap<>(Face.class);
+
+  private final double[] weights;
 
   private final Channel channel;
   private final double unlistedWeight;
@@ -84,14 +87,6 @@ public final class MarkReader {
           mark.etch.length);
     }
   }
-
-  /**
-   * What is struck on a face.
-   *
-   * @param struck the lines by mark
-   * @param bearing the marks by line
-   */
-  private record OnFace(int[][] struck, int[][] bearing) {}
 
   private record Word(String feature, Clue clue, String word, int line) {}
 
@@ -179,24 +174,9 @@ public final class MarkReader {
                         }))
             .toArray();
     for (Face face : Face.values()) {
-      onFace.put(face, onFace(face));
+      onFace.put(face, marks.stream().map(mark -> mark.on(face)).toArray(int[][]::new));
     }
-  }
-
-  private OnFace onFace(Face face) {
-    int[][] struck = marks.stream().map(mark -> mark.on(face)).toArray(int[][]::new);
-    List<List<Integer>> bearing =
-        Stream.generate(() -> (List<Integer>) new ArrayList<Integer>())
-            .limit(lines.size())
-            .toList();
-    for (int v = 0; v < struck.length; v++) {
-      for (int line : struck[v]) {
-        bearing.get(line).add(v);
-      }
-    }
-    return new OnFace(
-        struck,
-        bearing.stream().map(all -> all.stream().mapToInt(v -> v).toArray()).toArray(int[][]::new));
+    weights = marks.stream().mapToDouble(Struck::weight).toArray();
   }
 
   private static int[] struck(List<String> texts, StruckLines.Collector known) {
@@ -212,10 +192,9 @@ public final class MarkReader {
             .map(f -> face(f, lines(f.lines(), read)))
             .toList();
     double[] log = new double[marks.size()];
-    double[] room = new double[mostLines + 1];
-    double copied = 0;
+    boolean[] told = new boolean[marks.size()];
     for (ReadFace face : telling) {
-      hold(face, log, room);
+      hold(face, log, told);
     }
     double unlisted = 0;
     for (ReadFace face : telling) {
@@ -225,14 +204,12 @@ public final class MarkReader {
     for (double l : log) {
       top = Math.max(top, l);
     }
-    double sum = unlistedWeight * Math.exp(unlisted - top);
-    for (int v = 0; v < log.length; v++) {
-      double w = marks.get(v).weight * Math.exp(log[v] - top);
-      sum += w;
-      copied += w;
-    }
+    double[] weight = weights(log, told, top);
+    double copied = Arrays.stream(weight).sum();
+    double other = unlistedWeight * Math.exp(unlisted - top);
     boolean anyRead = telling.stream().anyMatch(f -> f.face.state() == FaceState.READ);
-    List<MarkCandidate> candidates = anyRead ? candidates(telling, log, top, sum) : List.of();
+    List<MarkCandidate> candidates =
+        anyRead ? candidates(telling, weight, copied + other) : List.of();
     return new MarkEvidence(
         !telling.isEmpty(),
         anyRead,
@@ -241,13 +218,29 @@ public final class MarkReader {
         log.length == 0 ? unlisted : Math.log(copied) + top,
         candidates,
         MarkRival.of(candidates, faces).orElse(null),
-        unlistedWeight * Math.exp(unlisted - top) / sum,
+        other / (copied + other),
         anyRead ? wordsIn(telling) : List.of());
   }
 
   // Marks of which no line was read are alike where they are of a kind, and there are few kinds.
-  private void hold(ReadFace face, double[] log, double[] room) {
-    OnFace on = onFace.get(face.face.face());
+  private double[] weights(double[] log, boolean[] told, double top) {
+    double[] alike = new double[ofKind.size()];
+    double[] weight = new double[log.length];
+    for (int v = 0; v < log.length; v++) {
+      if (told[v]) {
+        weight[v] = weights[v] * Math.exp(log[v] - top);
+      } else {
+        int k = kind[v];
+        alike[k] = alike[k] > 0 ? alike[k] : Math.exp(log[v] - top);
+        weight[v] = weights[v] * alike[k];
+      }
+    }
+    return weight;
+  }
+
+  // Notes of which marks a line was read.
+  private void hold(ReadFace face, double[] log, boolean[] told) {
+    int[][] on = onFace.get(face.face.face());
     double[] manner = ofKind.stream().mapToDouble(mark -> manner(face.face, mark)).toArray();
     double[] apart = new double[manner.length];
     for (int k = 0; k < apart.length; k++) {
@@ -258,23 +251,38 @@ public final class MarkReader {
               : elsewhere(face, mark);
       apart[k] = Math.log(given);
     }
-    boolean[] read = new boolean[log.length];
-    for (Line line : face.lines) {
-      for (int struck = 0; struck < line.given.length; struck++) {
-        if (line.given[struck] > 0) {
-          for (int v : on.bearing[struck]) {
-            read[v] = true;
-          }
-        }
-      }
-    }
+    boolean[] read = mayBe(face.lines);
+    double[] room = new double[mostLines + 1];
     for (int v = 0; v < log.length; v++) {
       int k = kind[v];
-      log[v] +=
-          read[v] && manner[k] > 0
-              ? Math.log(manner[k] * linesGiven(face, on.struck[v], room))
-              : apart[k];
+      if (manner[k] > 0 && isAny(read, on[v])) {
+        log[v] += Math.log(manner[k] * linesGiven(face, on[v], room));
+        told[v] = true;
+      } else {
+        log[v] += apart[k];
+      }
     }
+  }
+
+  /** By line struck, whether any of the lines read may be it. */
+  private boolean[] mayBe(List<Line> all) {
+    boolean[] read = new boolean[lines.size()];
+    for (Line line : all) {
+      double[] given = line.given;
+      for (int struck = 0; struck < read.length; struck++) {
+        read[struck] |= given[struck] > 0;
+      }
+    }
+    return read;
+  }
+
+  private static boolean isAny(boolean[] read, int[] struck) {
+    for (int line : struck) {
+      if (read[line]) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** Of a face that was read and that the mark stands on; else 0. */
@@ -414,28 +422,27 @@ public final class MarkReader {
     return found;
   }
 
-  private List<MarkCandidate> candidates(
-      List<ReadFace> faces, double[] log, double top, double sum) {
-    double[] weight = new double[log.length];
-    for (int v = 0; v < log.length; v++) {
-      weight[v] = marks.get(v).weight * Math.exp(log[v] - top) / sum;
-    }
-    return likeliest(weight).stream().map(v -> candidate(marks.get(v), weight[v], faces)).toList();
+  private List<MarkCandidate> candidates(List<ReadFace> faces, double[] weight, double sum) {
+    return likeliest(weight).stream()
+        .map(v -> candidate(marks.get(v), weight[v] / sum, faces))
+        .toList();
   }
 
   // Of equals the first.
   private static List<Integer> likeliest(double[] weight) {
     List<Integer> order = new ArrayList<>();
+    double least = -1;
     for (int v = 0; v < weight.length; v++) {
-      int place = order.size();
-      while (place > 0 && weight[order.get(place - 1)] < weight[v]) {
-        place--;
-      }
-      if (place < CANDIDATES) {
+      if (weight[v] > least) {
+        int place = order.size();
+        while (place > 0 && weight[order.get(place - 1)] < weight[v]) {
+          place--;
+        }
         order.add(place, v);
         if (order.size() > CANDIDATES) {
           order.remove(CANDIDATES);
         }
+        least = order.size() < CANDIDATES ? -1 : weight[order.get(CANDIDATES - 1)];
       }
     }
     return order;

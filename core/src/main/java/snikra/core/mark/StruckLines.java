@@ -4,75 +4,107 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import java.util.SortedMap;
-import java.util.TreeMap;
-import java.util.TreeSet;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 
 /**
  * Every line of every mark once: makers strike the same name and place over and over. They are held
- * against a reading in the order of a dictionary, so that what lines begin with in common is worked
- * out once, and a beginning that cannot come to anything ends all lines that begin so.
+ * against a reading side by side, a block at a time, letter after letter. Where a word has other
+ * spellings a line forks and joins again, so that what follows is worked out once.
  */
 final class StruckLines {
-  /** So many lines are worth the trouble of sharing them out among the cores. */
-  private static final int WORTH_SHARING = 1500;
+  /** So many lines side by side stay near the processor. */
+  private static final int BLOCK = 128;
 
-  private static final int HANDS = Runtime.getRuntime().availableProcessors();
+  private final int size;
+  private final List<Block> blocks;
 
-  private final int[][] letters;
+  /** By number of the fork the letters of each way through it. */
+  private final int[][][] forks;
 
-  /** How many letters each begins with in common with the one before. */
-  private final int[] shared;
+  /**
+   * Lines that fork in the same places, the longest first.
+   *
+   * @param number where each stands in the order in which they were given
+   * @param steps what comes next, for as many lines as are that long
+   * @param together so many steps are the same in all lines
+   */
+  private record Block(int[] number, List<Step> steps, int together) {}
 
-  /** Where each stands in the order in which they were given. */
-  private final int[] index;
+  /**
+   * The next letters of some lines.
+   *
+   * @param letters by line; none where all fork
+   * @param fork number of the fork, -1 where they do not
+   * @param lines how many are that long
+   */
+  private record Step(byte[] letters, int fork, int lines) {}
 
-  private final int longest;
-
-  /** Lines that have other spellings, by number. */
-  private final int[] spelled;
-
-  /** The other spellings of each of these. */
-  private final List<List<int[]>> spellings;
-
-  private StruckLines(List<int[]> given, SortedMap<Integer, List<int[]>> others) {
-    spelled = others.keySet().stream().mapToInt(number -> number).toArray();
-    spellings = List.copyOf(others.values());
-    index =
-        IntStream.range(0, given.size())
+  private StruckLines(List<int[]> given, List<int[][]> forks) {
+    this.size = given.size();
+    this.forks = forks.toArray(int[][][]::new);
+    Map<List<Integer>, List<Integer>> alike =
+        IntStream.range(0, size)
             .boxed()
-            .sorted(Comparator.comparing(given::get, Arrays::compare))
-            .mapToInt(i -> i)
-            .toArray();
-    letters = Arrays.stream(index).mapToObj(given::get).toArray(int[][]::new);
-    shared = new int[letters.length];
-    for (int k = 1; k < letters.length; k++) {
-      int differ = Arrays.mismatch(letters[k - 1], letters[k]);
-      shared[k] = differ < 0 ? letters[k].length : differ;
+            .sorted(Comparator.comparing(number -> -given.get(number).length))
+            .collect(
+                Collectors.groupingBy(
+                    number -> forksOf(given.get(number)), LinkedHashMap::new, Collectors.toList()));
+    blocks = new ArrayList<>();
+    for (List<Integer> numbers : alike.values()) {
+      for (int from = 0; from < numbers.size(); from += BLOCK) {
+        blocks.add(block(numbers.subList(from, Math.min(numbers.size(), from + BLOCK)), given));
+      }
     }
-    longest =
-        Stream.concat(given.stream(), spellings.stream().flatMap(List::stream))
-            .mapToInt(l -> l.length)
-            .max()
-            .orElse(0);
+  }
+
+  // Place and number of each fork.
+  private static List<Integer> forksOf(int[] line) {
+    return IntStream.range(0, line.length)
+        .filter(j -> line[j] >= Channel.ALPHABET)
+        .flatMap(j -> IntStream.of(j, line[j]))
+        .boxed()
+        .toList();
+  }
+
+  private static Block block(List<Integer> numbers, List<int[]> given) {
+    List<int[]> lines = numbers.stream().map(given::get).toList();
+    List<Step> steps = new ArrayList<>();
+    for (int j = 0; j < lines.get(0).length; j++) {
+      int place = j;
+      int[] next = lines.stream().filter(l -> l.length > place).mapToInt(l -> l[place]).toArray();
+      steps.add(
+          next[0] < Channel.ALPHABET
+              ? new Step(bytes(next), -1, next.length)
+              : new Step(new byte[0], next[0] - Channel.ALPHABET, next.length));
+    }
+    int together = lines.stream().mapToInt(l -> inCommon(l, lines.get(0))).min().orElse(0);
+    return new Block(numbers.stream().mapToInt(number -> number).toArray(), steps, together);
+  }
+
+  private static int inCommon(int[] a, int[] b) {
+    int differ = Arrays.mismatch(a, b);
+    return differ < 0 ? a.length : differ;
+  }
+
+  private static byte[] bytes(int[] letters) {
+    byte[] bytes = new byte[letters.length];
+    for (int w = 0; w < bytes.length; w++) {
+      bytes[w] = (byte) letters[w];
+    }
+    return bytes;
   }
 
   /** Takes lines one by one; the same line gets the same number. */
   static final class Collector {
-    private static final Pattern APART = Pattern.compile("[\\s.,]+");
-    private static final int MOST_SPELLINGS = 8;
-
+    private final Spellings spellings;
     private final Map<List<Integer>, Integer> known = new HashMap<>();
     private final List<int[]> lines = new ArrayList<>();
-    private final SortedMap<Integer, List<int[]>> others = new TreeMap<>();
-    private final List<Set<String>> spellings;
+    private final Map<List<String>, Integer> knownForks = new HashMap<>();
+    private final List<int[][]> forks = new ArrayList<>();
 
     /**
      * A collector for which these words are the same.
@@ -80,135 +112,111 @@ final class StruckLines {
      * @param spellings sets of words that are taken for one another
      */
     Collector(List<List<String>> spellings) {
-      this.spellings =
-          spellings.stream()
-              .map(set -> set.stream().map(Collector::folded).collect(Collectors.toSet()))
-              .toList();
+      this.spellings = new Spellings(spellings);
     }
 
     int add(String text) {
-      int number = number(text);
-      List<String> spelled = spelled(text);
-      if (!spelled.isEmpty()) {
-        others.put(number, spelled.stream().map(Channel::indices).toList());
+      List<Integer> steps = new ArrayList<>();
+      for (Spellings.Stretch stretch : spellings.of(text)) {
+        if (stretch.ways().size() == 1) {
+          Arrays.stream(Channel.indices(stretch.ways().get(0))).forEach(steps::add);
+        } else {
+          steps.add(Channel.ALPHABET + fork(stretch.ways()));
+        }
       }
-      return number;
-    }
-
-    private int number(String text) {
-      int[] letters = Channel.indices(text);
       return known.computeIfAbsent(
-          Arrays.stream(letters).boxed().toList(),
+          steps,
           key -> {
-            lines.add(letters);
+            lines.add(key.stream().mapToInt(step -> step).toArray());
             return lines.size() - 1;
           });
     }
 
-    // With every word in its other spellings.
-    private List<String> spelled(String text) {
-      List<String> out = new ArrayList<>();
-      List<String> words = List.of(APART.split(text.strip()));
-      for (int w = 0; w < words.size(); w++) {
-        for (String other : others(words.get(w))) {
-          List<String> changed = new ArrayList<>(words);
-          changed.set(w, other);
-          out.add(String.join(" ", changed));
-        }
-      }
-      return out.subList(0, Math.min(MOST_SPELLINGS, out.size()));
-    }
-
-    private Set<String> others(String word) {
-      Set<String> others = new TreeSet<>();
-      String folded = folded(word);
-      spellings.stream().filter(set -> set.contains(folded)).forEach(others::addAll);
-      String umlauts = Glyph.umlautsApart(word);
-      if (!umlauts.equals(word)) {
-        others.add(umlauts);
-      }
-      others.remove(folded);
-      return others;
-    }
-
-    private static String folded(String word) {
-      return new String(Glyph.letters(word));
+    private int fork(List<String> ways) {
+      return knownForks.computeIfAbsent(
+          ways,
+          key -> {
+            forks.add(key.stream().map(Channel::indices).toArray(int[][]::new));
+            return forks.size() - 1;
+          });
     }
 
     StruckLines all() {
-      return new StruckLines(lines, others);
+      return new StruckLines(lines, forks);
     }
   }
 
   /** How many lines there are; their numbers run from 0. */
   int size() {
-    return letters.length;
+    return size;
   }
 
   /** P(read | line) by the number of the line; 0 where it is negligible beside chance. */
   double[] given(Channel.Read read) {
-    double[] given = new double[letters.length];
-    int parts = Math.max(1, Math.min(HANDS, letters.length / WORTH_SHARING));
-    if (parts == 1) {
-      fill(given, read, 0, letters.length);
-    } else {
-      IntStream.range(0, parts)
-          .parallel()
-          .forEach(p -> fill(given, read, part(p, parts), part(p + 1, parts)));
+    double[] given = new double[size];
+    Channel.Column[] room = new Channel.Column[4];
+    Arrays.setAll(room, i -> new Channel.Column(read, Math.min(BLOCK, size)));
+    double negligible = Channel.NEGLIGIBLE * read.chance();
+    for (Block block : blocks) {
+      fill(given, read, block, room, negligible);
     }
-    spell(given, read);
     return given;
   }
 
-  private int part(int p, int parts) {
-    return (int) ((long) letters.length * p / parts);
+  private void fill(
+      double[] given, Channel.Read read, Block block, Channel.Column[] room, double negligible) {
+    Channel.Column now = room[0];
+    Channel.Column next = room[1];
+    now.begin(read);
+    int left = block.number.length;
+    for (int j = 0; j < block.steps.size(); j++) {
+      Step step = block.steps.get(j);
+      if (j == block.together) {
+        now.spread(left);
+      }
+      take(given, now, block, step.lines, left, negligible);
+      left = step.lines;
+      int lines = j < block.together ? 1 : left;
+      if (step.fork < 0) {
+        next.strike(read, step.letters, lines, now);
+      } else {
+        fork(read, step.fork, lines, now, next, room);
+      }
+      Channel.Column done = now;
+      now = next;
+      next = done;
+    }
+    take(given, now, block, 0, left, negligible);
   }
 
-  private void fill(double[] given, Channel.Read read, int from, int to) {
-    Channel.Column[] columns = columns(read);
-    int ended = longest + 1;
-    for (int k = from; k < to; k++) {
-      int common = k == from ? 0 : shared[k];
-      if (common < ended) {
-        int[] line = letters[k];
-        int done = common;
-        ended = longest + 1;
-        while (done < line.length && ended > longest) {
-          columns[done + 1].strike(read, line[done], columns[done]);
-          done++;
-          ended = columns[done].isEnded() ? done : ended;
-        }
-        given[index[k]] = ended > longest ? columns[done].whole() : 0;
-      }
+  private static void take(
+      double[] given, Channel.Column now, Block block, int from, int to, double negligible) {
+    for (int w = from; w < to; w++) {
+      double p = now.whole(w);
+      given[block.number[w]] = p < negligible ? 0 : p;
     }
   }
 
-  private Channel.Column[] columns(Channel.Read read) {
-    Channel.Column[] columns = new Channel.Column[longest + 1];
-    Arrays.setAll(columns, i -> new Channel.Column(read));
-    columns[0].begin(read);
-    return columns;
-  }
-
-  // A spelling only matters where the line as it is on file is not hopeless already.
-  private void spell(double[] given, Channel.Read read) {
-    Channel.Column[] columns = columns(read);
-    for (int i = 0; i < spelled.length; i++) {
-      if (given[spelled[i]] > 0) {
-        for (int[] line : spellings.get(i)) {
-          given[spelled[i]] = Math.max(given[spelled[i]], alone(read, line, columns));
-        }
+  private void fork(
+      Channel.Read read,
+      int fork,
+      int lines,
+      Channel.Column now,
+      Channel.Column next,
+      Channel.Column[] room) {
+    int[][] ways = forks[fork];
+    for (int k = 0; k < ways.length; k++) {
+      Channel.Column last = now;
+      for (int i = 0; i < ways[k].length; i++) {
+        Channel.Column spare = room[2 + i % 2];
+        spare.strike(read, ways[k][i], lines, last);
+        last = spare;
+      }
+      if (k == 0) {
+        next.copy(last, lines);
+      } else {
+        next.join(last, lines);
       }
     }
-  }
-
-  private static double alone(Channel.Read read, int[] line, Channel.Column[] columns) {
-    for (int j = 0; j < line.length; j++) {
-      columns[j + 1].strike(read, line[j], columns[j]);
-      if (columns[j + 1].isEnded()) {
-        return 0;
-      }
-    }
-    return columns[line.length].whole();
   }
 }
