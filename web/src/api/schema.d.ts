@@ -716,6 +716,7 @@ export interface components {
             states: components["schemas"]["DatingVerdictStateProbability"][];
             explanations: components["schemas"]["DatingVerdictExplanation"][];
             clues: components["schemas"]["DatingVerdictClueInfluence"][];
+            clueGroups: components["schemas"]["DatingVerdictClueGroup"][];
             conflicts: components["schemas"]["DatingVerdictConflict"][];
             opinion: components["schemas"]["DatingVerdictOpinion"];
             lookNext: components["schemas"]["DatingVerdictNextLook"][];
@@ -727,6 +728,13 @@ export interface components {
             /** Format: double */
             probability: number;
             nineTenths: components["schemas"]["Span"];
+        };
+        DatingVerdictClueGroup: {
+            features: string[];
+            /** Format: int32 */
+            medianShift: number;
+            /** Format: double */
+            bits: number;
         };
         DatingVerdictClueInfluence: {
             feature: string;

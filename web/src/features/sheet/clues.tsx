@@ -1,22 +1,26 @@
+import { Fragment } from "react";
 import type { Dating } from "../../api/types";
 
 type Clue = Dating["clues"][number];
+type Group = Dating["clueGroups"][number];
 
-/** Every clue in the order of its influence, to be left out and put back. */
+/** Every clue in the order of its influence, those that agree together, to be left out and put back. */
 export function Clues({
-  all,
+  whole,
   now,
   off,
   onFlip,
   hasMark,
 }: {
-  all: Clue[];
-  now: Clue[];
+  whole: Dating;
+  now: Dating;
   off: ReadonlySet<string>;
-  onFlip: (feature: string) => void;
+  onFlip: (features: string[]) => void;
   hasMark: boolean;
 }) {
+  const all = whole.clues;
   if (all.length === 0 && !hasMark) return <p className="voice text-ink3">No clue has been entered yet.</p>;
+  const printed = new Set(whole.clueGroups.flatMap((g) => g.features).slice(0, MOST_PRINTED));
   return (
     <div className="overflow-x-auto">
       <table className="w-full border-t border-ink text-left">
@@ -34,8 +38,8 @@ export function Clues({
         </thead>
         <tbody>
           {hasMark && (
-            <tr className="border-t border-rule align-top">
-              <Use name="The mark" on={!off.has(MARK)} onFlip={() => onFlip(MARK)} />
+            <tr className="border-t border-rule align-baseline">
+              <Use name="The mark" on={!off.has(MARK)} onFlip={() => onFlip([MARK])} />
               <th scope="row" className="py-0.5 pr-3 font-semibold">
                 Mark
               </th>
@@ -44,28 +48,35 @@ export function Clues({
               </td>
             </tr>
           )}
-          {all.map((c, i) => {
-            const isOn = !off.has(c.feature);
-            const told = now.find((o) => o.feature === c.feature) ?? c;
-            return (
-              <tr
-                key={c.feature}
-                className={`border-t border-rule align-top ${i < MOST_PRINTED ? "" : "print:hidden"} ${isOn ? "" : "text-ink3 line-through"} ${told.inConflict && isOn ? "text-lead" : ""}`}
-              >
-                <Use name={`${c.label}: ${c.value}`} on={isOn} onFlip={() => onFlip(c.feature)} />
-                <th scope="row" className="py-0.5 pr-3 font-semibold whitespace-nowrap">
-                  {c.part}
-                </th>
-                <td className="min-w-[9rem] pr-3">{c.value}</td>
-                <td className="num pr-3">{c.notBefore ?? NONE}</td>
-                <td className="num pr-3">{c.notAfter ?? NONE}</td>
-                <td className="pr-3 whitespace-nowrap">{isOn ? moves(told) : "left out"}</td>
-                <td className="min-w-[16rem] text-[0.8125rem]/4 text-ink2">
-                  {c.why} {c.source && <span className="voice">({c.source})</span>}
-                </td>
-              </tr>
-            );
-          })}
+          {whole.clueGroups.map((group) => (
+            <Fragment key={group.features.join()}>
+              {group.features.length > 1 && (
+                <Together
+                  group={group}
+                  told={alike(now, group) ?? group}
+                  labels={group.features.map((f) => clueOf(whole, f)?.label ?? f)}
+                  off={off}
+                  onFlip={onFlip}
+                />
+              )}
+              {group.features.map((f) => {
+                const clue = clueOf(whole, f);
+                return (
+                  clue && (
+                    <Row
+                      key={f}
+                      clue={clue}
+                      told={clueOf(now, f) ?? clue}
+                      isPrinted={printed.has(f)}
+                      isOn={!off.has(f)}
+                      isOfSeveral={group.features.length > 1}
+                      onFlip={() => onFlip([f])}
+                    />
+                  )
+                );
+              })}
+            </Fragment>
+          ))}
         </tbody>
       </table>
       {all.length > MOST_PRINTED && (
@@ -80,10 +91,84 @@ const MARK = "mark";
 const MOST_PRINTED = 15;
 const NONE = "\u2013";
 
-const moves = (c: Clue) =>
-  c.medianShift === 0
-    ? "nothing"
-    : `${c.medianShift > 0 ? "later" : "earlier"} by ${Math.abs(c.medianShift)} y`;
+const clueOf = (dating: Dating, feature: string) => dating.clues.find((c) => c.feature === feature);
+
+/** The same clues as they stand in another verdict, where they still agree. */
+const alike = (dating: Dating, group: Group) =>
+  dating.clueGroups.find(
+    (g) => g.features.length === group.features.length && g.features.every((f) => group.features.includes(f)),
+  );
+
+const moves = (years: number) =>
+  years === 0 ? "nothing" : `${years > 0 ? "later" : "earlier"} by ${Math.abs(years)} y`;
+
+/** What clues that agree do together: each of them alone seems to do little. */
+function Together({
+  group,
+  told,
+  labels,
+  off,
+  onFlip,
+}: {
+  group: Group;
+  told: Group;
+  labels: string[];
+  off: ReadonlySet<string>;
+  onFlip: (features: string[]) => void;
+}) {
+  const left = group.features.filter((f) => off.has(f));
+  const allOff = left.length === group.features.length;
+  return (
+    <tr className={`border-t border-rule align-baseline ${allOff ? "text-ink3" : ""}`}>
+      <Use
+        name={`All that agree: ${labels.join(", ")}`}
+        on={left.length === 0}
+        onFlip={() => onFlip(left.length === 0 || allOff ? group.features : left)}
+      />
+      <th scope="rowgroup" colSpan={4} className="voice py-0.5 pr-3 font-normal text-ink2">
+        {group.features.length} clues that agree, together
+      </th>
+      <td className="pr-3 whitespace-nowrap">
+        {left.length === 0 ? moves(told.medianShift) : allOff ? "left out" : "some left out"}
+      </td>
+      <td />
+    </tr>
+  );
+}
+
+function Row({
+  clue,
+  told,
+  isPrinted,
+  isOn,
+  isOfSeveral,
+  onFlip,
+}: {
+  clue: Clue;
+  told: Clue;
+  isPrinted: boolean;
+  isOn: boolean;
+  isOfSeveral: boolean;
+  onFlip: () => void;
+}) {
+  return (
+    <tr
+      className={`align-baseline ${isOfSeveral ? "" : "border-t border-rule"} ${isPrinted ? "" : "print:hidden"} ${isOn ? "" : "text-ink3 line-through"} ${told.inConflict && isOn ? "text-lead" : ""}`}
+    >
+      <Use name={`${clue.label}: ${clue.value}`} on={isOn} onFlip={onFlip} />
+      <th scope="row" className={`py-0.5 pr-3 font-semibold whitespace-nowrap ${isOfSeveral ? "pl-3" : ""}`}>
+        {clue.part}
+      </th>
+      <td className="min-w-[9rem] pr-3">{clue.value}</td>
+      <td className="num pr-3">{clue.notBefore ?? NONE}</td>
+      <td className="num pr-3">{clue.notAfter ?? NONE}</td>
+      <td className="pr-3 whitespace-nowrap">{isOn ? moves(told.medianShift) : "left out"}</td>
+      <td className="min-w-[16rem] text-[0.8125rem]/4 text-ink2">
+        {clue.why} {clue.source && <span className="voice">({clue.source})</span>}
+      </td>
+    </tr>
+  );
+}
 
 function Use({ name, on, onFlip }: { name: string; on: boolean; onFlip: () => void }) {
   return (

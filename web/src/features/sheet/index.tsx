@@ -44,10 +44,10 @@ function useWithout(knife: SavedKnife) {
     enabled: off.size > 0,
     placeholderData: (before: Verdict | undefined) => before,
   });
-  const flip = (feature: string) =>
+  const flip = (features: string[]) =>
     setOff((all) => {
       const next = new Set(all);
-      if (!next.delete(feature)) next.add(feature);
+      for (const feature of features) if (!next.delete(feature)) next.add(feature);
       return next;
     });
   return { off, flip, allOn: () => setOff(new Set()), whole, now: off.size > 0 ? now : whole };
@@ -113,8 +113,8 @@ function Sheet({ knife, book }: { knife: SavedKnife; book: Book }) {
         <SpanChart dating={verdict.dating} onGo={go} isBare />
       </div>
       <Clues
-        all={whole.data.dating.clues}
-        now={verdict.dating.clues}
+        whole={whole.data.dating}
+        now={verdict.dating}
         off={off}
         onFlip={flip}
         hasMark={hasMark(knife)}

@@ -59,6 +59,25 @@ class SheetIT {
       page.getByText("All clues on").click();
       assertThat(bench.span()).hasText(LATE);
 
+      Locator agreeing =
+          page.getByRole(
+              AriaRole.CHECKBOX,
+              new Page.GetByRoleOptions()
+                  .setName(Pattern.compile("All that agree: .*Punch|All that agree: Punch")));
+      Locator together = page.locator("tr", new Page.LocatorOptions().setHas(agreeing));
+      assertThat(together).containsText(Pattern.compile("clues that agree, together.* by \\d+ y"));
+      agreeing.focus();
+      page.keyboard().press("Space");
+      assertThat(page.getByRole(AriaRole.STATUS).first()).containsText("punch (punch with wing)");
+      assertThat(check(page, "Punch: Punch with wing")).not().isChecked();
+      assertThat(check(page, "Can opener: Can opener, two-part")).not().isChecked();
+      assertThat(together).containsText("left out");
+      check(page, "Punch: Punch with wing").check();
+      assertThat(together).containsText("some left out");
+      agreeing.click();
+      assertThat(check(page, "Can opener: Can opener, two-part")).isChecked();
+      assertThat(bench.span()).hasText(LATE);
+
       for (String paper : new String[] {"A4", "Letter"}) {
         byte[] pdf = page.pdf(new Page.PdfOptions().setFormat(paper).setPreferCSSPageSize(false));
         assertThat(pages(pdf)).as(paper).isEqualTo(1);

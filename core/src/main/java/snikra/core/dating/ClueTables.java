@@ -74,6 +74,17 @@ final class ClueTables {
     return outlooks.get(feature.id());
   }
 
+  /** Years of knives by anyone anywhere. */
+  double[] atLarge() {
+    double[] row = new double[axis.size()];
+    for (double[] ofRegion : anyone) {
+      for (int y = 0; y < row.length; y++) {
+        row[y] += ofRegion[y];
+      }
+    }
+    return Distribution.normalised(row);
+  }
+
   /** Years by this clue alone, in a knife as made by anyone anywhere. */
   double[] alone(Feature feature, Clue clue) {
     return row(feature, clue).alone;

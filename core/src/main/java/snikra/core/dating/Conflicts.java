@@ -69,15 +69,15 @@ final class Conflicts {
     after[n] = new double[axis.size()];
     Arrays.fill(after[n], 1);
     for (int i = n - 1; i > 0; i--) {
-      after[i] = Distribution.normalised(times(after[i + 1], curves.get(i).years));
+      after[i] = Distribution.normalised(Distribution.product(after[i + 1], curves.get(i).years));
     }
     double[] before = after[n];
     for (int i = 0; i < n; i++) {
-      double[] rest = Distribution.normalised(times(before, after[i + 1]));
+      double[] rest = Distribution.normalised(Distribution.product(before, after[i + 1]));
       if (Distribution.overlap(curves.get(i).years, rest) < APART) {
         setAgainstOthers(i, found);
       }
-      before = Distribution.normalised(times(before, curves.get(i).years));
+      before = Distribution.normalised(Distribution.product(before, curves.get(i).years));
     }
   }
 
@@ -89,14 +89,6 @@ final class Conflicts {
         found.add(new Pair(i, j, overlaps[i][j]));
       }
     }
-  }
-
-  private static double[] times(double[] a, double[] b) {
-    double[] out = new double[a.length];
-    for (int y = 0; y < a.length; y++) {
-      out[y] = a[y] * b[y];
-    }
-    return out;
   }
 
   // Named from the younger: the youngest sound part governs.

@@ -9,6 +9,8 @@ import java.util.stream.Stream;
 import snikra.core.clue.Bound;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Part;
+import snikra.core.dating.Conflicts.Curve;
+import snikra.core.dating.DatingVerdict.ClueGroup;
 import snikra.core.dating.DatingVerdict.ClueInfluence;
 import snikra.core.dating.DatingVerdict.Conflict;
 import snikra.core.dating.DatingVerdict.StateProbability;
@@ -65,9 +67,11 @@ public final class DatingModel {
     double[] post = inference.years();
     Explainer explainer = new Explainer(hypotheses, inference, axis, parts);
     List<StateProbability> states = explainer.states();
-    List<Conflict> conflicts = conflicts(evidence, looks, hypotheses, states);
+    List<Curve> curves = curves(evidence, looks, hypotheses);
+    List<Conflict> conflicts = new Conflicts(axis, curves, resolvedBy(states)).find();
     List<ClueInfluence> clues =
         whole ? influences(evidence, looks, inference, post, conflicts) : List.of();
+    List<ClueGroup> groups = groups(clues, looks, curves, inference, post);
     Span half = Distribution.span(post, HALF, axis);
     Span nineTenths = Distribution.span(post, NINE_TENTHS, axis);
     var makers = explainer.makers();
@@ -90,9 +94,16 @@ public final class DatingModel {
         states,
         explanations,
         clues,
+        groups,
         conflicts,
         OpinionWriter.write(
-            seen, states, explanations, clues, conflicts, evidence.marks().candidates()),
+            seen,
+            states,
+            explanations,
+            clues,
+            conflicts,
+            features -> middle(features, curves),
+            evidence.marks().candidates()),
         whole ? lookNext.find(evidence, explainer, makers) : List.of());
   }
 
@@ -152,6 +163,29 @@ public final class DatingModel {
     return out;
   }
 
+  private List<ClueGroup> groups(
+      List<ClueInfluence> clues,
+      List<Look> looks,
+      List<Curve> curves,
+      Inference inference,
+      double[] post) {
+    int median = Distribution.quantile(post, HALF);
+    List<ClueGroup> out = new ArrayList<>();
+    for (List<ClueInfluence> agreeing : Agreement.among(clues, curves, tables.atLarge())) {
+      List<String> ids = agreeing.stream().map(ClueInfluence::feature).toList();
+      if (ids.size() == 1) {
+        out.add(new ClueGroup(ids, agreeing.get(0).medianShift(), agreeing.get(0).bits()));
+      } else {
+        List<Look> left = looks.stream().filter(look -> ids.contains(look.id())).toList();
+        double[] without = inference.yearsWithout(left);
+        int shift = median - Distribution.quantile(without, HALF);
+        out.add(new ClueGroup(ids, shift, Distribution.bitsLost(post, without)));
+      }
+    }
+    out.sort(Comparator.comparingDouble((ClueGroup g) -> -g.bits()));
+    return out;
+  }
+
   private ClueInfluence influence(Observed o, int shift, double bits, boolean conflict) {
     Clue clue = o.clue();
     Bound before = clue.notBefore();
@@ -194,29 +228,40 @@ public final class DatingModel {
         conflict);
   }
 
-  private List<Conflict> conflicts(
-      Evidence evidence, List<Look> looks, Hypotheses hypotheses, List<StateProbability> states) {
-    List<Conflicts.Curve> curves = new ArrayList<>();
+  private List<Curve> curves(Evidence evidence, List<Look> looks, Hypotheses hypotheses) {
+    List<Curve> curves = new ArrayList<>();
     for (Observed o : evidence.observed()) {
       if (o.clue().isDated()) {
         double[] years = tables.alone(o.feature(), o.clue());
-        curves.add(new Conflicts.Curve(o.feature().id(), named(o), years));
+        curves.add(new Curve(o.feature().id(), named(o), years));
       }
     }
     int told = evidence.observed().size();
     for (Statement s : evidence.statements()) {
-      curves.add(new Conflicts.Curve(s.id(), s.label(), tables.alone(looks.get(told++))));
+      curves.add(new Curve(s.id(), s.label(), tables.alone(looks.get(told++))));
     }
     if (evidence.marks().anyRead()) {
-      curves.add(new Conflicts.Curve(MARK, "The mark", markAlone(hypotheses)));
+      curves.add(new Curve(MARK, "The mark", markAlone(hypotheses)));
     }
-    String resolvedBy =
-        states.stream()
-            .filter(s -> s.state().kind() != State.Kind.AS_MADE)
-            .findFirst()
-            .map(s -> s.state().label())
-            .orElse("");
-    return new Conflicts(axis, curves, resolvedBy).find();
+    return curves;
+  }
+
+  private int middle(List<String> features, List<Curve> curves) {
+    double[] together = axis.map(year -> 1);
+    for (Curve curve : curves) {
+      if (features.contains(curve.feature())) {
+        together = Distribution.product(together, curve.years());
+      }
+    }
+    return axis.year(Distribution.quantile(Distribution.normalised(together), HALF));
+  }
+
+  private static String resolvedBy(List<StateProbability> states) {
+    return states.stream()
+        .filter(s -> s.state().kind() != State.Kind.AS_MADE)
+        .findFirst()
+        .map(s -> s.state().label())
+        .orElse("");
   }
 
   private static String named(Observed o) {

@@ -15,6 +15,8 @@ import snikra.core.clue.Feature;
  * @param states how it came to be so, likeliest first
  * @param explanations maker and state together, likeliest first; none while nothing was looked at
  * @param clues in the order of their influence
+ * @param clueGroups clues that agree taken together, in the order of what they do together; one
+ *     that stands alone is a group of its own
  * @param opinion in words, with its strength
  * @param lookNext what would tell most for its trouble, first things first
  */
@@ -31,6 +33,7 @@ public record DatingVerdict(
     List<StateProbability> states,
     List<Explanation> explanations,
     List<ClueInfluence> clues,
+    List<ClueGroup> clueGroups,
     List<Conflict> conflicts,
     Opinion opinion,
     List<NextLook> lookNext) {
@@ -91,6 +94,15 @@ public record DatingVerdict(
       String why,
       String source,
       boolean inConflict) {}
+
+  /**
+   * Clues that say the same, so that each of them alone seems to do little.
+   *
+   * @param features of the clues, most influential first
+   * @param medianShift years the middle would move if none of them had been seen
+   * @param bits information about the year lost if none of them had been seen
+   */
+  public record ClueGroup(List<String> features, int medianShift, double bits) {}
 
   /**
    * Two clues that do not go together in a knife as made.

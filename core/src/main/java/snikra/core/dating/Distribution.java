@@ -29,6 +29,15 @@ final class Distribution {
     return out;
   }
 
+  /** Two rows multiplied year by year. */
+  static double[] product(double[] a, double[] b) {
+    double[] out = new double[a.length];
+    for (int y = 0; y < a.length; y++) {
+      out[y] = a[y] * b[y];
+    }
+    return out;
+  }
+
   /** Overlap coefficient of two distributions: 1 the same, 0 apart. */
   static double overlap(double[] a, double[] b) {
     double sum = 0;

@@ -2,6 +2,7 @@ package snikra.core.dating;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -107,11 +108,12 @@ final class Inference {
   double[][] yearsWithoutEach(List<Look> looks) {
     double[][] post = new double[looks.size()][years];
     SortedMap<Integer, List<Group>> likely =
-        likely(looks).stream()
-            .collect(Collectors.groupingBy(g -> g.voice.index, TreeMap::new, Collectors.toList()));
+        likely(looks.stream().mapToDouble(Look::least).min().orElse(1));
     List<Voice> voices = likely.keySet().stream().map(hypotheses.voices::get).toList();
     List<Voice.@Nullable PartCurves[]> curves =
-        looks.stream().map(look -> curves(look.part(), othersThan(look), voices)).toList();
+        looks.stream()
+            .map(look -> curves(look.part(), othersThan(List.of(look), look.part()), voices))
+            .toList();
     Sums[] room = Voice.room(looksByPart.size(), years);
     double[][] weights = new double[2][years];
     for (Voice voice : voices) {
@@ -137,6 +139,26 @@ final class Inference {
     return post;
   }
 
+  /** P(year) if none of these looks had been taken. */
+  double[] yearsWithout(List<Look> left) {
+    SortedMap<Integer, List<Group>> likely =
+        likely(left.stream().mapToDouble(Look::least).reduce(1, (a, b) -> a * b));
+    List<Voice> voices = likely.keySet().stream().map(hypotheses.voices::get).toList();
+    Voice.@Nullable PartCurves[][] others = new Voice.PartCurves[looksByPart.size()][];
+    for (Look look : left) {
+      int part = look.part();
+      if (others[part] == null) {
+        others[part] = curves(part, othersThan(left, part), voices);
+      }
+    }
+    double[] post = new double[years];
+    double[][] weights = new double[2][years];
+    for (Voice voice : voices) {
+      addTo(post, likely.get(voice.index), voice.sums(others), silent, weights);
+    }
+    return Distribution.normalised(post);
+  }
+
   // With the curves of one part more than the sums hold.
   private void addTo(
       double[] post, List<Group> groups, Sums rest, Voice.PartCurves more, double[][] weights) {
@@ -148,9 +170,9 @@ final class Inference {
     }
   }
 
-  // Leaving out a look makes nothing likelier than by its least likelihood, and nothing unlikelier.
-  private List<Group> likely(List<Look> looks) {
-    double least = looks.stream().mapToDouble(Look::least).min().orElse(1);
+  // By voice. Leaving out a look makes nothing likelier than by its least likelihood, and nothing
+  // unlikelier.
+  private SortedMap<Integer, List<Group>> likely(double least) {
     double[] share = new double[weight.length];
     double total = 0;
     for (Group group : hypotheses.groups) {
@@ -160,7 +182,9 @@ final class Inference {
       total += share[group.index];
     }
     double negligible = NEGLIGIBLE * least * total;
-    return hypotheses.groups.stream().filter(g -> share[g.index] >= negligible).toList();
+    return hypotheses.groups.stream()
+        .filter(g -> share[g.index] >= negligible)
+        .collect(Collectors.groupingBy(g -> g.voice.index, TreeMap::new, Collectors.toList()));
   }
 
   private int[] alike(int part, List<Look> looks) {
@@ -188,8 +212,9 @@ final class Inference {
     return curves;
   }
 
-  private List<Look> othersThan(Look left) {
-    return looksByPart.get(left.part()).stream().filter(l -> !l.id().equals(left.id())).toList();
+  private List<Look> othersThan(List<Look> left, int part) {
+    Set<String> ids = left.stream().map(Look::id).collect(Collectors.toSet());
+    return looksByPart.get(part).stream().filter(l -> !ids.contains(l.id())).toList();
   }
 
   /**

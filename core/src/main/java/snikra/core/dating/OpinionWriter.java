@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.ToIntFunction;
 import snikra.core.dating.DatingVerdict.ClueInfluence;
 import snikra.core.dating.DatingVerdict.Conflict;
 import snikra.core.dating.DatingVerdict.Explanation;
@@ -17,18 +18,28 @@ import snikra.core.wording.Wording;
 final class OpinionWriter {
   private static final double WORTH_SAYING = 0.1;
   private static final int MOST_NAMED = 3;
+
+  /** Years of a fashion are told to ten. */
+  private static final int ABOUT = 10;
+
   private static final String STORY = "story";
   private static final double NAMED_FROM = 0.5;
   private static final double TELLING_BITS = 0.15;
 
   private OpinionWriter() {}
 
+  /**
+   * The opinion.
+   *
+   * @param middle of the years of these clues together, in a knife as made by anyone anywhere
+   */
   static Opinion write(
       boolean seen,
       List<StateProbability> states,
       List<Explanation> explanations,
       List<ClueInfluence> clues,
       List<Conflict> conflicts,
+      ToIntFunction<List<String>> middle,
       List<MarkCandidate> marks) {
     if (!seen) {
       return new Opinion(
@@ -41,7 +52,7 @@ final class OpinionWriter {
     List<String> sentences = new ArrayList<>();
     marks.stream().findFirst().flatMap(m -> mark(m, lead)).ifPresent(sentences::add);
     decidingBound(clues, lead.state()).ifPresent(sentences::add);
-    fashion(clues, conflicts, states)
+    fashion(clues, conflicts, states, middle)
         .or(() -> conflicts.stream().findFirst().map(OpinionWriter::conflict))
         .ifPresent(sentences::add);
     states.stream()
@@ -126,7 +137,10 @@ final class OpinionWriter {
 
   // What is of an older fashion than the clue that decides, and what may have come of that.
   private static Optional<String> fashion(
-      List<ClueInfluence> clues, List<Conflict> conflicts, List<StateProbability> states) {
+      List<ClueInfluence> clues,
+      List<Conflict> conflicts,
+      List<StateProbability> states,
+      ToIntFunction<List<String>> middle) {
     ClueInfluence decides = clues.isEmpty() ? null : clues.get(0);
     if (decides == null || decides.notBefore() == null) {
       return Optional.empty();
@@ -147,7 +161,7 @@ final class OpinionWriter {
     if (older.isEmpty() || ways.isEmpty()) {
       return Optional.empty();
     }
-    int until = older.stream().mapToInt(ClueInfluence::notAfter).max().orElseThrow();
+    int year = middle.applyAsInt(older.stream().map(ClueInfluence::feature).toList());
     String what =
         joined(older.stream().map(c -> "the " + Wording.lowerFirst(c.label())).toList(), " and ");
     String how =
@@ -159,8 +173,8 @@ final class OpinionWriter {
     return Optional.of(
         sentence(what)
             + (older.size() == 1 ? " is" : " are")
-            + " in a fashion that was over by about "
-            + until
+            + " in a fashion of about "
+            + ABOUT * Math.round(1.0 * year / ABOUT)
             + ", so "
             + (ways.size() > 1 ? "either " : "most likely ")
             + how

@@ -227,8 +227,18 @@ final class Voice {
 
   /** Sums over all parts. */
   Sums sums() {
+    return sums(new PartCurves[parts.length][]);
+  }
+
+  /**
+   * Sums over all parts, some of them otherwise.
+   *
+   * @param others by part and voice, in place of what was heard; null where that holds
+   */
+  Sums sums(@Nullable PartCurves @Nullable [][] others) {
     Sums sums = new Sums(years);
-    for (PartCurves part : parts) {
+    for (int k = 0; k < parts.length; k++) {
+      PartCurves part = others[k] == null ? parts[k] : others[k][index];
       if (part != null) {
         sums.set(sums, part, met);
       }

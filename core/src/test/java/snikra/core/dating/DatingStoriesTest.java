@@ -7,6 +7,7 @@ import static snikra.core.fixture.KnifeBuilder.aKnifeOn;
 import static snikra.core.fixture.KnifeBuilder.anOldLookingCampKnife;
 import static snikra.core.fixture.KnifeBuilder.probability;
 
+import java.util.Comparator;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import snikra.core.fixture.Shelf;
@@ -113,6 +114,40 @@ class DatingStoriesTest {
     assertThat(spacer.medianShift()).isEqualTo(with.median() - without.median());
     assertThat(spacer.bits())
         .isCloseTo(Distribution.bitsLost(with.curve(), without.curve()), within(1e-9));
+  }
+
+  @Test
+  void cluesThatAgreeAreWorthTogetherWhatLeavingThemAllOutSays() {
+    DatingVerdict with = anOldLookingCampKnife().with("spacer", "plastic").dated();
+    DatingVerdict.ClueGroup old =
+        with.clueGroups().stream().filter(g -> g.features().size() > 1).findFirst().orElseThrow();
+    var knife = anOldLookingCampKnife().with("spacer", "plastic");
+    old.features().forEach(knife::without);
+    DatingVerdict without = knife.dated();
+
+    assertThat(old.features()).doesNotContain("spacer");
+    assertThat(old.medianShift()).isEqualTo(with.median() - without.median());
+    assertThat(old.bits())
+        .isCloseTo(Distribution.bitsLost(with.curve(), without.curve()), within(1e-9));
+    assertThat(with.clues())
+        .filteredOn(c -> old.features().contains(c.feature()))
+        .hasSize(old.features().size())
+        .allSatisfy(c -> assertThat(c.bits()).isLessThan(old.bits()));
+  }
+
+  @Test
+  void everyClueIsInOneGroupAndNeverWithOneItIsInConflictWith() {
+    DatingVerdict verdict = anOldLookingCampKnife().with("spacer", "plastic").dated();
+
+    assertThat(verdict.clueGroups().stream().flatMap(g -> g.features().stream()))
+        .containsExactlyInAnyOrderElementsOf(
+            verdict.clues().stream().map(DatingVerdict.ClueInfluence::feature).toList());
+    assertThat(verdict.clueGroups())
+        .isSortedAccordingTo(Comparator.comparingDouble(g -> -g.bits()))
+        .noneMatch(
+            g ->
+                verdict.conflicts().stream()
+                    .anyMatch(c -> g.features().containsAll(List.of(c.feature(), c.rival()))));
   }
 
   @Test
