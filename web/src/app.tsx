@@ -51,6 +51,7 @@ function Sheet() {
         condition: {},
         marks: [],
         measured: {},
+        notFound: [],
         seen: {},
         story: [],
       });

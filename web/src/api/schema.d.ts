@@ -1504,6 +1504,7 @@ export interface components {
             measured: {
                 [key: string]: string[];
             };
+            notFound: ("number" | "code")[];
         };
         State: {
             /** @enum {string} */

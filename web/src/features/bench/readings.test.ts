@@ -38,6 +38,7 @@ describe("the same as the knife before", () => {
     registered: [],
     hallmarks: [],
     measured: {},
+    notFound: [],
     seen: {},
     story: [],
     ...more,

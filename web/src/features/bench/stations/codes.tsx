@@ -5,6 +5,7 @@ import { Select } from "../../../ui/select";
 import { TextField } from "../../../ui/text-field";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
+import { NotFound } from "./not-found";
 import { Rows } from "./rows";
 
 type Reading = Verdict["codes"][number]["readings"][number];
@@ -40,6 +41,7 @@ export function DateCodes({ knife, book }: StationProps) {
           />
         )}
       </Rows>
+      {knife.specimen.codes.length === 0 && <NotFound knife={knife} sought="code" />}
     </section>
   );
 }

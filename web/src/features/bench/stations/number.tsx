@@ -5,6 +5,7 @@ import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { DateCodes } from "./codes";
 import { Hallmarks } from "./hallmarks";
+import { NotFound } from "./not-found";
 import { RegisteredNumbers } from "./registered";
 
 const WORDS = { agrees: "agrees", contradicts: "contradicts", unknown: "not yet known" } as const;
@@ -35,19 +36,22 @@ function PatternNumber({ knife }: Pick<StationProps, "knife">) {
         onCommit={(number) => knife.change((s) => ({ ...s, number: number?.toUpperCase() }))}
       />
       {!knife.specimen.number && (
-        <p className="voice text-ink3">
-          No number entered. Look at the pile side of the main tang.
-          {number?.expected && (
-            <>
-              {" "}
-              As it stands, {number.makerName} would have numbered it{" "}
-              <span className="font-steel text-ink not-italic" data-testid="expected">
-                {number.expected}
-              </span>
-              .
-            </>
-          )}
-        </p>
+        <div>
+          <p className="voice text-ink3">
+            No number entered. Look at the pile side of the main tang.
+            {number?.expected && (
+              <>
+                {" "}
+                As it stands, {number.makerName} would have numbered it{" "}
+                <span className="font-steel text-ink not-italic" data-testid="expected">
+                  {number.expected}
+                </span>
+                .
+              </>
+            )}
+          </p>
+          <NotFound knife={knife} sought="number" />
+        </div>
       )}
       {knife.specimen.number && !number?.decoded && (
         <p className="text-ink2">No maker on the shelf is known to have built a number like this.</p>

@@ -49,6 +49,11 @@ public class ExaminationBenchmark {
   }
 
   @Benchmark
+  public DatingVerdict whenWhoAndWhy() {
+    return examiner.dateWithReasons(knife);
+  }
+
+  @Benchmark
   public DatingVerdict whenAndWhoAlone() {
     return examiner.date(knife);
   }

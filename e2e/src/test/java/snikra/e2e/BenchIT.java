@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.net.URI;
@@ -52,7 +53,7 @@ class BenchIT {
     bench
         .page()
         .getByRole(AriaRole.BANNER)
-        .getByText("mm", new com.microsoft.playwright.Locator.GetByTextOptions().setExact(true))
+        .getByText("mm", new Locator.GetByTextOptions().setExact(true))
         .click();
     return bench;
   }
@@ -299,7 +300,19 @@ class BenchIT {
     bench.field("Line 1 of the mark").pressSequentially("VELDRAKE");
     bench.field("Line 2 of the mark").pressSequentially("U.S.A.");
     bench.field("Line 2 of the mark").press("Enter");
-    bench.choose("Put on how", "etched").go("Number").press("Add a date code");
+    bench.choose("Put on how", "etched");
+    Locator next = bench.page().getByTestId("look-next");
+    assertThat(next).containsText("A date code beside the mark");
+    bench.go("Number");
+    Locator none = bench.page().getByLabel("Looked for a date code, found none");
+    none.focus();
+    bench.page().keyboard().press("Space");
+    assertThat(next).not().containsText("A date code beside the mark");
+    bench.page().keyboard().press("Control+z");
+    assertThat(none).not().isChecked();
+    assertThat(next).containsText("A date code beside the mark");
+    bench.press("Add a date code");
+    assertThat(none).isHidden();
     bench.choose("Sign", "Bar").write("How many", "7+");
     assertThat(bench.page().getByLabel("7 or more bars")).isVisible();
     assertThat(bench.page().getByText("bars over the number")).containsText("1948 (33%)");

@@ -124,6 +124,7 @@ class FormatsTest {
         "{\"codes\": [{\"sign\": \"figure\", \"written\": \"19X4\"}]} | codes[0].written | 19X4",
         "{\"codes\": [{\"sign\": \"moon\", \"written\": \"3\"}]} | codes[0].sign | \"moon\"",
         "{\"registered\": [{\"table\": \"no-such\"}]} | registered[0].table | no-such",
+        "{\"notFound\": [\"number\", \"gold\"]} | notFound[1] | \"gold\"",
         "{\"registered\": [{\"table\": \"us-patent\", \"number\": \"pending\"}]} |"
             + " registered[0].number | pending",
         "{\"hallmarks\": [{\"office\": \"o\", \"letter\": \"7\"}]} | hallmarks[0].letter | 7",

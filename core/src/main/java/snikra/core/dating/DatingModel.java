@@ -40,7 +40,7 @@ public final class DatingModel {
     this.shelf = shelf;
     this.axis = new YearAxis(YearAxis.FIRST, thisYear);
     this.tables = new ClueTables(shelf, axis);
-    this.lookNext = new LookNext(shelf, tables);
+    this.lookNext = new LookNext(shelf, tables, axis);
     this.uses = shelf.makers().stream().map(m -> MarkUse.of(m, axis)).toList();
     this.parts = shelf.clues().parts();
     // The last place is the story: it is told of the whole knife and cannot be replaced.
@@ -50,17 +50,29 @@ public final class DatingModel {
     }
   }
 
+  /** How much is told. */
+  private enum Told {
+    BRIEFLY,
+    WITH_REASONS,
+    WHOLE
+  }
+
   /** The whole verdict. */
   public DatingVerdict date(Evidence evidence) {
-    return date(evidence, true);
+    return date(evidence, Told.WHOLE);
+  }
+
+  /** The verdict without what to look at next. */
+  public DatingVerdict dateWithReasons(Evidence evidence) {
+    return date(evidence, Told.WITH_REASONS);
   }
 
   /** The verdict without the influence of each clue and without what to look at next. */
   public DatingVerdict dateBriefly(Evidence evidence) {
-    return date(evidence, false);
+    return date(evidence, Told.BRIEFLY);
   }
 
-  private DatingVerdict date(Evidence evidence, boolean whole) {
+  private DatingVerdict date(Evidence evidence, Told told) {
     List<Look> looks = looks(evidence);
     Hypotheses hypotheses = hypotheses(evidence);
     Inference inference = new Inference(hypotheses, axis.size(), byPart(looks));
@@ -70,7 +82,7 @@ public final class DatingModel {
     List<Curve> curves = curves(evidence, looks, hypotheses);
     List<Conflict> conflicts = new Conflicts(axis, curves, resolvedBy(states)).find();
     List<ClueInfluence> clues =
-        whole ? influences(evidence, looks, inference, post, conflicts) : List.of();
+        told == Told.BRIEFLY ? List.of() : influences(evidence, looks, inference, post, conflicts);
     List<ClueGroup> groups = groups(clues, looks, curves, inference, post);
     Span half = Distribution.span(post, HALF, axis);
     Span nineTenths = Distribution.span(post, NINE_TENTHS, axis);
@@ -104,7 +116,7 @@ public final class DatingModel {
             conflicts,
             features -> middle(features, curves),
             evidence.marks().candidates()),
-        whole ? lookNext.find(evidence, explainer, makers) : List.of());
+        told == Told.WHOLE ? lookNext.find(evidence, explainer, makers) : List.of());
   }
 
   private Hypotheses hypotheses(Evidence evidence) {

@@ -16,7 +16,8 @@ import snikra.core.specimen.Sureness;
  * @param number the pattern number as struck
  * @param codes date codes as seen
  * @param found answers by feature or trait, for holding the number against
- * @param lookedInVain features that were looked at and could not be told
+ * @param lookedInVain features that were looked at and could not be told, and {@link
+ *     snikra.core.specimen.Sought} that was not found
  * @param facesLeft where a mark may stand and nobody has looked yet, in the order of looking
  */
 public record Evidence(

@@ -1,6 +1,7 @@
 package snikra.core.dating;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -230,6 +231,15 @@ final class Explainer {
                 new Attribution(
                     o.maker, o.region.id(), o.label, o.weight() / total, nineTenths(o.years)))
         .toList();
+  }
+
+  /** P(maker and year) of the makers on file, by maker. */
+  Map<String, double[]> listed() {
+    Map<String, double[]> out = new LinkedHashMap<>();
+    owners.values().stream()
+        .filter(o -> o.maker != null)
+        .forEach(o -> out.put(o.maker, Arrays.stream(o.years).map(w -> w / total).toArray()));
+    return out;
   }
 
   List<StateProbability> states() {

@@ -15,6 +15,7 @@ import snikra.core.dating.DatingVerdict.NextLook;
 import snikra.core.mark.MarkCandidate;
 import snikra.core.mark.MarkRival;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.Sought;
 import snikra.core.wording.Wording;
 
 /**
@@ -23,6 +24,7 @@ import snikra.core.wording.Wording;
  */
 final class LookNext {
   private static final int MOST = 8;
+  private static final String NUMBERS = "number";
   private static final double WORTH_LOOKING = 0.02;
 
   /** How often a maker not on file is known for one of a country by its name, town or wording. */
@@ -32,15 +34,18 @@ final class LookNext {
 
   private final ReferenceShelf shelf;
   private final ClueTables tables;
+  private final Strikes strikes;
 
-  LookNext(ReferenceShelf shelf, ClueTables tables) {
+  LookNext(ReferenceShelf shelf, ClueTables tables, YearAxis axis) {
     this.shelf = shelf;
     this.tables = tables;
+    this.strikes = new Strikes(shelf, axis);
   }
 
   List<NextLook> find(Evidence evidence, Explainer explainer, List<Attribution> makers) {
     List<NextLook> looks = new ArrayList<>();
     mark(evidence, makers).ifPresent(looks::add);
+    struck(evidence, explainer, looks);
     Map<Integer, double[][][]> weights = new HashMap<>();
     Map<String, String> seen = new HashMap<>();
     evidence.observed().forEach(o -> seen.put(o.feature().id(), o.clue().id()));
@@ -74,6 +79,20 @@ final class LookNext {
     return !feature.markBorne()
         && feature.asked() != Feature.Asked.OTHER_BLADES
         && (only == null || only.values().contains("" + seen.get(only.feature())));
+  }
+
+  private void struck(Evidence evidence, Explainer explainer, List<NextLook> looks) {
+    String number = Sought.NUMBER.toString();
+    String code = Sought.CODE.toString();
+    Map<String, double[]> listed = explainer.listed();
+    if (evidence.number() == null && !evidence.lookedInVain().contains(number)) {
+      double bits = strikes.numberBits(listed, evidence.found());
+      looks.add(new NextLook(number, NUMBERS, "The number on the main tang", Trouble.GLANCE, bits));
+    }
+    if (evidence.codes().isEmpty() && !evidence.lookedInVain().contains(code)) {
+      double bits = strikes.codeBits(listed);
+      looks.add(new NextLook(code, NUMBERS, "A date code beside the mark", Trouble.LOUPE, bits));
+    }
   }
 
   /** A legible mark tells which mark it is, so it is worth what is open about that. */

@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
@@ -37,6 +38,7 @@ import snikra.core.resemblance.Likeness;
 import snikra.core.resemblance.Lookalike;
 import snikra.core.specimen.Face;
 import snikra.core.specimen.Seen;
+import snikra.core.specimen.Sought;
 import snikra.core.specimen.Specimen;
 import snikra.core.specimen.Sureness;
 import snikra.core.value.Appraiser;
@@ -183,6 +185,11 @@ public final class Examiner {
     return dating.dateBriefly(evidence(knife, reader.read(knife.marks())));
   }
 
+  /** When and by whom, with the reasons, but without what to look at next: for keeping. */
+  public DatingVerdict dateWithReasons(Specimen knife) {
+    return dating.dateWithReasons(evidence(knife, reader.read(knife.marks())));
+  }
+
   /** A knife in a few words, for lists of many knives. */
   public Summary summarise(Specimen knife) {
     PatternVerdict pattern = namer.name(knife);
@@ -269,9 +276,11 @@ public final class Examiner {
         knife.codes(),
         found(knife),
         facesLeft(knife),
-        seen.entrySet().stream()
-            .filter(e -> e.getValue().value() == null)
-            .map(Map.Entry::getKey)
+        Stream.concat(
+                seen.entrySet().stream()
+                    .filter(e -> e.getValue().value() == null)
+                    .map(Map.Entry::getKey),
+                knife.notFound().stream().map(Sought::toString))
             .collect(Collectors.toSet()));
   }
 

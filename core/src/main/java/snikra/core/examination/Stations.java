@@ -99,6 +99,9 @@ public final class Stations {
     if (!knife.registered().isEmpty()) {
       told.add(count(knife.registered(), "patent or design"));
     }
+    if (told.isEmpty() && !knife.notFound().isEmpty()) {
+      told.add("none found");
+    }
     return one("number", !told.isEmpty(), String.join(", ", told), conflict);
   }
 

@@ -22,6 +22,7 @@ import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenBlade;
 import snikra.core.specimen.SeenFace;
+import snikra.core.specimen.Sought;
 import snikra.core.specimen.Specimen;
 import snikra.core.specimen.Sureness;
 import snikra.core.wording.Wording;
@@ -170,10 +171,21 @@ public final class WhatChanged {
   private void numbers(Specimen knife) {
     if (knife.number() != null) {
       struck("Number", List.of(knife.number()), n -> n);
+    } else {
+      soughtInVain("Number", Sought.NUMBER, knife);
+    }
+    if (knife.codes().isEmpty()) {
+      soughtInVain("Date codes", Sought.CODE, knife);
     }
     struck("Date codes", knife.codes(), c -> c.sign() + " " + c.written());
     struck("Patents and designs", knife.registered(), n -> n.table() + " " + n.number());
     struck("Hallmarks", knife.hallmarks(), h -> h.office() + " " + h.letter());
+  }
+
+  private void soughtInVain(String label, Sought sought, Specimen knife) {
+    if (knife.notFound().contains(sought)) {
+      struck(label, List.of("none to be found"), n -> n);
+    }
   }
 
   private <T> void struck(String label, List<T> all, Function<T, String> say) {

@@ -1,7 +1,11 @@
 package snikra.core.specimen;
 
+import static java.util.Collections.unmodifiableSet;
+
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import snikra.core.code.SeenCode;
 import snikra.core.code.SeenHallmark;
@@ -21,6 +25,8 @@ import snikra.core.provenance.StoryEvent;
  * @param seen by feature of the clue book
  * @param condition by point of the condition book
  * @param measured readings by quantity of the measure book
+ * @param notFound what was looked for and is not there, or not any more: it says nothing of the
+ *     date
  */
 public record Specimen(
     @Nullable String title,
@@ -39,9 +45,14 @@ public record Specimen(
     Map<String, Seen<String>> condition,
     List<StoryEvent> story,
     List<ComparableSale> comparables,
-    Map<String, List<Measurement>> measured) {
+    Map<String, List<Measurement>> measured,
+    Set<Sought> notFound) {
 
   public Specimen {
+    notFound =
+        notFound == null || notFound.isEmpty()
+            ? Set.of()
+            : unmodifiableSet(EnumSet.copyOf(notFound));
     measured = measured == null ? Map.of() : Map.copyOf(measured);
     blades = copy(blades);
     marks = copy(marks);
@@ -86,7 +97,8 @@ public record Specimen(
         condition,
         story,
         comparables,
-        Map.of());
+        Map.of(),
+        Set.of());
   }
 
   /** A knife nobody has looked at yet. */

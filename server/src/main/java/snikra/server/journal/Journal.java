@@ -18,7 +18,6 @@ import org.springframework.transaction.support.TransactionTemplate;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Problem;
-import snikra.core.examination.Verdict;
 import snikra.core.examination.WhatChanged;
 import snikra.core.provenance.EdtfDate;
 import snikra.core.specimen.Specimen;
@@ -183,8 +182,7 @@ public class Journal {
   private Content content(@Nullable JournalEntity before, Specimen knife, @Nullable Own own) {
     Examiner examiner = desk.get();
     Specimen then = before == null ? Specimen.unseen() : SpecimenFormat.readKept(before.specimen());
-    Verdict verdict = examiner.examine(knife);
-    DatingVerdict dated = verdict.dating();
+    DatingVerdict dated = examiner.dateWithReasons(knife);
     List<WhatChanged.Learned> changes = WhatChanged.between(then, knife, examiner.shelf());
     boolean isDated = !dated.explanations().isEmpty();
     Integer median = before == null ? null : content(before).median();
@@ -192,7 +190,7 @@ public class Journal {
         median != null && Math.abs(examiner.date(then).median() - median) >= MOVED_YEARS;
     return new Content(
         new Opinion(
-            verdict.pattern().title(),
+            examiner.title(knife),
             dated.opinion().strength().words(),
             dated.opinion().headline(),
             isDated ? dated.explanations().get(0).probability() : 0,
