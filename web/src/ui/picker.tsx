@@ -46,6 +46,8 @@ export function Picker({
     setOpen(now);
   };
   const choose = (next: string | undefined) => {
+    // At once: what is typed while the list closes is meant for this control and is no command.
+    button.current?.focus();
     onChange(next);
     setOpen(false);
   };

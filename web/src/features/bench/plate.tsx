@@ -374,6 +374,9 @@ function HotSpots({
                 textAnchor={s.side}
                 fontSize="13"
                 fill={colour}
+                paintOrder="stroke"
+                stroke="var(--color-paper)"
+                strokeWidth="3"
               >
                 {s.label}
                 {s.quiet && (

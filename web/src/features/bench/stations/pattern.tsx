@@ -46,7 +46,7 @@ export function PatternStation({ knife, book }: StationProps) {
           ))}
         </div>
       </fieldset>
-      <div className="mt-2 grid grid-cols-2 gap-x-4 gap-y-2 md:grid-cols-[minmax(0,11fr)_minmax(0,26.5fr)_minmax(0,20fr)_minmax(0,22.5fr)]">
+      <div className="mt-2 grid grid-cols-2 gap-x-4 gap-y-2 md:grid-cols-[minmax(0,10.5fr)_minmax(0,27.7fr)_minmax(0,19.8fr)_minmax(0,22fr)]">
         <TextField
           label="Closed length"
           problem={problemAt(knife.problems, "closedLength")}

@@ -295,6 +295,20 @@ class BenchIT {
   }
 
   @Test
+  void whatIsTypedWhileAListClosesIsNoCommand() {
+    BenchPage bench = newKnife().go("Tools");
+    Page page = bench.page();
+    page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Punch").setExact(true))
+        .focus();
+    page.keyboard().type("wing");
+    page.keyboard().press("Enter");
+    page.keyboard().type("tj");
+    assertThat(page.getByPlaceholder("type any name")).hasValue("tj");
+    page.keyboard().press("Escape");
+    assertThat(page.locator("#station")).containsText("Punch with wing");
+  }
+
+  @Test
   void aDateCodeAndAPatentNumberNarrowTheYears() {
     BenchPage bench = newKnife().go("Blades").press("Add the main blade").go("Marks");
     bench.field("Line 1 of the mark").pressSequentially("VELDRAKE");
