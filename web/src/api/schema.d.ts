@@ -728,6 +728,7 @@ export interface components {
             /** Format: double */
             probability: number;
             nineTenths: components["schemas"]["Span"];
+            contractors: components["schemas"]["DatingVerdictContractor"][];
         };
         DatingVerdictClueGroup: {
             features: string[];
@@ -765,6 +766,13 @@ export interface components {
             /** Format: int32 */
             gap: number;
             resolvedBy: string;
+        };
+        DatingVerdictContractor: {
+            maker?: string;
+            label: string;
+            /** Format: double */
+            probability: number;
+            nineTenths: components["schemas"]["Span"];
         };
         DatingVerdictExplanation: {
             maker?: string;
@@ -864,6 +872,7 @@ export interface components {
             to: number;
             /** Format: double */
             share: number;
+            marks: string[];
             note: string;
             source: string;
         };

@@ -13,6 +13,7 @@ type History = OneMaker["history"];
 export function HistoryOf({ maker, pack }: { maker: OneMaker; pack: MakersPack }) {
   const { owners, contracts, shields, fittings, models, tells } = maker.history;
   const book = useQuery({ queryKey: ["book"], queryFn: api.book, staleTime: Number.POSITIVE_INFINITY });
+  const markById = (id: string) => maker.marks.find((m) => m.id === id)?.lines.join(" / ") ?? id;
   const words = (f: History["fittings"][number]) => {
     const question = book.data?.questions.find((q) => q.id === f.feature);
     const answer = question?.answers.find((a) => a.id === f.value);
@@ -26,7 +27,9 @@ export function HistoryOf({ maker, pack }: { maker: OneMaker; pack: MakersPack }
           heading="Who made its knives"
           pack={pack}
           facts={contracts}
-          what={(c) => `${c.by}, ${percent(c.share)}%`}
+          what={(c) =>
+            `${c.by}, ${percent(c.share)}%${c.marks.length > 0 ? ` under ${c.marks.map(markById).join(" and ")}` : ""}`
+          }
         />
       )}
       {shields.length > 0 && <Shields shields={shields} pack={pack} book={book.data} />}

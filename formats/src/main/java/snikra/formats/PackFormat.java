@@ -183,19 +183,25 @@ public final class PackFormat {
         String fact = at + "." + list + "[" + i + "]";
         sourced(fact, facts.path(i), sources, problems);
         modelTells(fact, facts.path(i).path("tells"), sources, problems);
-        facts
-            .path(i)
-            .path("marks")
-            .fieldNames()
-            .forEachRemaining(
-                mark -> {
-                  if (!marks.contains(mark)) {
+        named(facts.path(i).path("marks"))
+            .filter(mark -> !marks.contains(mark))
+            .forEach(
+                mark ->
                     problems.add(
-                        new Problem(fact + ".marks", mark, "must be a mark of this maker"));
-                  }
-                });
+                        new Problem(fact + ".marks", mark, "must be a mark of this maker")));
       }
     }
+  }
+
+  // A model keeps its marks with their years, a contract names its marks.
+  private static Stream<String> named(JsonNode marks) {
+    List<String> ids = new ArrayList<>();
+    if (marks.isArray()) {
+      marks.forEach(mark -> ids.add(mark.asText()));
+    } else {
+      marks.fieldNames().forEachRemaining(ids::add);
+    }
+    return ids.stream();
   }
 
   private static void modelTells(

@@ -118,6 +118,9 @@ class OriginalityTest {
     assertThat(contract.worth()).isEqualTo(1);
     assertThat(contract.tells())
         .anySatisfy(t -> assertThat(t.text()).contains("Veldrake Knife Works made 70%"));
+    String overSea = lisk.replace("SAINT ORRIN", "GERMANY");
+    assertThat(examine(overSea).dating().opinion().headline())
+        .isEqualTo("Orbquendel & Sohn made it for Harrowmint & Lisk");
   }
 
   @Test

@@ -31,6 +31,7 @@ public final class DatingModel {
   private final YearAxis axis;
   private final ClueTables tables;
   private final List<List<MarkUse>> uses;
+  private final List<List<Hand>> hands;
   private final List<Part> parts;
   private final double[] replacedPrior;
   private final LookNext lookNext;
@@ -42,6 +43,7 @@ public final class DatingModel {
     this.tables = new ClueTables(shelf, axis);
     this.lookNext = new LookNext(shelf, tables, axis);
     this.uses = shelf.makers().stream().map(m -> MarkUse.of(m, axis)).toList();
+    this.hands = shelf.makers().stream().map(m -> Hand.of(m, shelf, axis)).toList();
     this.parts = shelf.clues().parts();
     // The last place is the story: it is told of the whole knife and cannot be replaced.
     this.replacedPrior = new double[parts.size() + 1];
@@ -114,13 +116,14 @@ public final class DatingModel {
             explanations,
             clues,
             conflicts,
+            makers,
             features -> middle(features, curves),
             evidence.marks().candidates()),
         told == Told.WHOLE ? lookNext.find(evidence, explainer, makers) : List.of());
   }
 
   private Hypotheses hypotheses(Evidence evidence) {
-    return new Hypotheses(shelf, axis, tables, uses, parts, replacedPrior, evidence);
+    return new Hypotheses(shelf, axis, tables, uses, hands, parts, replacedPrior, evidence);
   }
 
   private List<Look> looks(Evidence evidence) {

@@ -51,9 +51,24 @@ public record DatingVerdict(
    * Who made it.
    *
    * @param maker id on the shelf, null for an unlisted one
+   * @param contractors others who may have made it for this one under contract, likeliest first
    */
   public record Attribution(
-      @Nullable String maker, String region, String label, double probability, Span nineTenths) {}
+      @Nullable String maker,
+      String region,
+      String label,
+      double probability,
+      Span nineTenths,
+      List<Contractor> contractors) {}
+
+  /**
+   * One who made knives for another.
+   *
+   * @param maker id on the shelf, null for one who is not on it
+   * @param probability that it made this one
+   */
+  public record Contractor(
+      @Nullable String maker, String label, double probability, Span nineTenths) {}
 
   /**
    * A state with its probability.

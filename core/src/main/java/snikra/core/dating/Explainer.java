@@ -10,6 +10,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Part;
 import snikra.core.dating.DatingVerdict.Attribution;
+import snikra.core.dating.DatingVerdict.Contractor;
 import snikra.core.dating.DatingVerdict.Explanation;
 import snikra.core.dating.DatingVerdict.StateProbability;
 import snikra.core.dating.Hypotheses.Hypothesis;
@@ -46,12 +47,18 @@ final class Explainer {
   private final List<State> states;
 
   private final Map<String, Owner> owners = new LinkedHashMap<>();
+
+  /** Those under one name: the house itself, and all who made for it. */
+  private final Map<String, List<Owner>> names = new LinkedHashMap<>();
+
   private final double total;
 
   /** A maker or the unlisted makers of a region, with weight by state and year. */
   private static final class Owner {
     final @Nullable String maker;
+    final @Nullable Hand hand;
     final Region region;
+    final String home;
     final String label;
     final double[] @Nullable [] byState;
 
@@ -62,7 +69,9 @@ final class Explainer {
 
     Owner(Hypothesis h, int states, int size) {
       maker = h.maker() == null ? null : h.maker().id();
+      hand = h.hand();
       region = h.region();
+      home = h.maker() == null ? region.id() : h.maker().region();
       label = h.maker() == null ? h.region().unlisted() : h.maker().name();
       byState = new double[states][];
       weights = new double[states];
@@ -93,8 +102,17 @@ final class Explainer {
         continue;
       }
       Hypothesis h = hypotheses.all.get(i);
-      String key = h.maker() == null ? "region " + h.region().id() : "maker " + h.maker().id();
-      add(owners.computeIfAbsent(key, k -> new Owner(h, states.size(), axis.size())), h);
+      String name = h.maker() == null ? "region " + h.region().id() : "maker " + h.maker().id();
+      String key = h.hand() == null ? name : name + " by " + h.hand().label();
+      Owner owner =
+          owners.computeIfAbsent(
+              key,
+              k -> {
+                Owner met = new Owner(h, states.size(), axis.size());
+                names.computeIfAbsent(name, n -> new ArrayList<>()).add(met);
+                return met;
+              });
+      add(owner, h);
     }
     owners.values().forEach(Owner::sumUp);
     total = owners.values().stream().mapToDouble(Owner::weight).sum();
@@ -223,22 +241,50 @@ final class Explainer {
   }
 
   List<Attribution> makers() {
-    return owners.values().stream()
-        .filter(o -> o.weight() / total >= SHOWN_FROM)
-        .sorted(Comparator.comparingDouble((Owner o) -> -o.weight()))
-        .map(
-            o ->
-                new Attribution(
-                    o.maker, o.region.id(), o.label, o.weight() / total, nineTenths(o.years)))
+    return names.values().stream()
+        .map(this::attribution)
+        .filter(a -> a.probability() >= SHOWN_FROM)
+        .sorted(Comparator.comparingDouble((Attribution a) -> -a.probability()))
         .toList();
+  }
+
+  private Attribution attribution(List<Owner> name) {
+    Owner house = name.get(0);
+    double weight = name.stream().mapToDouble(Owner::weight).sum();
+    return new Attribution(
+        house.maker,
+        house.home,
+        house.label,
+        weight / total,
+        nineTenths(years(name)),
+        name.stream()
+            .filter(o -> o.hand != null && o.hand.label() != null)
+            .filter(o -> o.weight() / total >= SHOWN_FROM)
+            .sorted(Comparator.comparingDouble((Owner o) -> -o.weight()))
+            .map(this::contractor)
+            .toList());
+  }
+
+  private Contractor contractor(Owner o) {
+    String maker = o.hand.maker() == null ? null : o.hand.maker().id();
+    return new Contractor(maker, o.hand.label(), o.weight() / total, nineTenths(o.years));
+  }
+
+  private double[] years(List<Owner> name) {
+    double[] years = new double[axis.size()];
+    name.forEach(o -> addTo(years, o.years));
+    return years;
   }
 
   /** P(maker and year) of the makers on file, by maker. */
   Map<String, double[]> listed() {
     Map<String, double[]> out = new LinkedHashMap<>();
-    owners.values().stream()
-        .filter(o -> o.maker != null)
-        .forEach(o -> out.put(o.maker, Arrays.stream(o.years).map(w -> w / total).toArray()));
+    names.values().stream()
+        .filter(name -> name.get(0).maker != null)
+        .forEach(
+            name ->
+                out.put(
+                    name.get(0).maker, Arrays.stream(years(name)).map(w -> w / total).toArray()));
     return out;
   }
 
@@ -263,10 +309,14 @@ final class Explainer {
   List<Explanation> explanations() {
     List<Explained> out = new ArrayList<>();
     for (int s = 0; s < states.size(); s++) {
-      for (Owner o : owners.values()) {
-        double p = o.weights[s] / total;
-        if (o.maker != null && p >= SHOWN_FROM) {
-          out.add(new Explained(o.maker, o.region.id(), o.label, states.get(s), p, o.byState[s]));
+      int state = s;
+      for (List<Owner> name : names.values()) {
+        Owner house = name.get(0);
+        double p = name.stream().mapToDouble(o -> o.weights[state]).sum() / total;
+        if (house.maker != null && p >= SHOWN_FROM) {
+          double[] years = new double[axis.size()];
+          name.forEach(o -> addTo(years, o.byState[state]));
+          out.add(new Explained(house.maker, house.home, house.label, states.get(s), p, years));
         }
       }
       explainUnlisted(out, s);

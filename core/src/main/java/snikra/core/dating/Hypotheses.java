@@ -26,11 +26,19 @@ final class Hypotheses {
   /**
    * One maker with all its marks, or the unlisted makers of a region, with its years.
    *
+   * @param hand who made it, null for an unlisted one
+   * @param region of who made it
    * @param mass by nearness to a change and year; nothing outside the years from {@code from} up to
    *     {@code to}
    */
   record Hypothesis(
-      @Nullable Maker maker, Region region, Group group, double[][] mass, int from, int to) {}
+      @Nullable Maker maker,
+      @Nullable Hand hand,
+      Region region,
+      Group group,
+      double[][] mass,
+      int from,
+      int to) {}
 
   final List<Group> groups = new ArrayList<>();
   final List<Voice> voices = new ArrayList<>();
@@ -40,6 +48,7 @@ final class Hypotheses {
   private final YearAxis axis;
   private final ClueTables tables;
   private final List<List<MarkUse>> uses;
+  private final List<List<Hand>> hands;
   private final List<Part> parts;
   private final double[] replacedPrior;
   private final Map<String, Group> listed = new HashMap<>();
@@ -50,6 +59,7 @@ final class Hypotheses {
       YearAxis axis,
       ClueTables tables,
       List<List<MarkUse>> uses,
+      List<List<Hand>> hands,
       List<Part> parts,
       double[] replacedPrior,
       Evidence evidence) {
@@ -57,6 +67,7 @@ final class Hypotheses {
     this.axis = axis;
     this.tables = tables;
     this.uses = uses;
+    this.hands = hands;
     this.parts = parts;
     this.replacedPrior = replacedPrior;
     double chance = evidence.number() == null ? 0 : NumberGrammar.logByChance(evidence.number());
@@ -94,54 +105,67 @@ final class Hypotheses {
     for (int y = 0; y < axis.size(); y++) {
       mass[0][y] = weight * tables.output(r)[y];
     }
-    add(new Hypothesis(null, region, group, mass, 0, axis.size()));
+    add(new Hypothesis(null, null, region, group, mass, 0, axis.size()));
   }
 
   private void addListed(Evidence evidence, double shift, double chance) {
-    boolean coded = !evidence.codes().isEmpty();
-    int v = 0;
+    int firstMark = 0;
     for (int m = 0; m < uses.size(); m++) {
-      Maker maker = shelf.makers().get(m);
-      Group group = groupFor(maker, evidence);
-      History.Model model =
-          evidence.number() == null ? null : maker.history().model(evidence.number()).orElse(null);
-      List<MarkUse> marks =
-          model == null || model.marks().isEmpty()
-              ? uses.get(m)
-              : MarkUse.of(maker.asFor(model), axis);
-      double prior = numberWeight(maker, evidence, chance) * maker.weight() / marks.size();
-      History.Spoken spoken = maker.history().spoken(evidence.found()).orElse(null);
-      NumberGrammar.Eras eras =
-          evidence.number() == null || maker.numbers() == null
-              ? null
-              : maker.numbers().eras(evidence.number()).orElse(null);
-      double[][] mass = new double[2][axis.size()];
-      int from = axis.size();
-      int to = 0;
-      for (MarkUse use : marks) {
-        from = Math.min(from, use.first());
-        to = Math.max(to, use.first() + use.share().length);
-        double weight = prior * Math.exp(evidence.marks().logLikelihood()[v++] - shift);
-        for (int i = 0; i < use.share().length; i++) {
-          // What is less than a double can hold in full is no hypothesis any more.
-          double more = weight * use.share()[i];
-          if (coded) {
-            more *= given(evidence, maker, use.first() + i);
-          }
-          if (spoken != null) {
-            more *= spoken.in(axis.year(use.first() + i));
-          }
-          if (eras != null) {
-            more *= eras.in(axis.year(use.first() + i));
-          }
-          if (model != null) {
-            more *= Maker.given(model, axis.year(use.first() + i));
-          }
-          mass[use.near()[i]][use.first() + i] += more > Double.MIN_NORMAL ? more : 0;
-        }
+      for (Hand hand : hands.get(m)) {
+        addListed(m, hand, firstMark, evidence, shift, chance);
       }
-      add(new Hypothesis(maker, shelf.regions().get(group.voice.region), group, mass, from, to));
+      firstMark += uses.get(m).size();
     }
+  }
+
+  private void addListed(
+      int m, Hand hand, int firstMark, Evidence evidence, double shift, double chance) {
+    Maker maker = shelf.makers().get(m);
+    Maker numbering = hand.numbersOf(maker);
+    Maker coding = hand.codesOf(maker);
+    boolean coded = !evidence.codes().isEmpty();
+    Group group = groupFor(numbering, hand.regionFor(maker), evidence);
+    History.Model model =
+        evidence.number() == null ? null : maker.history().model(evidence.number()).orElse(null);
+    List<MarkUse> marks =
+        model == null || model.marks().isEmpty()
+            ? uses.get(m)
+            : MarkUse.of(maker.asFor(model), axis);
+    double prior = numberWeight(numbering, evidence, chance) * maker.weight() / marks.size();
+    History.Spoken spoken = maker.history().spoken(evidence.found()).orElse(null);
+    NumberGrammar.Eras eras =
+        evidence.number() == null || numbering.numbers() == null
+            ? null
+            : numbering.numbers().eras(evidence.number()).orElse(null);
+    double[][] mass = new double[2][axis.size()];
+    int from = axis.size();
+    int to = 0;
+    int v = firstMark;
+    for (MarkUse use : marks) {
+      from = Math.min(from, use.first());
+      to = Math.max(to, use.first() + use.share().length);
+      double weight = prior * Math.exp(evidence.marks().logLikelihood()[v] - shift);
+      double[] made = hand.share().get(v++ - firstMark);
+      for (int i = 0; i < use.share().length; i++) {
+        // What is less than a double can hold in full is no hypothesis any more.
+        double more = weight * use.share()[i] * made[use.first() + i];
+        if (coded) {
+          more *= given(evidence, coding, use.first() + i);
+        }
+        if (spoken != null) {
+          more *= spoken.in(axis.year(use.first() + i));
+        }
+        if (eras != null) {
+          more *= eras.in(axis.year(use.first() + i));
+        }
+        if (model != null) {
+          more *= Maker.given(model, axis.year(use.first() + i));
+        }
+        mass[use.near()[i]][use.first() + i] += more > Double.MIN_NORMAL ? more : 0;
+      }
+    }
+    Region region = shelf.regions().get(group.voice.region);
+    add(new Hypothesis(maker, hand, region, group, mass, from, to));
   }
 
   // A code is read by the maker's own scheme, so it speaks through the maker.
@@ -190,11 +214,11 @@ final class Hypotheses {
   }
 
   // Makers of one region share a group unless the number speaks differently of a part.
-  private Group groupFor(Maker maker, Evidence evidence) {
-    int region = regionIndex(maker.region());
+  private Group groupFor(Maker numbering, String made, Evidence evidence) {
+    int region = regionIndex(made);
     List<DecodedNumber.Field> telling =
-        decoded(maker, evidence).map(this::telling).orElse(List.of());
-    String key = maker.region();
+        decoded(numbering, evidence).map(this::telling).orElse(List.of());
+    String key = made;
     if (!telling.isEmpty()) {
       key += telling.stream().map(f -> f.meaning() + f.holds()).sorted().toList();
     }

@@ -5,8 +5,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.ToIntFunction;
+import org.jspecify.annotations.Nullable;
+import snikra.core.dating.DatingVerdict.Attribution;
 import snikra.core.dating.DatingVerdict.ClueInfluence;
 import snikra.core.dating.DatingVerdict.Conflict;
+import snikra.core.dating.DatingVerdict.Contractor;
 import snikra.core.dating.DatingVerdict.Explanation;
 import snikra.core.dating.DatingVerdict.Opinion;
 import snikra.core.dating.DatingVerdict.StateProbability;
@@ -24,6 +27,10 @@ final class OpinionWriter {
 
   private static final String STORY = "story";
   private static final double NAMED_FROM = 0.5;
+
+  /** Share of a house's knives from which one who made for it is named as the maker. */
+  private static final double CLEAR_FROM = 0.9;
+
   private static final double TELLING_BITS = 0.15;
 
   private OpinionWriter() {}
@@ -39,6 +46,7 @@ final class OpinionWriter {
       List<Explanation> explanations,
       List<ClueInfluence> clues,
       List<Conflict> conflicts,
+      List<Attribution> makers,
       ToIntFunction<List<String>> middle,
       List<MarkCandidate> marks) {
     if (!seen) {
@@ -51,6 +59,15 @@ final class OpinionWriter {
     Explanation lead = explanations.get(0);
     List<String> sentences = new ArrayList<>();
     marks.stream().findFirst().flatMap(m -> mark(m, lead)).ifPresent(sentences::add);
+    Attribution house =
+        makers.stream()
+            .filter(m -> lead.maker() != null && lead.maker().equals(m.maker()))
+            .filter(m -> !m.contractors().isEmpty())
+            .findFirst()
+            .orElse(null);
+    if (house != null) {
+      sentences.add(contracts(house));
+    }
     decidingBound(clues, lead.state()).ifPresent(sentences::add);
     fashion(clues, conflicts, states, middle)
         .or(() -> conflicts.stream().findFirst().map(OpinionWriter::conflict))
@@ -64,7 +81,7 @@ final class OpinionWriter {
         isNobody(lead) && lead.state().kind() == State.Kind.AS_MADE
             ? Strength.OPEN
             : Strength.of(lead.probability());
-    return new Opinion(strength, headline(lead), sentences, rivals(explanations, lead));
+    return new Opinion(strength, headline(lead, house), sentences, rivals(explanations, lead));
   }
 
   private static Optional<String> mark(MarkCandidate read, Explanation lead) {
@@ -85,20 +102,47 @@ final class OpinionWriter {
     return lead.label().equals(Explainer.NOT_ON_FILE);
   }
 
-  private static String headline(Explanation lead) {
+  private static String headline(Explanation lead, @Nullable Attribution house) {
     if (isNobody(lead)) {
       String how = lead.state().kind() == State.Kind.AS_MADE ? "" : "; " + lead.state().label();
       return "Maker open" + how;
     }
-    String who = lead.label();
+    String made = house == null ? lead.label() + " made it" : madeFor(house);
     return switch (lead.state().kind()) {
-      case AS_MADE -> who + " made it";
-      case OLD_STYLE -> who + " made it later in an old style";
-      case PART_REPLACED -> who + " made it; " + lead.state().label() + " later";
-      case OLDER_PART -> who + " made it; " + lead.state().label();
-      case MARK_UNTRUSTED -> who + " made it under a mark that is not its own";
-      case TWO_AT_ONCE -> who + " made it; it is not all of a piece";
+      case AS_MADE -> made;
+      case OLD_STYLE -> made + " later in an old style";
+      case PART_REPLACED -> made + "; " + lead.state().label() + " later";
+      case OLDER_PART -> made + "; " + lead.state().label();
+      case MARK_UNTRUSTED -> made + " under a mark that is not its own";
+      case TWO_AT_ONCE -> made + "; it is not all of a piece";
     };
+  }
+
+  private static String madeFor(Attribution house) {
+    Contractor likeliest = house.contractors().get(0);
+    boolean isClear =
+        likeliest.maker() != null && likeliest.probability() >= CLEAR_FROM * house.probability();
+    return isClear
+        ? likeliest.label() + " made it for " + house.label()
+        : house.label() + " put its name on it; who made it is open";
+  }
+
+  // What the contracts leave to the house itself is named too.
+  private static String contracts(Attribution house) {
+    List<String> hands = new ArrayList<>();
+    double own = house.probability();
+    for (Contractor c : house.contractors()) {
+      own -= c.probability();
+      hands.add(c.label() + share(c.probability() / house.probability()));
+    }
+    if (own / house.probability() >= WORTH_SAYING) {
+      hands.add("itself" + share(own / house.probability()));
+    }
+    return "By the contracts on file it was made for it by " + joined(hands, " or ") + ".";
+  }
+
+  private static String share(double p) {
+    return " (" + Wording.percent(p) + ")";
   }
 
   private static Optional<String> decidingBound(List<ClueInfluence> clues, State state) {

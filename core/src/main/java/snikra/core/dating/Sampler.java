@@ -34,6 +34,7 @@ public final class Sampler {
   private final YearAxis axis;
   private final ClueTables tables;
   private final List<List<MarkUse>> uses;
+  private final List<List<Hand>> hands;
   private final List<Feature> features;
   private final MarkReader reader;
   private final Wear wear;
@@ -67,6 +68,7 @@ public final class Sampler {
     axis = new YearAxis(YearAxis.FIRST, thisYear);
     tables = new ClueTables(shelf, axis);
     uses = shelf.makers().stream().map(m -> MarkUse.of(m, axis)).toList();
+    hands = shelf.makers().stream().map(m -> Hand.of(m, shelf, axis)).toList();
     reader = new MarkReader(shelf);
     wear = new Wear(shelf);
     features = shelf.clues().features().stream().filter(Sampler::isDrawn).toList();
@@ -89,11 +91,13 @@ public final class Sampler {
     double which = random.nextDouble() * (listed + unlisted + copied);
     if (which < listed) {
       int m = choose(random, weights);
-      MarkUse use = uses.get(m).get(random.nextInt(uses.get(m).size()));
+      Maker maker = shelf.makers().get(m);
+      int mark = random.nextInt(uses.get(m).size());
+      MarkUse use = uses.get(m).get(mark);
       int i = choose(random, use.share());
-      MarkVariant variant = shelf.makers().get(m).marks().get(uses.get(m).indexOf(use));
-      return knife(
-          random, care, shelf.makers().get(m), null, use.first() + i, use.near()[i], variant);
+      int y = use.first() + i;
+      Region made = region(hand(random, hands.get(m), mark, y).regionFor(maker));
+      return knife(random, care, maker, made, y, use.near()[i], maker.marks().get(mark));
     }
     int r = choose(random, shelf.regions().stream().mapToDouble(Region::share).toArray());
     int y = choose(random, tables.output(r));
@@ -105,21 +109,25 @@ public final class Sampler {
     return knife(random, care, null, shelf.regions().get(r), y, 0, variant);
   }
 
+  private static Hand hand(RandomGenerator random, List<Hand> hands, int mark, int y) {
+    return hands.size() == 1
+        ? hands.get(0)
+        : hands.get(
+            choose(random, hands.stream().mapToDouble(h -> h.share().get(mark)[y]).toArray()));
+  }
+
+  private Region region(String id) {
+    return shelf.regions().stream().filter(r -> r.id().equals(id)).findFirst().orElseThrow();
+  }
+
   private Drawn knife(
       RandomGenerator random,
       Care care,
       @Nullable Maker maker,
-      @Nullable Region region,
+      Region home,
       int y,
       int near,
       @Nullable MarkVariant variant) {
-    Region home =
-        region != null
-            ? region
-            : shelf.regions().stream()
-                .filter(r -> r.id().equals(maker.region()))
-                .findFirst()
-                .orElseThrow();
     boolean oldStyle = random.nextDouble() < Group.OLD_STYLE_PRIOR / (1 + Group.OLD_STYLE_PRIOR);
     int style = oldStyle ? ClueTables.OLD_STYLE : ClueTables.AS_MADE;
     List<Part> parts = shelf.clues().parts();

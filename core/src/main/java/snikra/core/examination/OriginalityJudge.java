@@ -16,6 +16,7 @@ import snikra.core.condition.GradeVerdict;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.dating.DatingVerdict.Attribution;
 import snikra.core.dating.DatingVerdict.ClueInfluence;
+import snikra.core.dating.DatingVerdict.Contractor;
 import snikra.core.dating.State;
 import snikra.core.examination.Originality.Finding;
 import snikra.core.examination.Originality.Tell;
@@ -129,7 +130,11 @@ final class OriginalityJudge {
           knife.marks().stream().anyMatch(SeenFace::wasStruckOut) ? STRUCK_OUT_IS_A_SECOND : 0;
       case SHORT_BLADE ->
           missing().filter(m -> m.low() > 0).map(m -> SHORT_IS_SHORTENED).orElse(0.0);
-      case CONTRACT -> houses().mapToDouble(Attribution::probability).sum();
+      case CONTRACT ->
+          houses()
+              .flatMap(m -> m.contractors().stream())
+              .mapToDouble(Contractor::probability)
+              .sum();
     };
   }
 

@@ -60,8 +60,15 @@ public record History(
    *
    * @param by who made them
    * @param share of what was sold in these years
+   * @param marks they were struck with, where the contract was for some marks alone; empty for all
+   *     that no other contract names
    */
-  public record Contract(String by, int from, int to, double share, String note, String source) {}
+  public record Contract(
+      String by, int from, int to, double share, List<String> marks, String note, String source) {
+    public Contract {
+      marks = marks == null ? List.of() : List.copyOf(marks);
+    }
+  }
 
   /**
    * A shield, in closed years.
