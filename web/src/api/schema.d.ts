@@ -774,6 +774,15 @@ export interface components {
             probability: number;
             nineTenths: components["schemas"]["Span"];
         };
+        DatingVerdictDecider: {
+            feature: string;
+            station: string;
+            label: string;
+            /** @enum {string} */
+            trouble: "glance" | "loupe" | "measure" | "open" | "book";
+            speaksFor: string;
+            speaksAgainst: string;
+        };
         DatingVerdictExplanation: {
             maker?: string;
             region: string;
@@ -782,6 +791,7 @@ export interface components {
             /** Format: double */
             probability: number;
             nineTenths: components["schemas"]["Span"];
+            decider?: components["schemas"]["DatingVerdictDecider"];
         };
         DatingVerdictNextLook: {
             feature: string;

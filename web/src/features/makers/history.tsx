@@ -158,7 +158,7 @@ function Models({ models, pack }: { models: History["models"]; pack: MakersPack 
       <table className="w-full text-left">
         <thead className="text-ink2">
           <tr>
-            <th className="font-normal">Number</th>
+            <th className="pr-3 font-normal whitespace-nowrap">Number</th>
             <th className="font-normal">What</th>
             <th className="font-normal">Years</th>
           </tr>

@@ -105,7 +105,7 @@ function Sheet({ knife, book }: { knife: SavedKnife; book: Book }) {
           <NextLooks looks={verdict.dating.lookNext} onGo={go} />
         </div>
         <div className="min-w-0 max-lg:order-first">
-          <Opinion verdict={verdict} />
+          <Opinion verdict={verdict} onGo={go} />
           {verdict.dating.explanations.length > 0 && <Originality verdict={verdict} onGo={go} />}
         </div>
       </div>

@@ -2,7 +2,7 @@ import type { Verdict } from "../../api/types";
 import { percent, sentence, years, yearsWhole } from "../../format";
 
 /** What is held, how firmly, against what rivals, and what speaks against it. */
-export function Opinion({ verdict }: { verdict: Verdict }) {
+export function Opinion({ verdict, onGo }: { verdict: Verdict; onGo: (station: string) => void }) {
   const { dating } = verdict;
   const lead = dating.explanations[0];
   const rivals = dating.explanations.slice(1, MOST_RIVALS).filter((e) => percent(e.probability) > 0);
@@ -33,6 +33,7 @@ export function Opinion({ verdict }: { verdict: Verdict }) {
                 <td className="num w-11">{percent(e.probability)}%</td>
                 <td>
                   {e.label}, {e.state.label}
+                  {e.decider && <Decides decider={e.decider} onGo={onGo} />}
                 </td>
                 <td className="num text-right whitespace-nowrap text-ink2">{yearsWhole(e.nineTenths)}</td>
               </tr>
@@ -58,3 +59,25 @@ export function Opinion({ verdict }: { verdict: Verdict }) {
 }
 
 const MOST_RIVALS = 5;
+
+type Decider = NonNullable<Verdict["dating"]["explanations"][number]["decider"]>;
+
+const lowered = (s: string) => s.charAt(0).toLowerCase() + s.slice(1);
+
+/** The one look that would tell a rival from the opinion, and a way to its station. */
+function Decides({ decider, onGo }: { decider: Decider; onGo: (station: string) => void }) {
+  return (
+    <button
+      type="button"
+      className="voice mb-1 block min-h-6 text-left text-[0.8125rem]/4 text-ink2 hover:underline print:min-h-0"
+      onClick={() => onGo(decider.station)}
+    >
+      Would be told by {lowered(decider.label)}
+      {decider.speaksFor && (
+        <>
+          : <q>{lowered(decider.speaksFor)}</q> for it, <q>{lowered(decider.speaksAgainst)}</q> against
+        </>
+      )}
+    </button>
+  );
+}

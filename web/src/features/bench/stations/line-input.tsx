@@ -1,7 +1,10 @@
 import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { type Cell, cellsOf, doubted, edited, notation } from "./line-cells";
 
-const CELL = "1.5rem";
+/** Long lines stand in smaller cells, so that all of them is seen. */
+const CELL = "var(--cell)";
+const LETTER = "calc(var(--cell) * 0.8333)";
+const cellOf = (places: number) => `max(0.8rem, min(1.5rem, 100cqw / ${places}))`;
 
 /** A line of letters struck in steel: typed like text, shown in cells with three squares for legibility. */
 export function LineInput({
@@ -31,31 +34,36 @@ export function LineInput({
   };
   const places = Math.max(9, cells.length + 1);
   return (
-    <div className="relative h-[2.6rem] overflow-hidden" style={{ width: `calc(${places} * ${CELL})` }}>
-      <input
-        ref={input}
-        aria-label={label}
-        value={cells.map((c) => (c.letter === "_" ? "\u00b7" : c.letter)).join("")}
-        maxLength={30}
-        spellCheck={false}
-        autoComplete="off"
-        autoCapitalize="characters"
-        className="absolute inset-0 h-8 w-full bg-transparent font-steel text-[1.25rem]/8 font-semibold text-transparent uppercase caret-blue"
-        style={{ letterSpacing: `calc(${CELL} - 1ch)`, paddingLeft: `calc((${CELL} - 1ch) / 2)` }}
-        onChange={(e) => show(edited(cells, e.target.value))}
-        onKeyDown={(e) => {
-          const at = (e.currentTarget.selectionStart ?? 0) - 1;
-          if (e.key === "?") {
-            e.preventDefault();
-            if (at >= 0) show(doubted(cells, at));
-          } else if (e.key === "Enter") onEnter();
-        }}
-      />
-      <div className="pointer-events-none flex" aria-hidden="true">
-        {Array.from({ length: places }, (_, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a cell is known by its place
-          <LetterCell key={i} cell={cells[i]} />
-        ))}
+    <div className="overflow-x-auto" style={{ containerType: "inline-size" }}>
+      <div
+        className="relative h-[2.6rem] overflow-hidden"
+        style={{ ["--cell" as string]: cellOf(places), width: `calc(${places} * ${CELL})`, fontSize: LETTER }}
+      >
+        <input
+          ref={input}
+          aria-label={label}
+          value={cells.map((c) => (c.letter === "_" ? "\u00b7" : c.letter)).join("")}
+          maxLength={30}
+          spellCheck={false}
+          autoComplete="off"
+          autoCapitalize="characters"
+          className="absolute inset-0 h-full w-full pb-[0.6rem] bg-transparent font-steel text-[length:inherit]/8 font-semibold text-transparent uppercase caret-blue"
+          style={{ letterSpacing: `calc(${CELL} - 1ch)`, paddingLeft: `calc((${CELL} - 1ch) / 2)` }}
+          onChange={(e) => show(edited(cells, e.target.value))}
+          onKeyDown={(e) => {
+            const at = (e.currentTarget.selectionStart ?? 0) - 1;
+            if (e.key === "?") {
+              e.preventDefault();
+              if (at >= 0) show(doubted(cells, at));
+            } else if (e.key === "Enter") onEnter();
+          }}
+        />
+        <div className="pointer-events-none flex" aria-hidden="true">
+          {Array.from({ length: places }, (_, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: a cell is known by its place
+            <LetterCell key={i} cell={cells[i]} />
+          ))}
+        </div>
       </div>
     </div>
   );
@@ -68,15 +76,15 @@ function LetterCell({ cell }: { cell: Cell | undefined }) {
   return (
     <span className="flex h-11 shrink-0 flex-col items-center" style={{ width: CELL }}>
       <span
-        className={`font-steel text-[1.25rem]/8 ${isLost ? "text-ink3" : cell.doubtful ? "text-ink2 italic" : "font-semibold"}`}
+        className={`font-steel leading-8 ${isLost ? "text-ink3" : cell.doubtful ? "text-ink2 italic" : "font-semibold"}`}
       >
         {cell.letter === "_" ? "\u00b7" : cell.letter === "*" ? "\u2026" : cell.letter}
       </span>
-      <span className="flex gap-[1.5px]">
+      <span className="flex gap-[calc(var(--cell)*0.06)]">
         {[0, 1, 2].map((k) => (
           <span
             key={k}
-            className={`size-[5px] border ${k < squares ? "border-ink bg-ink" : "border-edge"}`}
+            className={`size-[calc(var(--cell)*0.21)] border ${k < squares ? "border-ink bg-ink" : "border-edge"}`}
           />
         ))}
       </span>

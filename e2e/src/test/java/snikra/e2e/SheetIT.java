@@ -84,7 +84,8 @@ class SheetIT {
       }
       page.reload();
       assertThat(page.getByTestId("headline")).containsText("made later in the old style");
-      page.keyboard().press("Escape");
+      page.getByText("Would be told by").first().press("Enter");
+      assertThat(page).hasURL(Pattern.compile("[?]at="));
       assertThat(bench.span()).hasText(LATE);
       bench.page().getByTestId("look-next").getByRole(AriaRole.BUTTON).first().click();
       assertThat(page).hasURL(Pattern.compile("[?]at="));

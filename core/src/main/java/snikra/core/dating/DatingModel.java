@@ -13,6 +13,7 @@ import snikra.core.dating.Conflicts.Curve;
 import snikra.core.dating.DatingVerdict.ClueGroup;
 import snikra.core.dating.DatingVerdict.ClueInfluence;
 import snikra.core.dating.DatingVerdict.Conflict;
+import snikra.core.dating.DatingVerdict.Explanation;
 import snikra.core.dating.DatingVerdict.StateProbability;
 import snikra.core.dating.Evidence.Observed;
 import snikra.core.dating.Evidence.Statement;
@@ -35,6 +36,7 @@ public final class DatingModel {
   private final List<Part> parts;
   private final double[] replacedPrior;
   private final LookNext lookNext;
+  private final Deciders deciders;
 
   /** A model that knows this shelf and looks no further than {@code thisYear}. */
   public DatingModel(ReferenceShelf shelf, int thisYear) {
@@ -42,6 +44,7 @@ public final class DatingModel {
     this.axis = new YearAxis(YearAxis.FIRST, thisYear);
     this.tables = new ClueTables(shelf, axis);
     this.lookNext = new LookNext(shelf, tables, axis);
+    this.deciders = new Deciders(shelf, tables);
     this.uses = shelf.makers().stream().map(m -> MarkUse.of(m, axis)).toList();
     this.hands = shelf.makers().stream().map(m -> Hand.of(m, shelf, axis)).toList();
     this.parts = shelf.clues().parts();
@@ -94,7 +97,10 @@ public final class DatingModel {
             || evidence.marks().anySeen()
             || evidence.number() != null
             || !evidence.codes().isEmpty();
-    List<DatingVerdict.Explanation> explanations = seen ? explainer.explanations() : List.of();
+    List<Explanation> explanations = seen ? explainer.explanations() : List.of();
+    if (told == Told.WHOLE) {
+      explanations = deciders.added(explanations, explainer, evidence, lookNext.left(evidence));
+    }
     return new DatingVerdict(
         axis.first(),
         post,

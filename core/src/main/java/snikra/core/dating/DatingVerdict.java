@@ -77,14 +77,34 @@ public record DatingVerdict(
    */
   public record StateProbability(State state, double probability, @Nullable Span partSpan) {}
 
-  /** Maker and state together. */
+  /**
+   * Maker and state together.
+   *
+   * @param decider the look that would tell most between this and the leading one; none for that
+   *     one itself, and where no look would
+   */
   public record Explanation(
       @Nullable String maker,
       String region,
       String label,
       State state,
       double probability,
-      Span nineTenths) {}
+      Span nineTenths,
+      @Nullable Decider decider) {}
+
+  /**
+   * A look that would tell two explanations apart.
+   *
+   * @param speaksFor what would then most likely be seen
+   * @param speaksAgainst what would be seen if the other is right
+   */
+  public record Decider(
+      String feature,
+      String station,
+      String label,
+      Feature.Trouble trouble,
+      String speaksFor,
+      String speaksAgainst) {}
 
   /**
    * What one clue does to the answer.

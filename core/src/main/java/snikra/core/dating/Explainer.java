@@ -52,6 +52,7 @@ final class Explainer {
   private final Map<String, List<Owner>> names = new LinkedHashMap<>();
 
   private final double total;
+  private final List<Explained> explained;
 
   /** A maker or the unlisted makers of a region, with weight by state and year. */
   private static final class Owner {
@@ -116,6 +117,7 @@ final class Explainer {
     }
     owners.values().forEach(Owner::sumUp);
     total = owners.values().stream().mapToDouble(Owner::weight).sum();
+    explained = explained();
   }
 
   private static List<State> states(List<Part> parts) {
@@ -216,24 +218,31 @@ final class Explainer {
   double[][][] weightFor(int part, List<Region> regions) {
     double[][][] weight = new double[regions.size()][Outlook.WAYS][];
     for (Owner o : owners.values()) {
-      double[][] ways = weight[regions.indexOf(o.region)];
       for (int s = 0; s < states.size(); s++) {
-        int way =
-            switch (s - FIRST_PART - 2 * part) {
-              case 0 -> Outlook.REPLACED;
-              case 1 -> Outlook.OLDER;
-              default -> s == OLD_STYLE ? Outlook.OLD_STYLE : Outlook.AS_MADE;
-            };
-        if (o.weights[s] > 0) {
-          ways[way] = ways[way] == null ? new double[axis.size()] : ways[way];
-          addTo(ways[way], o.byState[s]);
-        }
+        add(weight[regions.indexOf(o.region)], o, s, part);
       }
     }
+    return scaled(weight, total);
+  }
+
+  private void add(double[][] ways, Owner o, int s, int part) {
+    int way =
+        switch (s - FIRST_PART - 2 * part) {
+          case 0 -> Outlook.REPLACED;
+          case 1 -> Outlook.OLDER;
+          default -> s == OLD_STYLE ? Outlook.OLD_STYLE : Outlook.AS_MADE;
+        };
+    if (o.weights[s] > 0) {
+      ways[way] = ways[way] == null ? new double[axis.size()] : ways[way];
+      addTo(ways[way], o.byState[s]);
+    }
+  }
+
+  private static double[][][] scaled(double[][][] weight, double whole) {
     for (double[][] ways : weight) {
       for (double[] row : ways) {
         for (int y = 0; row != null && y < row.length; y++) {
-          row[y] /= total;
+          row[y] /= whole;
         }
       }
     }
@@ -307,6 +316,21 @@ final class Explainer {
   }
 
   List<Explanation> explanations() {
+    return explained.stream()
+        .map(
+            e ->
+                new Explanation(
+                    e.maker,
+                    e.region,
+                    e.label,
+                    states.get(e.state),
+                    e.probability,
+                    nineTenths(years(e)),
+                    null))
+        .toList();
+  }
+
+  private List<Explained> explained() {
     List<Explained> out = new ArrayList<>();
     for (int s = 0; s < states.size(); s++) {
       int state = s;
@@ -314,9 +338,7 @@ final class Explainer {
         Owner house = name.get(0);
         double p = name.stream().mapToDouble(o -> o.weights[state]).sum() / total;
         if (house.maker != null && p >= SHOWN_FROM) {
-          double[] years = new double[axis.size()];
-          name.forEach(o -> addTo(years, o.byState[state]));
-          out.add(new Explained(house.maker, house.home, house.label, states.get(s), p, years));
+          out.add(new Explained(house.maker, house.home, house.label, name, s, p));
         }
       }
       explainUnlisted(out, s);
@@ -324,10 +346,6 @@ final class Explainer {
     return out.stream()
         .sorted(Comparator.comparingDouble((Explained e) -> -e.probability))
         .limit(EXPLANATIONS)
-        .map(
-            e ->
-                new Explanation(
-                    e.maker, e.region, e.label, e.state, e.probability, nineTenths(e.years)))
         .toList();
   }
 
@@ -336,9 +354,30 @@ final class Explainer {
       @Nullable String maker,
       String region,
       String label,
-      State state,
-      double probability,
-      double[] years) {}
+      List<Owner> owners,
+      int state,
+      double probability) {}
+
+  private double[] years(Explained e) {
+    double[] years = new double[axis.size()];
+    e.owners.forEach(o -> addTo(years, o.byState[e.state]));
+    return years;
+  }
+
+  /**
+   * The weight of one explanation by region, way and year, as {@link #weightFor} has that of all;
+   * all of it is 1.
+   *
+   * @param index of the explanation
+   */
+  double[][][] weightOf(int index, int part, List<Region> regions) {
+    Explained e = explained.get(index);
+    double[][][] weight = new double[regions.size()][Outlook.WAYS][];
+    for (Owner o : e.owners) {
+      add(weight[regions.indexOf(o.region)], o, e.state, part);
+    }
+    return scaled(weight, e.probability * total);
+  }
 
   // Makers not on file count together: which country they are of is told apart.
   private void explainUnlisted(List<Explained> out, int s) {
@@ -351,12 +390,9 @@ final class Explainer {
       }
     }
     if (lead != null && all / total >= SHOWN_FROM) {
-      double[] years = new double[axis.size()];
-      owners.values().stream()
-          .filter(o -> o.maker == null)
-          .forEach(o -> addTo(years, o.byState[s]));
+      List<Owner> unlisted = owners.values().stream().filter(o -> o.maker == null).toList();
       String label = lead.weights[s] >= CLEAR_COUNTRY * all ? lead.label : NOT_ON_FILE;
-      out.add(new Explained(null, lead.region.id(), label, states.get(s), all / total, years));
+      out.add(new Explained(null, lead.region.id(), label, unlisted, s, all / total));
     }
   }
 

@@ -47,29 +47,33 @@ final class LookNext {
     mark(evidence, makers).ifPresent(looks::add);
     struck(evidence, explainer, looks);
     Map<Integer, double[][][]> weights = new HashMap<>();
-    Map<String, String> seen = new HashMap<>();
-    evidence.observed().forEach(o -> seen.put(o.feature().id(), o.clue().id()));
-    Set<String> told = new HashSet<>(seen.keySet());
-    told.addAll(evidence.lookedInVain());
-    for (Feature feature : shelf.clues().features()) {
-      if (!told.contains(feature.id()) && isThere(feature, seen)) {
-        Outlook outlook = tables.outlook(feature);
-        double[][][] weight =
-            weights.computeIfAbsent(
-                outlook.part, part -> explainer.weightFor(part, shelf.regions()));
-        looks.add(
-            new NextLook(
-                feature.id(),
-                feature.station(),
-                feature.label(),
-                feature.trouble(),
-                outlook.bits(weight)));
-      }
+    for (Feature feature : left(evidence)) {
+      Outlook outlook = tables.outlook(feature);
+      double[][][] weight =
+          weights.computeIfAbsent(outlook.part, part -> explainer.weightFor(part, shelf.regions()));
+      looks.add(
+          new NextLook(
+              feature.id(),
+              feature.station(),
+              feature.label(),
+              feature.trouble(),
+              outlook.bits(weight)));
     }
     return looks.stream()
         .filter(l -> l.bits() >= WORTH_LOOKING)
         .sorted(Comparator.comparingDouble(l -> -l.bits() / l.trouble().cost()))
         .limit(MOST)
+        .toList();
+  }
+
+  /** What is not looked at yet and may be there. */
+  List<Feature> left(Evidence evidence) {
+    Map<String, String> seen = new HashMap<>();
+    evidence.observed().forEach(o -> seen.put(o.feature().id(), o.clue().id()));
+    Set<String> told = new HashSet<>(seen.keySet());
+    told.addAll(evidence.lookedInVain());
+    return shelf.clues().features().stream()
+        .filter(feature -> !told.contains(feature.id()) && isThere(feature, seen))
         .toList();
   }
 

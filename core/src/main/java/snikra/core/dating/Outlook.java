@@ -142,6 +142,24 @@ final class Outlook {
     return Math.max(0, all - noisy) / LOG_2;
   }
 
+  /**
+   * How likely each answer is.
+   *
+   * @param weight by region, way and year, null where there is none; all of it is 1
+   */
+  double[] answers(double[][][] weight) {
+    double[] answers = new double[shown.length];
+    for (int r = 0; r < like.length; r++) {
+      for (int way = 0; way < WAYS && like[r] == r; way++) {
+        double[] w = together(weight, r, way);
+        for (int v = 0; w != null && v < answers.length; v++) {
+          answers[v] += product(w, shown[v][r][way]);
+        }
+      }
+    }
+    return answers;
+  }
+
   // Regions that lean alike are one; null where none of them weighs anything.
   private double @Nullable [] together(double[][][] weight, int region, int way) {
     double[] sum = null;
