@@ -37,6 +37,10 @@ class StoriesTest {
       assertThat(verdict.makers().get(0).maker()).isEqualTo(expected.path("maker").asText());
       assertThat(verdict.makers().get(0).probability()).isGreaterThan(0.5);
     }
+    if (expected.has("madeBy")) {
+      assertThat(verdict.makers().get(0).contractors().get(0).maker())
+          .isEqualTo(expected.path("madeBy").asText());
+    }
     if (expected.has("region")) {
       assertThat(verdict.makers().get(0).region()).isEqualTo(expected.path("region").asText());
     }

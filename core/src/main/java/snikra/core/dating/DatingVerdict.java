@@ -51,7 +51,8 @@ public record DatingVerdict(
    * Who made it.
    *
    * @param maker id on the shelf, null for an unlisted one
-   * @param contractors others who may have made it for this one under contract, likeliest first
+   * @param contractors others who may have made it for this one under contract, likeliest first;
+   *     those not known, who are many, come last
    */
   public record Attribution(
       @Nullable String maker,

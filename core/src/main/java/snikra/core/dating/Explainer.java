@@ -269,7 +269,9 @@ final class Explainer {
         name.stream()
             .filter(o -> o.hand != null && o.hand.label() != null)
             .filter(o -> o.weight() / total >= SHOWN_FROM)
-            .sorted(Comparator.comparingDouble((Owner o) -> -o.weight()))
+            .sorted(
+                Comparator.comparing((Owner o) -> o.hand.isAnyone())
+                    .thenComparingDouble(o -> -o.weight()))
             .map(this::contractor)
             .toList());
   }

@@ -4,6 +4,7 @@ import static snikra.core.reference.History.Kind.MAKER;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,6 +26,10 @@ record Hand(@Nullable String label, @Nullable Maker maker, List<double[]> share)
 
   /** All who made for a house. */
   static List<Hand> of(Maker house, ReferenceShelf shelf, YearAxis axis) {
+    if (house.history().contracts().isEmpty()) {
+      double[] whole = axis.map(year -> 1);
+      return List.of(new Hand(null, house, Collections.nCopies(house.marks().size(), whole)));
+    }
     Map<String, List<double[]>> shares = new LinkedHashMap<>();
     for (MarkVariant mark : house.marks()) {
       byHand(house, mark, axis)
@@ -49,7 +54,7 @@ record Hand(@Nullable String label, @Nullable Maker maker, List<double[]> share)
     List<History.Contract> all = house.history().contracts();
     boolean isNamed = all.stream().anyMatch(c -> c.marks().contains(mark.id()));
     Map<String, double[]> shares = new LinkedHashMap<>();
-    String others = house.history().kind() == MAKER || all.isEmpty() ? house.name() : NOT_KNOWN;
+    String others = house.history().kind() == MAKER ? house.name() : NOT_KNOWN;
     shares.put(others, new double[axis.size()]);
     all.forEach(c -> shares.putIfAbsent(c.by(), new double[axis.size()]));
     double[] total = new double[axis.size()];
@@ -70,6 +75,11 @@ record Hand(@Nullable String label, @Nullable Maker maker, List<double[]> share)
 
   private static @Nullable Maker named(String name, ReferenceShelf shelf) {
     return shelf.makers().stream().filter(m -> m.name().equals(name)).findFirst().orElse(null);
+  }
+
+  /** Whether it stands for all who are not known, who are many. */
+  boolean isAnyone() {
+    return NOT_KNOWN.equals(label);
   }
 
   /** Whose numbers stand on the knives of a house: its own, or those of who made them. */
