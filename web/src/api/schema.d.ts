@@ -716,6 +716,7 @@ export interface components {
             states: components["schemas"]["DatingVerdictStateProbability"][];
             explanations: components["schemas"]["DatingVerdictExplanation"][];
             clues: components["schemas"]["DatingVerdictClueInfluence"][];
+            mark?: components["schemas"]["DatingVerdictClueInfluence"];
             clueGroups: components["schemas"]["DatingVerdictClueGroup"][];
             conflicts: components["schemas"]["DatingVerdictConflict"][];
             opinion: components["schemas"]["DatingVerdictOpinion"];

@@ -28,7 +28,7 @@ export function SpanChart({
   const right = width - (isNarrow ? 8 : RIGHT);
   const { from, to } = window_(dating);
   const x = (year: number) => left + ((year - from) * (right - left)) / (to - from);
-  const rows = dating.clues.filter(isDated).slice(0, MOST_ROWS);
+  const rows = withMark(dating).filter(isDated).slice(0, MOST_ROWS);
   const rowsTop = BASE + 30;
   const axis = rowsTop + rows.length * (isNarrow ? 2 * ROW : ROW) + 6;
   const span = dating.nineTenths;
@@ -149,7 +149,9 @@ function Heading({ dating }: { dating: Dating }) {
 /** The years worth drawing: all that hold anything, to whole decades. */
 function window_(dating: Dating): { from: number; to: number } {
   const last = dating.firstYear + dating.curve.length - 1;
-  const clueYears = dating.clues.flatMap((c) => [c.notBefore, c.notAfter]).filter((y) => y !== undefined);
+  const clueYears = withMark(dating)
+    .flatMap((c) => [c.notBefore, c.notAfter])
+    .filter((y) => y !== undefined);
   const low = Math.min(dating.notBefore, ...clueYears.filter((y) => y > 1780)) - 12;
   const from = Math.max(dating.firstYear, Math.floor(Math.min(low, last - 120) / 20) * 20);
   return { from, to: last };
@@ -229,6 +231,9 @@ function Interval({
     </g>
   );
 }
+
+/** All that speaks, the mark first. */
+const withMark = (d: Dating) => (d.mark ? [d.mark, ...d.clues] : d.clues);
 
 const isDated = (c: Dating["clues"][number]) => c.notBefore !== undefined || c.notAfter !== undefined;
 
@@ -362,7 +367,7 @@ function AsTable({ dating }: { dating: Dating }) {
             </tr>
           </thead>
           <tbody>
-            {dating.clues.map((c) => (
+            {withMark(dating).map((c) => (
               <tr
                 key={c.feature}
                 className={`border-t border-rule align-top ${c.inConflict ? "text-lead" : ""}`}

@@ -10,16 +10,15 @@ export function Clues({
   now,
   off,
   onFlip,
-  hasMark,
 }: {
   whole: Dating;
   now: Dating;
   off: ReadonlySet<string>;
   onFlip: (features: string[]) => void;
-  hasMark: boolean;
 }) {
   const all = whole.clues;
-  if (all.length === 0 && !hasMark) return <p className="voice text-ink3">No clue has been entered yet.</p>;
+  if (all.length === 0 && !whole.mark)
+    return <p className="voice text-ink3">No clue has been entered yet.</p>;
   const printed = new Set(whole.clueGroups.flatMap((g) => g.features).slice(0, MOST_PRINTED));
   return (
     <div className="overflow-x-auto">
@@ -37,16 +36,15 @@ export function Clues({
           </tr>
         </thead>
         <tbody>
-          {hasMark && (
-            <tr className="border-t border-rule align-baseline">
-              <Use name="The mark" on={!off.has(MARK)} onFlip={() => onFlip([MARK])} />
-              <th scope="row" className="py-0.5 pr-3 font-semibold">
-                Mark
-              </th>
-              <td colSpan={5} className="text-ink2">
-                What is read on tangs and blades, held against all marks on the shelf.
-              </td>
-            </tr>
+          {whole.mark && (
+            <Row
+              clue={whole.mark}
+              told={now.mark ?? whole.mark}
+              isPrinted
+              isOn={!off.has(MARK)}
+              isOfSeveral={false}
+              onFlip={() => onFlip([MARK])}
+            />
           )}
           {whole.clueGroups.map((group) => (
             <Fragment key={group.features.join()}>
@@ -155,7 +153,11 @@ function Row({
     <tr
       className={`align-baseline ${isOfSeveral ? "" : "border-t border-rule"} ${isPrinted ? "" : "print:hidden"} ${isOn ? "" : "text-ink3 line-through"} ${told.inConflict && isOn ? "text-lead" : ""}`}
     >
-      <Use name={`${clue.label}: ${clue.value}`} on={isOn} onFlip={onFlip} />
+      <Use
+        name={clue.feature === MARK ? clue.label : `${clue.label}: ${clue.value}`}
+        on={isOn}
+        onFlip={onFlip}
+      />
       <th scope="row" className={`py-0.5 pr-3 font-semibold whitespace-nowrap ${isOfSeveral ? "pl-3" : ""}`}>
         {clue.part}
       </th>

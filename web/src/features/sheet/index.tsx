@@ -112,13 +112,7 @@ function Sheet({ knife, book }: { knife: SavedKnife; book: Book }) {
       <div className="-mx-4 border-t border-ink lg:-mx-6 print:mx-0">
         <SpanChart dating={verdict.dating} onGo={go} isBare />
       </div>
-      <Clues
-        whole={whole.data.dating}
-        now={verdict.dating}
-        off={off}
-        onFlip={flip}
-        hasMark={hasMark(knife)}
-      />
+      <Clues whole={whole.data.dating} now={verdict.dating} off={off} onFlip={flip} />
       <p className="mt-2 text-[0.78125rem]/4 text-ink2">
         A verdict is an opinion: for insurance, tax and estates ask a licensed appraiser.
       </p>
@@ -131,5 +125,3 @@ function named(verdict: Verdict, feature: string): string {
   const clue = verdict.dating.clues.find((c) => c.feature === feature);
   return clue ? `${clue.label.toLowerCase()} (${clue.value.toLowerCase()})` : "the mark";
 }
-
-const hasMark = (knife: SavedKnife) => knife.specimen.marks.some((m) => m.state !== "worn");

@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import snikra.core.clue.Bound;
 import snikra.core.clue.Clue;
+import snikra.core.clue.Firmness;
 import snikra.core.clue.Part;
 import snikra.core.dating.Conflicts.Curve;
 import snikra.core.dating.DatingVerdict.ClueGroup;
@@ -18,6 +19,7 @@ import snikra.core.dating.DatingVerdict.StateProbability;
 import snikra.core.dating.Evidence.Observed;
 import snikra.core.dating.Evidence.Statement;
 import snikra.core.dating.Hypotheses.Hypothesis;
+import snikra.core.mark.MarkEvidence;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.wording.Wording;
 
@@ -114,6 +116,9 @@ public final class DatingModel {
         states,
         explanations,
         clues,
+        told == Told.BRIEFLY || !evidence.marks().anySeen()
+            ? null
+            : ofMarks(evidence, hypotheses, inference, post, conflicts),
         groups,
         conflicts,
         OpinionWriter.write(
@@ -182,6 +187,42 @@ public final class DatingModel {
     }
     out.sort(Comparator.comparingDouble((ClueInfluence c) -> -c.bits()));
     return out;
+  }
+
+  private ClueInfluence ofMarks(
+      Evidence evidence,
+      Hypotheses hypotheses,
+      Inference inference,
+      double[] post,
+      List<Conflict> conflicts) {
+    double[] without = inference.years(hypotheses(evidence.unmarked()));
+    boolean isRead = evidence.marks().anyRead();
+    Span span = Distribution.span(markAlone(hypotheses), NINE_TENTHS, axis);
+    return new ClueInfluence(
+        MARK,
+        "marks",
+        "Mark",
+        "The mark",
+        read(evidence.marks()),
+        isRead ? span.from() : null,
+        isRead ? span.to() : null,
+        isRead ? Firmness.FIRM.toString() : null,
+        Distribution.quantile(post, HALF) - Distribution.quantile(without, HALF),
+        Distribution.bitsLost(post, without),
+        "What is read on tangs and blades, held against all marks on the shelf.",
+        "",
+        conflicts.stream().anyMatch(c -> c.feature().equals(MARK) || c.rival().equals(MARK)));
+  }
+
+  private static String read(MarkEvidence marks) {
+    if (!marks.anyRead()) {
+      return "None, where a mark may stand";
+    }
+    boolean isClear =
+        !marks.candidates().isEmpty() && marks.candidates().get(0).probability() >= HALF;
+    return isClear
+        ? String.join(" / ", marks.candidates().get(0).variant().lines())
+        : marks.unlisted() >= HALF ? "Not on file" : "May be one of several on file";
   }
 
   private List<ClueGroup> groups(

@@ -15,6 +15,7 @@ import snikra.core.clue.Feature;
  * @param states how it came to be so, likeliest first
  * @param explanations maker and state together, likeliest first; none while nothing was looked at
  * @param clues in the order of their influence
+ * @param mark what the marks do to the answer; null where nobody looked, and where all is worn away
  * @param clueGroups clues that agree taken together, in the order of what they do together; one
  *     that stands alone is a group of its own
  * @param opinion in words, with its strength
@@ -33,6 +34,7 @@ public record DatingVerdict(
     List<StateProbability> states,
     List<Explanation> explanations,
     List<ClueInfluence> clues,
+    @Nullable ClueInfluence mark,
     List<ClueGroup> clueGroups,
     List<Conflict> conflicts,
     Opinion opinion,

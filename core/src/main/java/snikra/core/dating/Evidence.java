@@ -52,6 +52,12 @@ public record Evidence(
         lookedInVain);
   }
 
+  /** The same but for the marks. */
+  Evidence unmarked() {
+    return new Evidence(
+        marks.unseen(), observed, statements, number, codes, found, facesLeft, lookedInVain);
+  }
+
   /**
    * A face nobody has looked at yet.
    *

@@ -19,6 +19,9 @@ final class Group {
   /** Its place among the groups. */
   final int index;
 
+  /** By which it is the same whatever the marks say. */
+  final String key;
+
   final Kind kind;
   final Voice voice;
 
@@ -27,8 +30,9 @@ final class Group {
 
   private final boolean[] met = new boolean[2];
 
-  Group(int index, Kind kind, Voice voice, int years) {
+  Group(int index, String key, Kind kind, Voice voice, int years) {
     this.index = index;
+    this.key = key;
     this.kind = kind;
     this.voice = voice;
     mass = new double[2][years];

@@ -100,7 +100,7 @@ final class Hypotheses {
   }
 
   private void addUnlisted(Region region, int r, Group.Kind kind, double weight) {
-    Group group = group(kind, voice(r, kind == Group.Kind.UNLISTED));
+    Group group = group(kind + " " + region.id(), kind, voice(r, kind == Group.Kind.UNLISTED));
     double[][] mass = new double[2][axis.size()];
     for (int y = 0; y < axis.size(); y++) {
       mass[0][y] = weight * tables.output(r)[y];
@@ -196,8 +196,8 @@ final class Hypotheses {
     all.add(h);
   }
 
-  private Group group(Group.Kind kind, Voice voice) {
-    Group group = new Group(groups.size(), kind, voice, axis.size());
+  private Group group(String key, Group.Kind kind, Voice voice) {
+    Group group = new Group(groups.size(), key, kind, voice, axis.size());
     groups.add(group);
     return group;
   }
@@ -226,6 +226,7 @@ final class Hypotheses {
         key,
         k ->
             group(
+                k,
                 Group.Kind.LISTED,
                 telling.isEmpty() ? voice(region, false) : numbered(region, telling)));
   }

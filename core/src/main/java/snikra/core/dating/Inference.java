@@ -2,9 +2,11 @@ package snikra.core.dating;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -88,6 +90,17 @@ final class Inference {
     double[] post = new double[years];
     for (Group group : hypotheses.groups) {
       addTo(post, group, weight[group.index]);
+    }
+    return Distribution.normalised(post);
+  }
+
+  /** P(year) if the marks had weighed the hypotheses otherwise; the clues say what they say. */
+  double[] years(Hypotheses others) {
+    Map<String, Group> mine =
+        hypotheses.groups.stream().collect(Collectors.toMap(g -> g.key, Function.identity()));
+    double[] post = new double[years];
+    for (Group group : others.groups) {
+      addTo(post, group, weight[mine.get(group.key).index]);
     }
     return Distribution.normalised(post);
   }

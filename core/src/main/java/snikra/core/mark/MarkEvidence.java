@@ -28,6 +28,12 @@ public record MarkEvidence(
     double unlisted,
     List<WordFound> words) {
 
+  /** The same of a knife at whose marks nobody looked. */
+  public MarkEvidence unseen() {
+    return new MarkEvidence(
+        false, false, new double[logLikelihood.length], 0, 0, List.of(), null, 1, List.of());
+  }
+
   /** A line that spells an answer of the clue book, such as a country. */
   public record WordFound(String feature, String clue, String word, double probability) {}
 }

@@ -117,6 +117,25 @@ class DatingStoriesTest {
   }
 
   @Test
+  void leavingOutTheMarkIsWhatItsInfluenceSays() {
+    DatingVerdict with =
+        aKnife()
+            .marked("THRALE", "WINDOVER")
+            .with("material", "bone")
+            .with("punch", "wing")
+            .dated();
+    DatingVerdict without = aKnife().with("material", "bone").with("punch", "wing").dated();
+
+    assertThat(with.mark().medianShift()).isEqualTo(with.median() - without.median());
+    assertThat(with.mark().bits())
+        .isCloseTo(Distribution.bitsLost(with.curve(), without.curve()), within(1e-9));
+    assertThat(with.mark().value()).isEqualTo("THRALE / WINDOVER");
+    assertThat(with.mark().notBefore()).isBetween(1889, 1893);
+    assertThat(with.mark().notAfter()).isBetween(1909, 1913);
+    assertThat(without.mark()).isNull();
+  }
+
+  @Test
   void cluesThatAgreeAreWorthTogetherWhatLeavingThemAllOutSays() {
     DatingVerdict with = anOldLookingCampKnife().with("spacer", "plastic").dated();
     DatingVerdict.ClueGroup old =
