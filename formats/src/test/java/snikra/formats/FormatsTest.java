@@ -210,6 +210,7 @@ class FormatsTest {
     "'each year., source: my-notes', 'each year., source: hearsay', makers[0].codes[0].source",
     "'id: skellibor-stars', 'id: skellibor-two-lines', makers[0].codes[0].id",
     "'{skellibor-two-lines: {', '{unheard-of: {', makers[0].history.models[0].marks",
+    "'[skellibor-two-lines], note', '[unheard-of], note', makers[0].history.contracts[0].marks",
     "'1911, note: Its better', '1811, note: Its better', makers[0].history.fittings[0].to",
     "'thicknesses., source: my', 'thicknesses., source: no', makers[0].history.tells[0].source",
     "'0.9}, source: my', '0.9}, source: no', makers[0].history.models[0].tells[0].source",
