@@ -17,7 +17,9 @@ export function Opinion({ verdict, onGo }: { verdict: Verdict; onGo: (station: s
       </h2>
       <p className="num text-[1.25rem]/7 text-blue">
         {years(dating.nineTenths)}
-        <span className="ml-3 text-[0.875rem] text-ink2">even odds {yearsWhole(dating.half)}</span>
+        <span className="ml-3 text-[0.875rem] whitespace-nowrap text-ink2">
+          even odds {yearsWhole(dating.half)}
+        </span>
       </p>
       <ul className="mt-1">
         {dating.opinion.sentences.map((s) => (

@@ -24,7 +24,11 @@ export function DateCodes({ knife, book }: StationProps) {
         entries={knife.specimen.codes}
         name="Code"
         add="Add a date code"
-        empty="None seen. Look beside the mark and the number, and on every tang."
+        empty={
+          knife.specimen.notFound.includes("code")
+            ? "None to be found."
+            : "None seen. Look beside the mark and the number, and on every tang."
+        }
         blank={{ sign: "letter", written: "_" }}
         onChange={(codes) => knife.change((s) => ({ ...s, codes }))}
         note={(i) => {

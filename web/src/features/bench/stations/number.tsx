@@ -38,7 +38,9 @@ function PatternNumber({ knife }: Pick<StationProps, "knife">) {
       {!knife.specimen.number && (
         <div>
           <p className="voice text-ink3">
-            No number entered. Look at the pile side of the main tang.
+            {knife.specimen.notFound.includes("number")
+              ? "No number to be found."
+              : "No number entered. Look at the pile side of the main tang."}
             {number?.expected && (
               <>
                 {" "}

@@ -322,6 +322,7 @@ class BenchIT {
     none.focus();
     bench.page().keyboard().press("Space");
     assertThat(next).not().containsText("A date code beside the mark");
+    assertThat(bench.page().locator("#station")).containsText("None to be found.");
     bench.page().keyboard().press("Control+z");
     assertThat(none).not().isChecked();
     assertThat(next).containsText("A date code beside the mark");

@@ -66,12 +66,9 @@ final class Deciders {
     }
     String first = candidates.get(0).maker().id();
     String second = candidates.get(1).maker().id();
-    boolean areThese =
-        !first.equals(second)
-            && List.of(first, second).contains("" + lead.maker())
-            && List.of(first, second).contains("" + e.maker())
-            && !("" + lead.maker()).equals(e.maker());
-    return areThese
+    boolean inOrder = first.equals(lead.maker()) && second.equals(e.maker());
+    boolean swapped = second.equals(lead.maker()) && first.equals(e.maker());
+    return !first.equals(second) && (inOrder || swapped)
         ? Optional.of(
             new Decider(
                 MARKS,
