@@ -1,29 +1,30 @@
 package snikra.formats;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
-import com.fasterxml.jackson.core.JsonFactory;
-import com.fasterxml.jackson.core.JsonGenerator;
-import com.fasterxml.jackson.core.JsonParser;
-import com.fasterxml.jackson.core.StreamReadConstraints;
-import com.fasterxml.jackson.databind.DeserializationContext;
-import com.fasterxml.jackson.databind.DeserializationFeature;
-import com.fasterxml.jackson.databind.JsonDeserializer;
-import com.fasterxml.jackson.databind.JsonSerializer;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.SerializationFeature;
-import com.fasterxml.jackson.databind.SerializerProvider;
-import com.fasterxml.jackson.databind.cfg.MapperBuilder;
-import com.fasterxml.jackson.databind.json.JsonMapper;
-import com.fasterxml.jackson.databind.module.SimpleModule;
-import com.fasterxml.jackson.dataformat.yaml.YAMLFactory;
-import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
-import java.io.IOException;
 import java.util.function.Function;
-import org.yaml.snakeyaml.LoaderOptions;
+import org.snakeyaml.engine.v2.api.LoadSettings;
 import snikra.core.measure.Length;
 import snikra.core.measure.Measurement;
 import snikra.core.provenance.EdtfDate;
 import snikra.core.specimen.Seen;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.MapperFeature;
+import tools.jackson.databind.ObjectMapper;
+import tools.jackson.databind.SerializationContext;
+import tools.jackson.databind.ValueDeserializer;
+import tools.jackson.databind.ValueSerializer;
+import tools.jackson.databind.cfg.EnumFeature;
+import tools.jackson.databind.cfg.MapperBuilder;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.module.SimpleModule;
+import tools.jackson.dataformat.yaml.YAMLFactory;
+import tools.jackson.dataformat.yaml.YAMLMapper;
 
 /** Mappers between the core's records and JSON or YAML: no record carries an annotation for it. */
 public final class Json {
@@ -31,13 +32,13 @@ public final class Json {
   private static final int MOST_DEPTH = 40;
   private static final int MOST_YAML = 20_000_000;
 
-  private static final ObjectMapper JSON = configured(JsonMapper.builder(json())).build();
+  private static final JsonMapper JSON = configured(JsonMapper.builder(json())).build();
   private static final ObjectMapper YAML = configured(YAMLMapper.builder(yaml())).build();
 
   private Json() {}
 
   /** The mapper for JSON. Nulls are left out. */
-  public static ObjectMapper mapper() {
+  public static JsonMapper mapper() {
     return JSON;
   }
 
@@ -46,14 +47,14 @@ public final class Json {
   }
 
   private static JsonFactory json() {
-    return JsonFactory.builder().streamReadConstraints(limits()).build();
+    return JsonFactory.builder()
+        .streamReadConstraints(limits())
+        .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+        .build();
   }
 
   private static YAMLFactory yaml() {
-    return YAMLFactory.builder()
-        .streamReadConstraints(limits())
-        .loaderOptions(yamlLimits())
-        .build();
+    return YAMLFactory.builder().streamReadConstraints(limits()).loadSettings(yamlLimits()).build();
   }
 
   private static StreamReadConstraints limits() {
@@ -64,24 +65,25 @@ public final class Json {
   }
 
   // No aliases: a pack has no use for them, and they are how a small file becomes a huge one.
-  static LoaderOptions yamlLimits() {
-    LoaderOptions limits = new LoaderOptions();
-    limits.setMaxAliasesForCollections(0);
-    limits.setNestingDepthLimit(MOST_DEPTH);
-    limits.setCodePointLimit(MOST_YAML);
-    limits.setAllowDuplicateKeys(false);
-    return limits;
+  static LoadSettings yamlLimits() {
+    return LoadSettings.builder()
+        .setMaxAliasesForCollections(0)
+        .setCodePointLimit(MOST_YAML)
+        .setAllowDuplicateKeys(false)
+        .build();
   }
 
-  private static <M extends ObjectMapper, B extends MapperBuilder<M, B>>
-      MapperBuilder<M, B> configured(B builder) {
+  private static <M extends ObjectMapper, B extends MapperBuilder<M, B>> B configured(B builder) {
     return builder
         .addModule(texts())
-        .defaultPropertyInclusion(
-            JsonInclude.Value.construct(JsonInclude.Include.NON_NULL, JsonInclude.Include.ALWAYS))
-        .enable(SerializationFeature.WRITE_ENUMS_USING_TO_STRING)
-        .enable(DeserializationFeature.READ_ENUMS_USING_TO_STRING)
+        .changeDefaultPropertyInclusion(
+            inclusion -> inclusion.withValueInclusion(JsonInclude.Include.NON_NULL))
+        .disable(MapperFeature.SORT_PROPERTIES_ALPHABETICALLY)
+        .enable(EnumFeature.WRITE_ENUMS_USING_TO_STRING)
+        .enable(EnumFeature.READ_ENUMS_USING_TO_STRING)
+        .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
         .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+        .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
         .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS);
   }
 
@@ -98,18 +100,17 @@ public final class Json {
       SimpleModule module, Class<T> type, Function<String, T> read, Function<T, String> write) {
     module.addDeserializer(
         type,
-        new JsonDeserializer<T>() {
+        new ValueDeserializer<T>() {
           @Override
-          public T deserialize(JsonParser p, DeserializationContext context) throws IOException {
+          public T deserialize(JsonParser p, DeserializationContext context) {
             return read.apply(p.getValueAsString());
           }
         });
     module.addSerializer(
         type,
-        new JsonSerializer<T>() {
+        new ValueSerializer<T>() {
           @Override
-          public void serialize(T value, JsonGenerator out, SerializerProvider provider)
-              throws IOException {
+          public void serialize(T value, JsonGenerator out, SerializationContext context) {
             out.writeString(write.apply(value));
           }
         });

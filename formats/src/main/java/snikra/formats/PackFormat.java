@@ -1,9 +1,5 @@
 package snikra.formats;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.MissingNode;
-import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -15,20 +11,23 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import org.yaml.snakeyaml.Yaml;
-import org.yaml.snakeyaml.error.MarkedYAMLException;
-import org.yaml.snakeyaml.error.YAMLException;
-import org.yaml.snakeyaml.nodes.MappingNode;
-import org.yaml.snakeyaml.nodes.Node;
-import org.yaml.snakeyaml.nodes.NodeTuple;
-import org.yaml.snakeyaml.nodes.ScalarNode;
-import org.yaml.snakeyaml.nodes.SequenceNode;
+import org.snakeyaml.engine.v2.api.lowlevel.Compose;
+import org.snakeyaml.engine.v2.exceptions.MarkedYamlEngineException;
+import org.snakeyaml.engine.v2.exceptions.YamlEngineException;
+import org.snakeyaml.engine.v2.nodes.MappingNode;
+import org.snakeyaml.engine.v2.nodes.Node;
+import org.snakeyaml.engine.v2.nodes.NodeTuple;
+import org.snakeyaml.engine.v2.nodes.ScalarNode;
+import org.snakeyaml.engine.v2.nodes.SequenceNode;
 import snikra.core.code.AssayOffice;
 import snikra.core.examination.Problem;
 import snikra.core.reference.Maker;
 import snikra.core.reference.Makers;
 import snikra.core.reference.MarkVariant;
 import snikra.core.reference.ReferenceShelf;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.MissingNode;
 
 /** Reference packs as YAML or JSON, by the schema {@code pack.schema.json}. */
 public final class PackFormat {
@@ -87,16 +86,17 @@ public final class PackFormat {
       }
       List<Problem> problems = check(tree);
       if (!problems.isEmpty()) {
-        Node lines = new Yaml(Json.yamlLimits()).compose(new StringReader(yaml));
+        Node lines = new Compose(Json.yamlLimits()).composeString(yaml).orElseThrow();
         throw new InvalidInput(problems.stream().map(p -> placed(file, lines, p)).toList());
       }
       return bind(tree);
-    } catch (JsonProcessingException e) {
+    } catch (JacksonException e) {
       long line = e.getLocation() == null ? 1 : e.getLocation().getLineNr();
       throw notYaml(file, line, e.getOriginalMessage());
-    } catch (MarkedYAMLException e) {
-      throw notYaml(file, e.getProblemMark().getLine() + 1L, e.getProblem());
-    } catch (YAMLException e) {
+    } catch (MarkedYamlEngineException e) {
+      throw notYaml(
+          file, e.getProblemMark().map(mark -> mark.getLine() + 1L).orElse(1L), e.getProblem());
+    } catch (YamlEngineException e) {
       throw notYaml(file, 1, e.getMessage());
     }
   }
@@ -113,7 +113,7 @@ public final class PackFormat {
     }
     try {
       return bind(tree);
-    } catch (JsonProcessingException e) {
+    } catch (JacksonException e) {
       throw new InvalidInput(
           List.of(new Problem("the whole", "this pack", e.getOriginalMessage())));
     }
@@ -125,7 +125,7 @@ public final class PackFormat {
         List.of(new Problem(file + ":" + line, Schemas.shorten(first), "must be YAML")));
   }
 
-  private static Pack bind(JsonNode tree) throws JsonProcessingException {
+  private static Pack bind(JsonNode tree) {
     return Json.mapper().treeToValue(tree, Pack.class);
   }
 
@@ -140,18 +140,18 @@ public final class PackFormat {
   // Every fact names a source of the pack, years run forward and ids are given once.
   private static void references(JsonNode tree, List<Problem> problems) {
     Set<String> sources = new HashSet<>();
-    tree.path("sources").forEach(s -> sources.add(s.path("id").asText()));
+    tree.path("sources").forEach(s -> sources.add(s.path("id").asString("")));
     Set<String> ids = new HashSet<>();
     for (int o = 0; o < tree.path("assayOffices").size(); o++) {
       JsonNode office = tree.path("assayOffices").path(o);
       String at = "assayOffices[" + o + "]";
-      unique(at + ".id", office.path("id").asText(), ids, problems);
+      unique(at + ".id", office.path("id").asString(""), ids, problems);
       known(at, office, sources, problems);
     }
     for (int m = 0; m < tree.path("makers").size(); m++) {
       JsonNode maker = tree.path("makers").path(m);
       String at = "makers[" + m + "]";
-      unique(at + ".id", maker.path("id").asText(), ids, problems);
+      unique(at + ".id", maker.path("id").asString(""), ids, problems);
       for (int k = 0; k < maker.path("marks").size(); k++) {
         mark(at + ".marks[" + k + "]", maker.path("marks").path(k), sources, ids, problems);
       }
@@ -165,14 +165,14 @@ public final class PackFormat {
 
   private static void mark(
       String at, JsonNode mark, Set<String> sources, Set<String> ids, List<Problem> problems) {
-    unique(at + ".id", mark.path("id").asText(), ids, problems);
+    unique(at + ".id", mark.path("id").asString(""), ids, problems);
     sourced(at, mark, sources, problems);
   }
 
   private static void history(
       String at, JsonNode maker, Set<String> sources, List<Problem> problems) {
     Set<String> marks = new HashSet<>();
-    maker.path("marks").forEach(mark -> marks.add(mark.path("id").asText()));
+    maker.path("marks").forEach(mark -> marks.add(mark.path("id").asString("")));
     JsonNode tells = maker.path("history").path("tells");
     for (int i = 0; i < tells.size(); i++) {
       known(at + ".tells[" + i + "]", tells.path(i), sources, problems);
@@ -197,9 +197,9 @@ public final class PackFormat {
   private static Stream<String> named(JsonNode marks) {
     List<String> ids = new ArrayList<>();
     if (marks.isArray()) {
-      marks.forEach(mark -> ids.add(mark.asText()));
+      marks.forEach(mark -> ids.add(mark.asString("")));
     } else {
-      marks.fieldNames().forEachRemaining(ids::add);
+      marks.propertyNames().forEach(ids::add);
     }
     return ids.stream();
   }
@@ -211,7 +211,7 @@ public final class PackFormat {
       known(tell, tells.path(i), sources, problems);
       double sum = 0;
       for (JsonNode p : tells.path(i).path("likely")) {
-        sum += p.asDouble();
+        sum += p.asDouble(0);
       }
       if (sum > 1 + 1e-9) {
         problems.add(new Problem(tell + ".likely", "" + sum, "must be 1 or less in all"));
@@ -224,9 +224,9 @@ public final class PackFormat {
 
   private static void scheme(
       String at, JsonNode scheme, Set<String> sources, Set<String> ids, List<Problem> problems) {
-    unique(at + ".id", scheme.path("id").asText(), ids, problems);
+    unique(at + ".id", scheme.path("id").asString(""), ids, problems);
     sourced(at, scheme, sources, problems);
-    String kind = scheme.path("kind").asText();
+    String kind = scheme.path("kind").asString("");
     String needed = NEEDS.get(kind);
     if (needed != null && !scheme.has(needed)) {
       problems.add(new Problem(at + "." + needed, "nothing", "must be given for a " + kind));
@@ -236,15 +236,16 @@ public final class PackFormat {
   private static void sourced(
       String at, JsonNode fact, Set<String> sources, List<Problem> problems) {
     known(at, fact, sources, problems);
-    int from = fact.path("from").asInt();
-    if (fact.path("to").asInt() < from) {
+    int from = fact.path("from").asInt(0);
+    if (fact.path("to").asInt(0) < from) {
       problems.add(
-          new Problem(at + ".to", fact.path("to").asText(), "must not be before from, " + from));
+          new Problem(
+              at + ".to", fact.path("to").asString(""), "must not be before from, " + from));
     }
   }
 
   private static void known(String at, JsonNode fact, Set<String> sources, List<Problem> problems) {
-    String source = fact.path("source").asText();
+    String source = fact.path("source").asString("");
     if (!sources.contains(source)) {
       String known = sources.stream().sorted().collect(Collectors.joining(", "));
       problems.add(new Problem(at + ".source", source, "must be a source of the pack: " + known));
@@ -259,13 +260,13 @@ public final class PackFormat {
 
   private static void codes(String at, JsonNode fields, List<Problem> problems) {
     for (int f = 0; f < fields.size(); f++) {
-      int width = fields.path(f).path("width").asInt();
+      int width = fields.path(f).path("width").asInt(0);
       String field = at + ".numbers.fields[" + f + "].codes";
       fields
           .path(f)
           .path("codes")
-          .fieldNames()
-          .forEachRemaining(
+          .propertyNames()
+          .forEach(
               code -> {
                 if (code.length() != width) {
                   problems.add(
@@ -287,7 +288,7 @@ public final class PackFormat {
       Node next = child(at, step);
       at = next == null ? at : next;
     }
-    return at.getStartMark().getLine() + 1;
+    return at.getStartMark().map(mark -> mark.getLine() + 1).orElse(1);
   }
 
   private static Node child(Node at, String step) {
@@ -337,7 +338,7 @@ public final class PackFormat {
       List<Change> out = new ArrayList<>();
       changes("", Json.yamlMapper().readTree(before), Json.yamlMapper().readTree(after), out);
       return out;
-    } catch (JsonProcessingException e) {
+    } catch (JacksonException e) {
       throw new IllegalArgumentException("both versions must be YAML; found " + e.getMessage(), e);
     }
   }
@@ -375,21 +376,21 @@ public final class PackFormat {
   // By its id, or by what else it is known by and the year it begins.
   private static String name(JsonNode item) {
     if (item.has("id")) {
-      return item.path("id").asText();
+      return item.path("id").asString("");
     }
     return Stream.of("number", "name", "by", "shape")
-            .map(field -> item.path(field).asText(""))
+            .map(field -> item.path(field).asString(""))
             .filter(text -> !text.isEmpty())
             .findFirst()
             .orElse("")
         + " "
-        + item.path("from").asText();
+        + item.path("from").asString("");
   }
 
   private static @Nullable String told(JsonNode node) {
     return node.isMissingNode()
         ? null
-        : Schemas.shorten(node.isValueNode() ? node.asText() : node.toString());
+        : Schemas.shorten(node.isValueNode() ? node.asString("") : node.toString());
   }
 
   /** All marks of a pack. */

@@ -1,10 +1,12 @@
 package snikra.formats;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.networknt.schema.JsonSchema;
-import com.networknt.schema.JsonSchemaFactory;
-import com.networknt.schema.SpecVersion;
-import com.networknt.schema.ValidationMessage;
+import com.networknt.schema.Error;
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SchemaRegistryConfig;
+import com.networknt.schema.SpecificationVersion;
+import com.networknt.schema.path.PathType;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -14,6 +16,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.concurrent.ConcurrentHashMap;
 import snikra.core.examination.Problem;
+import tools.jackson.databind.JsonNode;
 
 /** The published schemas, and what a document makes of them. */
 final class Schemas {
@@ -27,29 +30,35 @@ final class Schemas {
           "boolean", "true or false",
           "array", "a list",
           "object", "a group of fields");
-  private static final Map<String, JsonSchema> LOADED = new ConcurrentHashMap<>();
+  private static final SchemaRegistry REGISTRY =
+      SchemaRegistry.withDefaultDialect(
+          SpecificationVersion.DRAFT_2020_12,
+          builder ->
+              builder.schemaRegistryConfig(
+                  SchemaRegistryConfig.builder().pathType(PathType.LEGACY).build()));
+  private static final Map<String, Schema> LOADED = new ConcurrentHashMap<>();
 
   private Schemas() {}
 
   /** Every way in which the document misses the schema of this name. */
   static List<Problem> check(String name, JsonNode document) {
     List<Problem> problems = new ArrayList<>();
-    for (ValidationMessage m : LOADED.computeIfAbsent(name, Schemas::load).validate(document)) {
+    for (Error m : LOADED.computeIfAbsent(name, Schemas::load).validate(document)) {
       problems.add(problem(m, document));
     }
     return problems.size() > MOST_PROBLEMS ? problems.subList(0, MOST_PROBLEMS) : problems;
   }
 
-  private static JsonSchema load(String name) {
+  private static Schema load(String name) {
     String path = "/snikra/schema/" + name + ".schema.json";
     try (InputStream in = Objects.requireNonNull(Schemas.class.getResourceAsStream(path), path)) {
-      return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(in);
+      return REGISTRY.getSchema(in, InputFormat.JSON);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
   }
 
-  private static Problem problem(ValidationMessage m, JsonNode document) {
+  private static Problem problem(Error m, JsonNode document) {
     String pointer = m.getInstanceLocation().toString();
     String property = m.getProperty();
     String field = path(pointer, property);
@@ -57,14 +66,14 @@ final class Schemas {
     String given =
         property == null
             ? shorten(at.toString())
-            : "required".equals(m.getType()) ? "nothing" : property;
+            : "required".equals(m.getKeyword()) ? "nothing" : property;
     return new Problem(field, given, accepted(m, pointer));
   }
 
-  private static String accepted(ValidationMessage m, String pointer) {
+  private static String accepted(Error m, String pointer) {
     JsonNode asked = m.getSchemaNode();
-    String value = asked == null ? "" : asked.asText();
-    return switch (m.getType()) {
+    String value = asked == null ? "" : asked.asString("");
+    return switch (m.getKeyword()) {
       case "enum" -> "must be one of " + list(asked);
       case "const" -> "must be " + value;
       case "type" -> "must be " + TYPES.getOrDefault(value, value);
@@ -87,11 +96,11 @@ final class Schemas {
 
   private static String list(JsonNode values) {
     List<String> all = new ArrayList<>();
-    values.forEach(v -> all.add(v.asText()));
+    values.forEach(v -> all.add(v.asString("")));
     return String.join(", ", all);
   }
 
-  private static JsonNode node(JsonNode document, ValidationMessage m) {
+  private static JsonNode node(JsonNode document, Error m) {
     JsonNode at = document;
     for (int i = 0; i < m.getInstanceLocation().getNameCount(); i++) {
       Object step = m.getInstanceLocation().getElement(i);

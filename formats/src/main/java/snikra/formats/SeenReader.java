@@ -1,22 +1,20 @@
 package snikra.formats;
 
-import com.fasterxml.jackson.core.JsonParser;
-import com.fasterxml.jackson.core.JsonToken;
-import com.fasterxml.jackson.databind.BeanProperty;
-import com.fasterxml.jackson.databind.DeserializationContext;
-import com.fasterxml.jackson.databind.JavaType;
-import com.fasterxml.jackson.databind.JsonDeserializer;
-import com.fasterxml.jackson.databind.deser.ContextualDeserializer;
-import java.io.IOException;
 import org.jspecify.annotations.Nullable;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.Sureness;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
+import tools.jackson.databind.BeanProperty;
+import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.JavaType;
+import tools.jackson.databind.ValueDeserializer;
 
 /**
  * Reads something looked at: with how surely it was seen, or bare, as knives were kept before that
  * could be told of everything. A bare value was seen surely.
  */
-final class SeenReader extends JsonDeserializer<Seen<?>> implements ContextualDeserializer {
+final class SeenReader extends ValueDeserializer<Seen<?>> {
   private final @Nullable JavaType valueType;
 
   SeenReader(@Nullable JavaType valueType) {
@@ -24,21 +22,21 @@ final class SeenReader extends JsonDeserializer<Seen<?>> implements ContextualDe
   }
 
   @Override
-  public JsonDeserializer<?> createContextual(DeserializationContext context, BeanProperty at) {
+  public ValueDeserializer<?> createContextual(DeserializationContext context, BeanProperty at) {
     return new SeenReader(context.getContextualType().containedType(0));
   }
 
   @Override
-  public Seen<?> deserialize(JsonParser p, DeserializationContext context) throws IOException {
+  public Seen<?> deserialize(JsonParser p, DeserializationContext context) {
     if (!p.isExpectedStartObjectToken()) {
       String cannot = Sureness.CANNOT_TELL.toString();
-      return p.hasToken(JsonToken.VALUE_STRING) && p.getText().equals(cannot)
+      return p.hasToken(JsonToken.VALUE_STRING) && p.getString().equals(cannot)
           ? new Seen<>(null, Sureness.CANNOT_TELL)
           : Seen.sure(value(p, context));
     }
     Object value = null;
     Sureness sureness = Sureness.SURE;
-    while (p.nextToken() == JsonToken.FIELD_NAME) {
+    while (p.nextToken() == JsonToken.PROPERTY_NAME) {
       boolean isValue = p.currentName().equals("value");
       p.nextToken();
       if (isValue) {
@@ -50,7 +48,7 @@ final class SeenReader extends JsonDeserializer<Seen<?>> implements ContextualDe
     return new Seen<>(value, sureness);
   }
 
-  private Object value(JsonParser p, DeserializationContext context) throws IOException {
+  private Object value(JsonParser p, DeserializationContext context) {
     return context.readValue(p, valueType);
   }
 }

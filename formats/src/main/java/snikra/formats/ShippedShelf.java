@@ -1,7 +1,5 @@
 package snikra.formats;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -29,6 +27,8 @@ import snikra.core.pattern.SpringLayout;
 import snikra.core.profile.BladeRoom;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The shelf that comes with the application: general clues, patterns and sample makers. */
 public final class ShippedShelf {
@@ -102,17 +102,13 @@ public final class ShippedShelf {
   }
 
   private static <T> T read(String name, Class<T> type) {
-    try {
-      JsonNode tree = Json.yamlMapper().readTree(text(name));
-      List<Problem> problems = Schemas.check(name, tree);
-      if (!problems.isEmpty()) {
-        throw new InvalidInput(problems);
-      }
-      ((com.fasterxml.jackson.databind.node.ObjectNode) tree).remove("schema");
-      return Json.mapper().treeToValue(tree, type);
-    } catch (JsonProcessingException e) {
-      throw new UncheckedIOException(e);
+    JsonNode tree = Json.yamlMapper().readTree(text(name));
+    List<Problem> problems = Schemas.check(name, tree);
+    if (!problems.isEmpty()) {
+      throw new InvalidInput(problems);
     }
+    ((ObjectNode) tree).remove("schema");
+    return Json.mapper().treeToValue(tree, type);
   }
 
   private static String text(String name) {

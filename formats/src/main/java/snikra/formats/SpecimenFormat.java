@@ -1,7 +1,5 @@
 package snikra.formats;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
@@ -30,6 +28,8 @@ import snikra.core.provenance.EdtfDate;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Specimen;
 import snikra.core.specimen.Sureness;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
 
 /** Knives as JSON, by the schema {@code specimen.schema.json}. */
 public final class SpecimenFormat {
@@ -61,7 +61,7 @@ public final class SpecimenFormat {
     }
     try {
       return Json.mapper().treeToValue(tree, Specimen.class);
-    } catch (JsonProcessingException e) {
+    } catch (JacksonException e) {
       throw new InvalidInput(List.of(problem("the whole", "", e.getOriginalMessage())));
     }
   }
@@ -70,7 +70,7 @@ public final class SpecimenFormat {
   public static Specimen readKept(String json) {
     try {
       return Json.mapper().readValue(json, Specimen.class);
-    } catch (JsonProcessingException e) {
+    } catch (JacksonException e) {
       throw new IllegalStateException(e);
     }
   }
@@ -79,7 +79,7 @@ public final class SpecimenFormat {
   public static String write(Specimen knife) {
     try {
       return Json.mapper().writeValueAsString(knife);
-    } catch (JsonProcessingException e) {
+    } catch (JacksonException e) {
       throw new IllegalStateException(e);
     }
   }
@@ -95,7 +95,7 @@ public final class SpecimenFormat {
       if (tree != null && tree.isObject()) {
         return tree;
       }
-    } catch (JsonProcessingException e) {
+    } catch (JacksonException e) {
       String where = e.getLocation() == null ? "" : "line " + e.getLocation().getLineNr();
       throw new InvalidInput(List.of(problem(where, json, "must be JSON")));
     }
@@ -135,7 +135,7 @@ public final class SpecimenFormat {
     }
 
     private void each(String list, Element check) {
-      Iterator<JsonNode> nodes = tree.path(list).elements();
+      Iterator<JsonNode> nodes = tree.path(list).iterator();
       for (int i = 0; nodes.hasNext(); i++) {
         check.check(list + "[" + i + "]", nodes.next());
       }
@@ -172,7 +172,7 @@ public final class SpecimenFormat {
 
     private void hallmark(String at, JsonNode mark) {
       text(at + ".letter", mark.path("letter"), SeenHallmark::parseLetter);
-      AssayOffice office = shelf.assayOffice(mark.path("office").asText()).orElse(null);
+      AssayOffice office = shelf.assayOffice(mark.path("office").asString("")).orElse(null);
       if (office != null) {
         name(at + ".form", mark.path("form"), office.forms().stream());
       }
@@ -239,31 +239,31 @@ public final class SpecimenFormat {
 
     private void sureness(String at, JsonNode seen) {
       boolean told = seen.has("value");
-      boolean cannot = Sureness.CANNOT_TELL.toString().equals(seen.path("sureness").asText());
+      boolean cannot = Sureness.CANNOT_TELL.toString().equals(seen.path("sureness").asString(""));
       if (seen.isObject() && told == cannot) {
         problems.add(
             problem(
                 at + ".value",
-                seen.path("value").asText(),
+                seen.path("value").asString(""),
                 told ? "must be left out with cannot-tell" : "must be given unless cannot-tell"));
       }
     }
 
     private void text(String at, JsonNode node, Consumer<String> read) {
-      if (node.isTextual()) {
+      if (node.isString()) {
         try {
-          read.accept(node.asText());
+          read.accept(node.asString(""));
         } catch (IllegalArgumentException e) {
           String accepted = e.getMessage().replaceFirst("; found .*$", "");
-          problems.add(problem(at, node.asText(), accepted));
+          problems.add(problem(at, node.asString(""), accepted));
         }
       }
     }
 
     private void name(String at, JsonNode node, Stream<String> known) {
       List<String> names = known.toList();
-      if (node.isTextual() && !names.contains(node.asText())) {
-        unknown(at, node.asText(), names.stream());
+      if (node.isString() && !names.contains(node.asString(""))) {
+        unknown(at, node.asString(""), names.stream());
       }
     }
 

@@ -2,7 +2,6 @@ package snikra.formats;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
@@ -13,6 +12,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.dating.DatingVerdict.StateProbability;
 import snikra.core.examination.Examiner;
+import tools.jackson.databind.JsonNode;
 
 /** Small stories on the shelf as shipped, each with what a good collector would expect. */
 class StoriesTest {
@@ -23,7 +23,7 @@ class StoriesTest {
       List<Arguments> stories = new ArrayList<>();
       Json.yamlMapper()
           .readTree(in)
-          .forEach(s -> stories.add(Arguments.of(s.path("story").asText(), s)));
+          .forEach(s -> stories.add(Arguments.of(s.path("story").asString(""), s)));
       return stories;
     }
   }
@@ -34,29 +34,30 @@ class StoriesTest {
     String knife = expected.path("knife").toString();
     DatingVerdict verdict = EXAMINER.examine(SpecimenFormat.read(knife, EXAMINER.shelf())).dating();
     if (expected.has("maker")) {
-      assertThat(verdict.makers().get(0).maker()).isEqualTo(expected.path("maker").asText());
+      assertThat(verdict.makers().get(0).maker()).isEqualTo(expected.path("maker").asString(""));
       assertThat(verdict.makers().get(0).probability()).isGreaterThan(0.5);
     }
     if (expected.has("madeBy")) {
       assertThat(verdict.makers().get(0).contractors().get(0).maker())
-          .isEqualTo(expected.path("madeBy").asText());
+          .isEqualTo(expected.path("madeBy").asString(""));
     }
     if (expected.has("region")) {
-      assertThat(verdict.makers().get(0).region()).isEqualTo(expected.path("region").asText());
+      assertThat(verdict.makers().get(0).region()).isEqualTo(expected.path("region").asString(""));
     }
     StateProbability state = verdict.states().get(0);
     if (expected.has("state")) {
-      assertThat(state.state().kind().toString()).isEqualTo(expected.path("state").asText());
+      assertThat(state.state().kind().toString()).isEqualTo(expected.path("state").asString(""));
     }
     if (expected.has("part")) {
-      assertThat(state.state().part()).isEqualTo(expected.path("part").asText());
-      assertThat(state.partSpan().from()).isGreaterThanOrEqualTo(expected.path("partFrom").asInt());
+      assertThat(state.state().part()).isEqualTo(expected.path("part").asString(""));
+      assertThat(state.partSpan().from())
+          .isGreaterThanOrEqualTo(expected.path("partFrom").asInt(0));
     }
     if (expected.has("span")) {
       assertThat(verdict.nineTenths().from())
-          .isGreaterThanOrEqualTo(expected.path("span").path(0).asInt());
+          .isGreaterThanOrEqualTo(expected.path("span").path(0).asInt(0));
       assertThat(verdict.nineTenths().to())
-          .isLessThanOrEqualTo(expected.path("span").path(1).asInt());
+          .isLessThanOrEqualTo(expected.path("span").path(1).asInt(0));
     }
   }
 }

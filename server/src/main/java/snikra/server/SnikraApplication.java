@@ -1,6 +1,5 @@
 package snikra.server;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.time.Year;
 import java.util.List;
@@ -14,6 +13,7 @@ import snikra.server.knives.KnifeService;
 import snikra.server.photos.DemoPhotographs;
 import snikra.server.photos.PhotoService;
 import snikra.server.reference.ReferenceDesk;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Starts Snikra. See {@link StartOptions} for the options. */
 @SpringBootApplication
@@ -32,7 +32,7 @@ public class SnikraApplication {
       // The shelf is opened while the page is on its way to the browser.
       Examiner examiner = context.getBean(ReferenceDesk.class).examiner();
       Rehearsal.run(
-          examiner, context.getBean(ObjectMapper.class), DemoTin.specimens(examiner.shelf()));
+          examiner, context.getBean(JsonMapper.class), DemoTin.specimens(examiner.shelf()));
       if (options.demo()) {
         DemoPhotographs.fill(
             context.getBean(PhotoService.class), context.getBean(KnifeService.class), examiner);

@@ -1,19 +1,15 @@
 package snikra.server;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.SerializationFeature;
-import com.fasterxml.jackson.datatype.jsr310.JavaTimeModule;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Arrays;
 import org.flywaydb.core.api.MigrationState;
 import org.springframework.boot.ApplicationRunner;
-import org.springframework.boot.autoconfigure.flyway.FlywayMigrationStrategy;
+import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.context.annotation.Primary;
 import org.springframework.core.env.Environment;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.converter.json.ProblemDetailJacksonMixin;
@@ -34,6 +30,7 @@ import snikra.server.photos.PhotoService;
 import snikra.server.reference.PackRepository;
 import snikra.server.reference.ReferenceDesk;
 import snikra.server.trial.TrialDesk;
+import tools.jackson.databind.json.JsonMapper;
 
 /** All beans: services are plain classes and can be built in a test without a context. */
 @Configuration(proxyBeanMethods = false)
@@ -46,13 +43,11 @@ class Wiring {
   }
 
   @Bean
-  @Primary
-  ObjectMapper objectMapper() {
+  JsonMapper jsonMapper() {
     return Json.mapper()
-        .copy()
-        .registerModule(new JavaTimeModule())
-        .disable(SerializationFeature.WRITE_DATES_AS_TIMESTAMPS)
-        .addMixIn(ProblemDetail.class, ProblemDetailJacksonMixin.class);
+        .rebuild()
+        .addMixIn(ProblemDetail.class, ProblemDetailJacksonMixin.class)
+        .build();
   }
 
   @Bean

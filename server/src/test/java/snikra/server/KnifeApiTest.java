@@ -9,41 +9,29 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
-import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.autoconfigure.web.servlet.AutoConfigureMockMvc;
-import org.springframework.boot.test.context.SpringBootTest;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.http.MediaType;
-import org.springframework.test.context.DynamicPropertyRegistry;
-import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.ObjectMapper;
 
-@SpringBootTest
-@AutoConfigureMockMvc
 class KnifeApiTest {
   private static final Path DOCS = Path.of("..", "docs", "formats");
   private static final String JACK = "{\"frame\":{\"value\":\"teardrop\",\"sureness\":\"sure\"}}";
 
-  @TempDir static Path data;
-  @Autowired private MockMvc web;
+  @RegisterExtension static final TestApp APP = new TestApp();
+  private final MockMvc web = APP.web();
   private final ObjectMapper json = new ObjectMapper();
-
-  @DynamicPropertySource
-  static void inATemporaryFolder(DynamicPropertyRegistry registry) {
-    registry.add("snikra.data", () -> data.toString());
-  }
 
   @Test
   void aKnifeIsKeptChangedTakenOutAndPutBack() throws Exception {
     JsonNode made = body(send(post("/api/knives"), JACK).andExpect(status().isCreated()));
-    String knife = "/api/knives/" + made.get("id").asText();
+    String knife = "/api/knives/" + made.get("id").asString("");
 
     send(put(knife), "{\"version\":0,\"specimen\":{\"title\":\"Mine\"}}")
         .andExpect(status().isOk())
@@ -58,7 +46,7 @@ class KnifeApiTest {
   @Test
   void anOlderCopyDoesNotOverwriteANewerOne() throws Exception {
     JsonNode made = body(send(post("/api/knives"), JACK));
-    String knife = "/api/knives/" + made.get("id").asText();
+    String knife = "/api/knives/" + made.get("id").asString("");
     send(put(knife), "{\"version\":0,\"specimen\":{\"title\":\"First\"}}");
 
     send(put(knife), "{\"version\":0,\"specimen\":{\"title\":\"Second\"}}")
@@ -71,7 +59,7 @@ class KnifeApiTest {
   @Test
   void whatCannotBeUsedIsRefusedByFieldAndNothingIsStored() throws Exception {
     JsonNode made = body(send(post("/api/knives"), JACK));
-    String knife = "/api/knives/" + made.get("id").asText();
+    String knife = "/api/knives/" + made.get("id").asString("");
 
     send(put(knife), "{\"version\":0,\"specimen\":{\"closedLength\":\"-3 in\"}}")
         .andExpect(status().isBadRequest())

@@ -3,7 +3,6 @@ package snikra.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import org.junit.jupiter.api.Test;
 import snikra.core.dating.DatingVerdict;
@@ -14,6 +13,7 @@ import snikra.core.number.DecodedNumber;
 import snikra.formats.Json;
 import snikra.formats.ShippedShelf;
 import snikra.formats.SpecimenFormat;
+import tools.jackson.databind.JsonNode;
 
 /** Each knife of the sample tin teaches one thing; its verdict must be the one it teaches. */
 class OverwaterTinTest {

@@ -1,6 +1,5 @@
 package snikra.server.examination;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
@@ -21,6 +20,7 @@ import snikra.formats.InvalidInput;
 import snikra.formats.PackFormat;
 import snikra.formats.SpecimenFormat;
 import snikra.server.reference.ReferenceDesk;
+import tools.jackson.databind.JsonNode;
 
 /** {@code POST /api/examine}: a specimen in, the whole verdict out, nothing kept. */
 @RestController
@@ -64,7 +64,7 @@ class ExaminationController {
                   "must be a list of at most " + MOST_WITHOUT + " ids of clues")));
     }
     Set<String> without = new HashSet<>();
-    ids.forEach(id -> without.add(id.asText()));
+    ids.forEach(id -> without.add(id.asString("")));
     return without;
   }
 

@@ -1,13 +1,13 @@
 package snikra.server.examination;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.ObjectWriter;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.List;
 import snikra.core.examination.Examiner;
 import snikra.core.specimen.Specimen;
 import snikra.formats.SpecimenFormat;
+import tools.jackson.databind.ObjectMapper;
+import tools.jackson.databind.ObjectWriter;
 
 /**
  * Goes through the whole of an examination, from the text of a specimen to that of its verdict,

@@ -1,6 +1,7 @@
 package snikra.server.http;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
 import io.swagger.v3.core.jackson.ModelResolver;
 import io.swagger.v3.core.jackson.TypeNameResolver;
 import io.swagger.v3.oas.models.info.Info;
@@ -71,8 +72,11 @@ class OpenApi {
     }
   }
 
+  // The library that writes the description looks at types through its own, older mapper.
   @Bean
-  ModelResolver modelResolver(ObjectMapper mapper) {
+  ModelResolver modelResolver() {
+    ObjectMapper mapper =
+        new ObjectMapper().enable(SerializationFeature.WRITE_ENUMS_USING_TO_STRING);
     return new ModelResolver(mapper, new Names());
   }
 

@@ -1,6 +1,5 @@
 package snikra.server.journal;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -222,19 +221,11 @@ public class Journal {
   }
 
   private static Content content(JournalEntity e) {
-    try {
-      return Json.mapper().readValue(e.content(), Content.class);
-    } catch (JsonProcessingException broken) {
-      throw new IllegalStateException(broken);
-    }
+    return Json.mapper().readValue(e.content(), Content.class);
   }
 
   private static String written(Content content) {
-    try {
-      return Json.mapper().writeValueAsString(content);
-    } catch (JsonProcessingException broken) {
-      throw new IllegalStateException(broken);
-    }
+    return Json.mapper().writeValueAsString(content);
   }
 
   private static EdtfDate years(String held) {

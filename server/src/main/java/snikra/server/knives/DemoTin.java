@@ -1,6 +1,5 @@
 package snikra.server.knives;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -9,6 +8,7 @@ import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Specimen;
 import snikra.formats.Json;
 import snikra.formats.SpecimenFormat;
+import tools.jackson.databind.JsonNode;
 
 /** The sample tin of the canal museum at Overwater, for a first look. All of it is invented. */
 public final class DemoTin {

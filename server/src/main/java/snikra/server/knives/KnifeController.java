@@ -1,6 +1,5 @@
 package snikra.server.knives;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
@@ -22,6 +21,7 @@ import snikra.core.specimen.Specimen;
 import snikra.formats.InvalidInput;
 import snikra.formats.SpecimenFormat;
 import snikra.server.reference.ReferenceDesk;
+import tools.jackson.databind.JsonNode;
 
 /** {@code /api/knives}: the tray. */
 @RestController
@@ -84,7 +84,7 @@ class KnifeController {
                   "must be the version the knife was read at")));
     }
     Specimen specimen = SpecimenFormat.read(tree.path("specimen"), desk.examiner().shelf());
-    return knives.change(id, tree.path("version").asLong(), specimen);
+    return knives.change(id, tree.path("version").asLong(0), specimen);
   }
 
   @DeleteMapping("/{id}")

@@ -9,37 +9,26 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
-import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.autoconfigure.web.servlet.AutoConfigureMockMvc;
-import org.springframework.boot.test.context.SpringBootTest;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.http.MediaType;
-import org.springframework.test.context.DynamicPropertyRegistry;
-import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
+import snikra.server.TestApp;
 import snikra.server.knives.KnifeService;
+import tools.jackson.databind.ObjectMapper;
 
-@SpringBootTest
-@AutoConfigureMockMvc
 class PhotoApiTest {
-  @TempDir static Path data;
-  @Autowired private MockMvc web;
-  @Autowired private PhotoService service;
-  @Autowired private PhotoRepository repository;
-  @Autowired private KnifeService knives;
+  @RegisterExtension static final TestApp APP = new TestApp();
+  private final MockMvc web = APP.web();
+  private final PhotoService service = APP.bean(PhotoService.class);
+  private final PhotoRepository repository = APP.bean(PhotoRepository.class);
+  private final KnifeService knives = APP.bean(KnifeService.class);
   private final ObjectMapper json = new ObjectMapper();
-
-  @DynamicPropertySource
-  static void inATemporaryFolder(DynamicPropertyRegistry registry) {
-    registry.add("snikra.data", () -> data.toString());
-  }
 
   private String knife() throws Exception {
     return id(
@@ -50,7 +39,7 @@ class PhotoApiTest {
   }
 
   private String id(String body) throws Exception {
-    return json.readTree(body).get("id").asText();
+    return json.readTree(body).get("id").asString("");
   }
 
   private String kept(String knife) throws Exception {
@@ -104,9 +93,9 @@ class PhotoApiTest {
     web.perform(get("/api/photos/" + photo + "/view")).andExpect(status().isOk());
     web.perform(delete("/api/photos/" + photo)).andExpect(status().isNoContent());
     Clock later = Clock.offset(Clock.systemUTC(), Duration.ofDays(8));
-    new PhotoService(repository, knives, data.resolve("photos"), later).throwAway();
+    new PhotoService(repository, knives, APP.data().resolve("photos"), later).throwAway();
     web.perform(post("/api/photos/" + photo + "/restore")).andExpect(status().isNotFound());
-    try (Stream<Path> files = Files.list(data.resolve("photos"))) {
+    try (Stream<Path> files = Files.list(APP.data().resolve("photos"))) {
       assertThat(files.map(f -> f.getFileName().toString()))
           .noneMatch(name -> name.startsWith(photo));
     }

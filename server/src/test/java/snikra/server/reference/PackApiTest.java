@@ -10,21 +10,14 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
-import java.nio.file.Path;
 import org.hamcrest.Matchers;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
-import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.autoconfigure.web.servlet.AutoConfigureMockMvc;
-import org.springframework.boot.test.context.SpringBootTest;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.http.MediaType;
-import org.springframework.test.context.DynamicPropertyRegistry;
-import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
+import snikra.server.TestApp;
 
-@SpringBootTest
-@AutoConfigureMockMvc
 class PackApiTest {
   private static final String PACK =
       """
@@ -52,14 +45,9 @@ class PackApiTest {
       {"specimen":{"marks":[{"blade":1,"face":"mark","state":"read","lines":["ZORBELUND","QUAGMERE"]}]}}
       """;
 
-  @TempDir static Path data;
-  @Autowired private MockMvc web;
-  @Autowired private ReferenceDesk desk;
-
-  @DynamicPropertySource
-  static void inATemporaryFolder(DynamicPropertyRegistry registry) {
-    registry.add("snikra.data", () -> data.toString());
-  }
+  @RegisterExtension static final TestApp APP = new TestApp();
+  private final MockMvc web = APP.web();
+  private final ReferenceDesk desk = APP.bean(ReferenceDesk.class);
 
   private ResultActions bring(String yaml, boolean keep) throws Exception {
     return web.perform(
