@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { lazy, Suspense, useState } from "react";
+import { lazy, Suspense, useRef, useState } from "react";
 import { Navigate, NavLink, Route, Routes, useNavigate } from "react-router";
 import { api } from "./api/client";
 import { Tray } from "./features/tray";
@@ -18,6 +18,7 @@ const CalibrationPage = lazy(() =>
 );
 const JournalPage = lazy(() => import("./features/journal").then((m) => ({ default: m.JournalPage })));
 const Resembles = lazy(() => import("./features/resembles").then((m) => ({ default: m.Resembles })));
+const KeepingPage = lazy(() => import("./features/keeping").then((m) => ({ default: m.KeepingPage })));
 const Bench = lazy(() => import("./features/bench").then((m) => ({ default: m.Bench })));
 
 export function App() {
@@ -40,9 +41,11 @@ function Sheet() {
   const { units, setUnits } = usePreferences();
   const book = useQuery({ queryKey: ["book"], queryFn: api.book, staleTime: Number.POSITIVE_INFINITY });
 
+  // The same until it was kept: asked for twice because no answer came, it is laid out once.
+  const newId = useRef(crypto.randomUUID());
   const newKnife = async () => {
     try {
-      const knife = await api.add({
+      const knife = await api.add(newId.current, {
         blades: [],
         codes: [],
         registered: [],
@@ -55,6 +58,7 @@ function Sheet() {
         seen: {},
         story: [],
       });
+      newId.current = crypto.randomUUID();
       navigate(`/bench/${knife.id}`);
     } catch (e) {
       toast(`No knife was laid out. ${(e as Error).message}`);
@@ -64,6 +68,7 @@ function Sheet() {
     b: () => navigate(lastKnife() ? `/bench/${lastKnife()}` : "/bench"),
     t: () => navigate("/tray"),
     m: () => navigate("/makers"),
+    k: () => navigate("/keeping"),
     u: () => setUnits(units === "in" ? "mm" : "in"),
     n: newKnife,
     "?": () => setHelp(true),
@@ -83,6 +88,7 @@ function Sheet() {
           <Room to={lastKnife() ? `/bench/${lastKnife()}` : "/bench"} name="Bench" shortcut="B" />
           <Room to="/tray" name="Tray" shortcut="T" />
           <Room to="/makers" name="Makers" shortcut="M" />
+          <Room to="/keeping" name="Keeping" shortcut="K" />
         </nav>
         <div className="ml-auto flex items-center gap-4 text-ink2">
           <button type="button" className="press" onClick={newKnife}>
@@ -109,6 +115,7 @@ function Sheet() {
             <Route path="/tray" element={<Tray book={book.data} onNew={newKnife} />} />
             <Route path="/makers" element={<Makers />} />
             <Route path="/makers/:id" element={<Makers />} />
+            <Route path="/keeping" element={<KeepingPage />} />
             <Route path="/calibration" element={<CalibrationPage />} />
             <Route path="*" element={<Navigate to="/tray" replace />} />
           </Routes>

@@ -1,5 +1,4 @@
 import { describe, expect, it } from "vitest";
-import { readMoney } from "./features/bench/stations/money-entry";
 import { lengthInFull, lengthText, shownLength, withUnit, years, yearsWhole } from "./format";
 
 describe("lengths", () => {
@@ -45,15 +44,5 @@ describe("spans", () => {
   it("are told piece by piece, or from first to last", () => {
     expect(years(span)).toBe("1889\u20131903, 1914");
     expect(yearsWhole(span)).toBe("1889\u20131914");
-  });
-});
-
-describe("money", () => {
-  it("is read as people write it", () => {
-    expect(readMoney("£45")).toEqual({ amount: 45, currency: "GBP" });
-    expect(readMoney("1,200.50 usd")).toEqual({ amount: 1200.5, currency: "USD" });
-    expect(readMoney("1.200,50 EUR")).toEqual({ amount: 1200.5, currency: "EUR" });
-    expect(readMoney("12,5")).toEqual({ amount: 12.5, currency: undefined });
-    expect(readMoney("none")).toEqual({});
   });
 });

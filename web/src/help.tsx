@@ -9,6 +9,7 @@ const KEYS: [string, [string, string][]][] = [
       ["B", "to the bench"],
       ["T", "to the tray"],
       ["M", "to the makers"],
+      ["K", "to safe keeping: copies, what was taken out, whether all is as it was"],
       ["N", "a new knife on the bench"],
       ["U", "inches or millimetres"],
       ["?", "this list"],

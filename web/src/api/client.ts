@@ -2,7 +2,8 @@ import createClient from "openapi-fetch";
 import type { paths } from "./schema";
 import type { Problem, SavedKnife } from "./types";
 
-const client = createClient<paths>({ baseUrl: "/" });
+// Writes carry a header of our own, which no page of another site can add.
+const client = createClient<paths>({ baseUrl: "/", headers: { "X-Snikra": "1" } });
 
 /** A request the server refused or that never reached it (status 0). */
 export class Refused extends Error {
@@ -97,9 +98,22 @@ export const api = {
   calibration: () => answered(client.GET("/api/calibration")),
   tray: () => answered(client.GET("/api/knives")),
   knife: (id: string) => answered(client.GET("/api/knives/{id}", { params: { path: { id } } })),
-  add: (body: Body<"/api/knives", "post">) => answered(client.POST("/api/knives", { body })),
+  /** A new knife under an id of the sender's own: sent twice it is kept once. */
+  add: (id: string, body: Body<"/api/knives", "post">) =>
+    answered(client.POST("/api/knives", { params: { query: { id } }, body })),
   change: (id: string, body: Body<"/api/knives/{id}", "put">, keepalive = false) =>
     answered(client.PUT("/api/knives/{id}", { params: { path: { id } }, body, keepalive })),
+  takenOut: () => answered(client.GET("/api/knives/taken-out")),
+  letGo: (id: string) => answered(client.DELETE("/api/knives/taken-out/{id}", { params: { path: { id } } })),
+  keeping: () => answered(client.GET("/api/keeping")),
+  check: () => answered(client.POST("/api/keeping/check")),
+  backUp: () => answered(client.POST("/api/backups")),
+  lookAtBackup: (name: string) => answered(client.GET("/api/backups/{name}", { params: { path: { name } } })),
+  restoreBackup: (name: string) =>
+    answered(client.POST("/api/backups/{name}/restore", { params: { path: { name } } })),
+  chooseBackups: (folder: string) => answered(client.PUT("/api/backups/folder", { body: { folder } })),
+  money: (written: string) => answered(client.GET("/api/read/money", { params: { query: { written } } })),
+  mean: (reading: string[]) => answered(client.GET("/api/read/mean", { params: { query: { reading } } })),
   remove: (id: string) => answered(client.DELETE("/api/knives/{id}", { params: { path: { id } } })),
   restore: (id: string) => answered(client.POST("/api/knives/{id}/restore", { params: { path: { id } } })),
   reading: (kind: string, field: string, knife: string) =>

@@ -84,6 +84,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/backups/folder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["choose"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/trials/switch": {
         parameters: {
             query?: never;
@@ -228,6 +244,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/keeping/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/journal/{entry}/restore": {
         parameters: {
             query?: never;
@@ -292,6 +324,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["make"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backups/{name}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/read/money": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["money"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/read/mean": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mean"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/photos/{id}/{copy}": {
         parameters: {
             query?: never;
@@ -316,6 +412,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["makers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/knives/{id}/text": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["text"];
         put?: never;
         post?: never;
         delete?: never;
@@ -356,6 +468,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/knives/taken-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["takenOut"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/knives/showing": {
         parameters: {
             query?: never;
@@ -380,6 +508,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["bearing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keeping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["standing"];
         put?: never;
         post?: never;
         delete?: never;
@@ -436,6 +580,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/backups/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["look"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/knives/taken-out/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["letGo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -459,6 +635,10 @@ export interface components {
             look: string;
             why: string;
             source: string;
+        };
+        Amount: {
+            amount: number;
+            currency?: string;
         };
         Answer: {
             id: string;
@@ -489,6 +669,19 @@ export interface components {
             from: number;
             form: string;
             letters: string[];
+        };
+        Backup: {
+            name: string;
+            /** Format: date-time */
+            made: string;
+            /** @enum {string} */
+            reason: "by-hand" | "daily" | "before-upgrade" | "before-restore";
+            /** Format: int32 */
+            knives: number;
+            /** Format: int32 */
+            photographs: number;
+            /** Format: int64 */
+            bytes: number;
         };
         Beside: {
             comparison: components["schemas"]["Comparison"];
@@ -590,6 +783,15 @@ export interface components {
             /** Format: int64 */
             version: number;
             specimen: components["schemas"]["Specimen"];
+        };
+        Checked: {
+            /** Format: int32 */
+            knives: number;
+            unreadable: string[];
+            /** Format: int32 */
+            originals: number;
+            lost: string[];
+            changed: string[];
         };
         CodeScheme: {
             id: string;
@@ -697,6 +899,14 @@ export interface components {
             ask: string;
             usualFault: string;
             findings: components["schemas"]["ConditionBookFinding"][];
+        };
+        CopyLook: {
+            backup: components["schemas"]["Backup"];
+            /** Format: int32 */
+            same: number;
+            back: string[];
+            changed: string[];
+            away: string[];
         };
         DatingVerdict: {
             /** Format: int32 */
@@ -840,6 +1050,9 @@ export interface components {
             without?: string[];
             packs?: components["schemas"]["Pack"][];
         };
+        Folder: {
+            folder: string;
+        };
         Frame: {
             id: string;
             name: string;
@@ -977,6 +1190,16 @@ export interface components {
             /** Format: double */
             probability?: number;
         };
+        KeepingStanding: {
+            data: string;
+            backupsFolder: string;
+            /** Format: int64 */
+            free: number;
+            enough: boolean;
+            enoughForPhotographs: boolean;
+            failed?: string;
+            backups: components["schemas"]["Backup"][];
+        };
         Learned: {
             feature: string;
             label: string;
@@ -1054,6 +1277,14 @@ export interface components {
             low: number;
             /** Format: double */
             high: number;
+        };
+        MeasurementMean: {
+            /** Format: int32 */
+            readings: number;
+            /** Format: double */
+            mean: number;
+            /** Format: double */
+            spread: number;
         };
         ModelTell: {
             trait: string;
@@ -1298,6 +1529,12 @@ export interface components {
         };
         Reading: {
             reading: string;
+        };
+        Readings: {
+            /** Format: int32 */
+            count: number;
+            mean?: components["schemas"]["MeasurementMean"];
+            unit?: string;
         };
         Reason: {
             says: string;
@@ -1561,6 +1798,16 @@ export interface components {
             taken: number;
             problems: components["schemas"]["Problem"][];
         };
+        TakenOut: {
+            id: string;
+            /** Format: int32 */
+            number: number;
+            title?: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: date-time */
+            until: string;
+        };
         Tenth: {
             /** Format: int32 */
             from: number;
@@ -1578,8 +1825,9 @@ export interface components {
             /** Format: int64 */
             version: number;
             title?: string;
-            summary: components["schemas"]["Summary"];
-            sketch: components["schemas"]["Sketch"];
+            summary?: components["schemas"]["Summary"];
+            sketch?: components["schemas"]["Sketch"];
+            unreadable?: string;
         };
         ValueVerdict: {
             currency?: string;
@@ -1653,6 +1901,8 @@ export interface components {
         };
         VerdictFinding: {
             station: string;
+            code: string;
+            about: string[];
             text: string;
             conflict: boolean;
         };
@@ -1979,6 +2229,30 @@ export interface operations {
             };
         };
     };
+    choose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Folder"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KeepingStanding"];
+                };
+            };
+        };
+    };
     ofSwitching: {
         parameters: {
             query: {
@@ -2123,7 +2397,9 @@ export interface operations {
     };
     add: {
         parameters: {
-            query?: never;
+            query?: {
+                id?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -2267,6 +2543,26 @@ export interface operations {
             };
         };
     };
+    check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Checked"];
+                };
+            };
+        };
+    };
     restore_2: {
         parameters: {
             query?: never;
@@ -2359,6 +2655,92 @@ export interface operations {
             };
         };
     };
+    make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Backup"];
+                };
+            };
+        };
+    };
+    restore_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Backup"];
+                };
+            };
+        };
+    };
+    money: {
+        parameters: {
+            query: {
+                written: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Amount"];
+                };
+            };
+        };
+    };
+    mean: {
+        parameters: {
+            query: {
+                reading: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Readings"];
+                };
+            };
+        };
+    };
     copy: {
         parameters: {
             query?: never;
@@ -2398,6 +2780,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Makers"];
+                };
+            };
+        };
+    };
+    text: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
         };
@@ -2448,6 +2852,26 @@ export interface operations {
             };
         };
     };
+    takenOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TakenOut"][];
+                };
+            };
+        };
+    };
     showing: {
         parameters: {
             query: {
@@ -2491,6 +2915,26 @@ export interface operations {
                     "*/*": {
                         [key: string]: components["schemas"]["Resting"][];
                     };
+                };
+            };
+        };
+    };
+    standing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KeepingStanding"];
                 };
             };
         };
@@ -2552,6 +2996,48 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["Book"];
                 };
+            };
+        };
+    };
+    look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CopyLook"];
+                };
+            };
+        };
+    };
+    letGo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

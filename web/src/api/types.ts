@@ -26,6 +26,12 @@ export type Frame = Schemas["Frame"];
 export type BladeType = Schemas["BladeType"];
 export type SavedKnife = Schemas["SavedKnife"];
 export type TrayEntry = Schemas["TrayEntry"];
+/** A knife in the tray that can be read. */
+export type ReadableEntry = TrayEntry & Required<Pick<TrayEntry, "summary" | "sketch">>;
+export type Backup = Schemas["Backup"];
+export type BackupLook = Schemas["CopyLook"];
+export type TakenOut = Schemas["TakenOut"];
+export type Readings = Schemas["Readings"];
 export type OneMaker = Schemas["OneMaker"];
 export type MakersPack = Schemas["OnePack"];
 export type BroughtPack = Schemas["Brought"];

@@ -13,6 +13,8 @@ import { Photos } from "./photos";
 import { type FaceOf, Plate } from "./plate";
 import { Rail } from "./rail";
 import { rememberLast, repeatLast } from "./repeat";
+import { livingTabs, nameTab, recallDraft } from "./saving/drafts";
+import type { Draft } from "./saving/machine";
 import { SpanChart } from "./span-chart";
 import { STATION_NAMES, stationKey } from "./stations";
 import { type Knife, useKnife } from "./use-knife";
@@ -22,8 +24,8 @@ import { VerdictPanel } from "./verdict-panel";
 export function Bench({ book }: { book: Book }) {
   const { id } = useParams();
   const knife = useQuery({
-    queryKey: ["knife", id],
-    queryFn: () => api.knife(id as string),
+    queryKey: ["bench", id],
+    queryFn: () => layOut(id as string),
     enabled: id !== undefined,
     refetchOnWindowFocus: false,
     staleTime: 0,
@@ -48,7 +50,7 @@ export function Bench({ book }: { book: Book }) {
   if (!knife.data || knife.isFetching) return <p className="voice p-6 text-ink3">Laying it out.</p>;
   return (
     <InstrumentsProvider key={id} knife={id}>
-      <OnTheBench saved={knife.data} book={book} />
+      <OnTheBench {...knife.data} book={book} />
     </InstrumentsProvider>
   );
 }
@@ -73,8 +75,22 @@ function NothingOnTheBench() {
 // The page of the station takes the focus, so that Tab goes to its first field and the keys to the next.
 const toStation = () => document.getElementById("station")?.focus({ preventScroll: true });
 
-function OnTheBench({ saved, book }: { saved: SavedKnife; book: Book }) {
-  const knife = useKnife(saved);
+interface LaidOut {
+  saved: SavedKnife;
+  /** What was entered before and never reached the server. */
+  draft: Draft | undefined;
+  tab: string;
+}
+
+const thisTab = nameTab();
+
+async function layOut(id: string): Promise<LaidOut> {
+  const [saved, tab, living] = await Promise.all([api.knife(id), thisTab, livingTabs()]);
+  return { saved, draft: recallDraft(id, tab, living), tab };
+}
+
+function OnTheBench({ saved, draft, tab, book }: LaidOut & { book: Book }) {
+  const knife = useKnife(saved, draft, tab);
   const { school } = usePreferences();
   const navigate = useNavigate();
   const [query, setQuery] = useSearchParams();
@@ -134,25 +150,39 @@ function nextStation(knife: Knife): string | undefined {
 }
 
 function ChangedElsewhere({ knife }: { knife: Knife }) {
-  const [later, setLater] = useState(false);
   const changed = knife.save.kind === "changed-elsewhere";
+  const [later, setLater] = useState(false);
   useEffect(() => {
     if (!changed) setLater(false);
   }, [changed]);
   return (
-    <Dialog open={changed && !later} onClose={() => setLater(true)} title="Changed elsewhere">
-      <p className="mt-3">
-        This knife was changed in another tab since it was opened here. Nothing is lost yet: choose which
-        state to keep. The other can be brought back with undo while this page is open.
-      </p>
-      <div className="mt-4 flex gap-3">
-        <button type="button" className="press" onClick={() => knife.resolve("mine")}>
-          Keep what is here
-        </button>
-        <button type="button" className="press" onClick={() => knife.resolve("theirs")}>
-          Take the other
-        </button>
-      </div>
-    </Dialog>
+    <>
+      {changed && later && (
+        <p
+          className="fixed inset-x-0 bottom-0 z-20 border-t border-ink bg-lead-wash px-6 py-2 text-lead"
+          role="status"
+        >
+          This knife was changed elsewhere; what you enter here is kept in this browser and not saved.{" "}
+          <button type="button" className="underline" onClick={() => setLater(false)}>
+            Choose which to keep
+          </button>
+        </p>
+      )}
+      <Dialog open={changed && !later} onClose={() => setLater(true)} title="Changed elsewhere">
+        <p className="mt-3">
+          This knife was changed in another tab since it was opened here. Nothing is lost: choose which state
+          to keep. Closed without a choice, both stay as they are, and it is asked again. The other can be
+          brought back with undo while this page is open.
+        </p>
+        <div className="mt-4 flex gap-3">
+          <button type="button" className="press" onClick={() => knife.choose("mine")}>
+            Keep what is here
+          </button>
+          <button type="button" className="press" onClick={() => knife.choose("theirs")}>
+            Take the other
+          </button>
+        </div>
+      </Dialog>
+    </>
   );
 }

@@ -69,11 +69,15 @@ export function useReadings(
   const instruments = useContext(Context);
   const taken = useRef<string[]>([]);
   const [told, setTold] = useState<string>();
-  const take = (reading: string) => {
+  const take = async (reading: string) => {
     taken.current = [...taken.current, reading];
-    const mean = taken.current.length >= 3 && !isList ? meanWords(taken.current) : undefined;
-    setTold(mean);
-    onReading(/mean ([\d.]+ \S+),/.exec(mean ?? "")?.[1] ?? reading);
+    if (taken.current.length < 3 || isList) {
+      setTold(undefined);
+      return onReading(reading);
+    }
+    const read = await api.mean(taken.current).catch(() => undefined);
+    setTold(read && meanWords(read));
+    onReading(read?.mean && read.unit ? `${Number(read.mean.mean.toFixed(2))} ${read.unit}` : reading);
   };
   return {
     reads: kind,

@@ -5,12 +5,14 @@ import { repeated } from "./repeat";
 import { readHeights, writeHeights } from "./stations/heights";
 
 describe("readings of one thing", () => {
-  it("make a mean and a spread in their own unit", () => {
-    expect(meanWords(["34 N", "35 N", "36 N"])).toBe("3 readings: mean 35 N, spread 1.0");
-    expect(meanWords(["84,10 mm", "84.14 mm"])).toContain("mean 84.12 mm");
+  it("are told with their mean and spread, as finely as the spread allows", () => {
+    const mean = { readings: 3, mean: 35, spread: 1 };
+    expect(meanWords({ count: 3, mean, unit: "N" })).toBe("3 readings: mean 35.0 N, spread 1.0");
+    const fine = { readings: 2, mean: 84.12, spread: 0.028 };
+    expect(meanWords({ count: 2, mean: fine, unit: "mm" })).toBe("2 readings: mean 84.120 mm, spread 0.028");
   });
-  it("of several units are only counted", () => {
-    expect(meanWords(["34 N", "3.5 kgf"])).toBe("2 readings");
+  it("of several kinds are only counted", () => {
+    expect(meanWords({ count: 2 })).toBe("2 readings");
   });
 });
 

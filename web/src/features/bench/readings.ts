@@ -1,11 +1,23 @@
-/** Mean and spread in the unit of the first reading, where all are of one unit. */
-export function meanWords(readings: string[]): string {
-  const parts = readings.map((r) => /^(-?[\d.,]+)\s*(.*)$/.exec(r));
-  const units = new Set(parts.map((p) => p?.[2]));
-  const values = parts.map((p) => Number((p?.[1] ?? "").replace(",", ".")));
-  if (units.size !== 1 || values.some(Number.isNaN)) return `${readings.length} readings`;
-  const mean = values.reduce((a, b) => a + b, 0) / values.length;
-  const spread = Math.sqrt(values.reduce((sum, v) => sum + (v - mean) ** 2, 0) / (values.length - 1));
-  const digits = Math.max(...readings.map((r) => (/[.,](\d+)/.exec(r)?.[1] ?? "").length));
-  return `${readings.length} readings: mean ${mean.toFixed(digits)} ${[...units][0]}, spread ${spread.toFixed(digits + 1)}`;
+import { useQuery } from "@tanstack/react-query";
+import { api } from "../../api/client";
+import type { Readings } from "../../api/types";
+
+/** What the server makes of several readings of one thing, in words. */
+export function meanWords({ count, mean, unit }: Readings): string {
+  if (!mean || !unit) return `${count} readings`;
+  const digits = Math.max(1, Math.ceil(-Math.log10(mean.spread || 1)) + 1);
+  return `${count} readings: mean ${mean.mean.toFixed(digits)} ${unit}, spread ${mean.spread.toFixed(digits)}`;
+}
+
+/** The mean of readings that stand in a field; nothing for fewer than two or where one cannot be read. */
+export function useMean(readings: string[]): string | undefined {
+  const several = readings.length > 1;
+  const mean = useQuery({
+    queryKey: ["mean", ...readings],
+    queryFn: () => api.mean(readings),
+    enabled: several,
+    retry: false,
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  return several && mean.data ? meanWords(mean.data) : undefined;
 }

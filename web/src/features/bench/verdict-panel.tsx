@@ -5,8 +5,9 @@ import type { Dating, Verdict } from "../../api/types";
 import { money, percent, sentence, years, yearsWhole } from "../../format";
 import { Key } from "../../ui/key";
 import { NextLooks } from "./next-looks";
+import type { Phase } from "./saving/machine";
 import { STATION_NAMES } from "./stations";
-import type { Knife, SaveState } from "./use-knife";
+import type { Knife } from "./use-knife";
 
 /** What it is, who made it, when and how it came to be so; and where to look next. */
 export function VerdictPanel({
@@ -26,7 +27,7 @@ export function VerdictPanel({
       aria-label="Verdict"
       className="flex min-w-0 flex-col border-rule pt-2.5 max-[80rem]:border-t max-[80rem]:border-ink min-[80rem]:border-l min-[80rem]:pl-[1.375rem]"
     >
-      <SaveLine state={knife.save} onRetry={knife.retry} undo={knife.undo} />
+      <SaveLine knife={knife} />
       {v ? <Opinion verdict={v} onGo={onGo} /> : <p className="voice text-ink3">Working it out.</p>}
       {v && (
         <p className="mb-3">
@@ -86,28 +87,23 @@ function stillToDo(v: Verdict, station: string): string {
   return p.looked === 0 ? "Not yet looked at." : `${p.of - p.looked} of ${p.of} still to look at.`;
 }
 
-function SaveLine({ state, onRetry, undo }: { state: SaveState; onRetry: () => void; undo?: () => void }) {
-  const words = {
-    saved: "Saved",
-    saving: "Saving",
-    refused: "Not saved: an entry cannot be used. It is kept here until it can.",
-    failed: "Not saved. What you entered is kept here.",
-    "changed-elsewhere": "Not saved: changed elsewhere.",
-  }[state.kind];
-  const bad = state.kind !== "saved" && state.kind !== "saving";
+function SaveLine({ knife }: { knife: Knife }) {
+  const { save, isUnkept, retry, undo } = knife;
+  const isBad = save.kind !== "saved" && save.kind !== "sending" && save.kind !== "waiting";
   return (
     <p className="flex justify-between gap-2 text-[0.78125rem]/4" aria-live="polite">
-      <span className={bad ? "text-lead" : "text-ink3"} data-testid="save-state">
-        {words}
-        {state.kind === "failed" && (
+      <span className={isBad || isUnkept ? "text-lead" : "text-ink3"} data-testid="save-state">
+        {SAVE_WORDS[save.kind]}
+        {save.kind === "failed" && (
           <>
             {" "}
-            {state.message}{" "}
-            <button type="button" className="underline" onClick={onRetry}>
+            {save.message}{" "}
+            <button type="button" className="underline" onClick={retry}>
               Try again
             </button>
           </>
         )}
+        {isUnkept && save.kind !== "saved" && " This browser has no room to keep it: leave this page open."}
       </span>
       <button
         type="button"
@@ -120,6 +116,15 @@ function SaveLine({ state, onRetry, undo }: { state: SaveState; onRetry: () => v
     </p>
   );
 }
+
+const SAVE_WORDS: Record<Phase["kind"], string> = {
+  saved: "Saved",
+  waiting: "Saving",
+  sending: "Saving",
+  refused: "Not saved: an entry cannot be used. It is kept here until it can.",
+  failed: "Not saved. What you entered is kept here.",
+  "changed-elsewhere": "Not saved: changed elsewhere.",
+};
 
 function Opinion({ verdict, onGo }: { verdict: Verdict; onGo: (station: string) => void }) {
   const { dating } = verdict;

@@ -132,7 +132,7 @@ export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: Make
 
 function InTheTray({ maker }: { maker: OneMaker }) {
   const tray = useQuery({ queryKey: ["tray"], queryFn: api.tray });
-  const mine = (tray.data ?? []).filter((k) => k.summary.maker === maker.name);
+  const mine = (tray.data ?? []).filter((k) => k.summary?.maker === maker.name);
   return (
     <>
       <h3 className="mt-4 font-semibold">In your tray</h3>
@@ -143,7 +143,7 @@ function InTheTray({ maker }: { maker: OneMaker }) {
         {mine.map((k) => (
           <li key={k.id}>
             <Link to={`/bench/${k.id}`} className="inline-block min-h-6 hover:underline">
-              <span className="num">{k.number}</span> {k.title ?? k.summary.title}
+              <span className="num">{k.number}</span> {k.title ?? k.summary?.title}
             </Link>
           </li>
         ))}

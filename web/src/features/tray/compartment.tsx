@@ -1,6 +1,6 @@
 import { type KeyboardEvent, useMemo } from "react";
 import { Link } from "react-router";
-import type { Book, TrayEntry } from "../../api/types";
+import type { Book, ReadableEntry } from "../../api/types";
 import { drawClosed } from "../../drawing/closed";
 import { placed } from "../../drawing/geometry";
 import { Shapes } from "../../drawing/shapes";
@@ -18,7 +18,7 @@ export function Compartment({
   onKey,
   onRemove,
 }: {
-  entry: TrayEntry;
+  entry: ReadableEntry;
   book: Book;
   outside: boolean;
   onKey: (event: KeyboardEvent) => void;
@@ -92,7 +92,7 @@ export function Compartment({
   );
 }
 
-function worth({ summary }: TrayEntry): string | undefined {
+function worth({ summary }: ReadableEntry): string | undefined {
   if (summary.low === undefined || summary.high === undefined || !summary.currency) return undefined;
   return `${money(summary.low, summary.currency)}\u2013${money(summary.high, summary.currency)}`;
 }
@@ -101,7 +101,7 @@ const FIRST = 1840;
 const LAST = 2026;
 
 /** Its years on a short rule: every compartment has the same one. */
-function TimeRule({ entry, outside }: { entry: TrayEntry; outside: boolean }) {
+function TimeRule({ entry, outside }: { entry: ReadableEntry; outside: boolean }) {
   const x = (year: number) => (100 * (Math.max(FIRST, year) - FIRST)) / (LAST - FIRST);
   return (
     <svg

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { type KeyboardEvent, useDeferredValue, useEffect, useMemo, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api } from "../../api/client";
-import type { Book, TrayEntry } from "../../api/types";
+import type { Book, ReadableEntry, TrayEntry } from "../../api/types";
 import { titleBy } from "../../format";
 import { useKeys } from "../../keys";
 import { usePreferences } from "../../preferences";
@@ -30,9 +30,9 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
   }, []);
   const knives = useMemo(
     () =>
-      [...(tray.data ?? [])].sort(
-        (a, b) => a.sketch.closedLengthMm - b.sketch.closedLengthMm || a.number - b.number,
-      ),
+      (tray.data ?? [])
+        .filter(isReadable)
+        .sort((a, b) => a.sketch.closedLengthMm - b.sketch.closedLengthMm || a.number - b.number),
     [tray.data],
   );
   const found = useMemo(
@@ -40,19 +40,24 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
     [knives, search],
   );
 
+  const unreadable = (tray.data ?? []).filter((k) => !isReadable(k));
+
   const remove = async (k: TrayEntry) => {
     try {
       await api.remove(k.id);
       await queries.invalidateQueries({ queryKey: ["tray"] });
-      toast(`${k.title ?? titleBy(school, k.summary)} taken out of the tray.`, async () => {
-        await api.restore(k.id);
-        queries.invalidateQueries({ queryKey: ["tray"] });
-      });
+      toast(
+        `${k.title ?? (k.summary ? titleBy(school, k.summary) : `Knife ${k.number}`)} taken out of the tray.`,
+        async () => {
+          await api.restore(k.id);
+          queries.invalidateQueries({ queryKey: ["tray"] });
+        },
+      );
     } catch (e) {
       toast(`It is still in the tray. ${(e as Error).message}`);
     }
   };
-  const onKey = (event: KeyboardEvent, k: TrayEntry) => {
+  const onKey = (event: KeyboardEvent, k: ReadableEntry) => {
     const links = [...(grid.current?.querySelectorAll<HTMLElement>("a[data-knife]") ?? [])];
     const at = links.indexOf(event.target as HTMLElement);
     const steps: Record<string, number> = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: 4, ArrowUp: -4 };
@@ -92,7 +97,8 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
         <Failed what="The tray could not be opened." error={tray.error} onAgain={() => tray.refetch()} />
       )}
       {tray.isPending && <p className="voice mt-4 text-ink3">Opening the tray.</p>}
-      {tray.isSuccess && knives.length === 0 && <EmptyTray onNew={onNew} />}
+      {unreadable.length > 0 && <Unreadable knives={unreadable} onRemove={remove} />}
+      {tray.isSuccess && tray.data.length === 0 && <EmptyTray onNew={onNew} />}
       {knives.length > 0 && (
         <>
           <ol ref={grid} className="mt-2 flex flex-wrap border-t border-l border-ink">
@@ -112,6 +118,30 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
         </>
       )}
     </main>
+  );
+}
+
+const isReadable = (k: TrayEntry): k is ReadableEntry => k.summary !== undefined && k.sketch !== undefined;
+
+/** Knives this Snikra cannot read: what is kept of them is not lost, and can be saved as text. */
+function Unreadable({ knives, onRemove }: { knives: TrayEntry[]; onRemove: (k: TrayEntry) => void }) {
+  return (
+    <section aria-label="Knives that cannot be read" className="mt-3 bg-lead-wash px-4 py-2 text-lead">
+      <ul>
+        {knives.map((k) => (
+          <li key={k.id} className="flex flex-wrap items-baseline gap-x-3">
+            <span className="num">{k.number}</span>
+            <span>{k.unreadable}</span>
+            <a href={`/api/knives/${k.id}/text`} download className="min-h-6 underline">
+              Save its text
+            </a>
+            <button type="button" className="min-h-6 underline" onClick={() => onRemove(k)}>
+              Take out
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

@@ -1,4 +1,4 @@
-import type { TrayEntry } from "../../api/types";
+import type { ReadableEntry } from "../../api/types";
 
 const BEFORE = /\b(before|after)\s+(\d{4})\b/g;
 
@@ -6,7 +6,7 @@ const BEFORE = /\b(before|after)\s+(\d{4})\b/g;
  * Whether a knife answers to plain words: each must begin a word of what is known of it, and `before 1930`
  * or `after 1900` must be met by some year of its span.
  */
-export function matches(k: TrayEntry, search: string): boolean {
+export function matches(k: ReadableEntry, search: string): boolean {
   const asked = search.toLowerCase();
   for (const [, side, year] of asked.matchAll(BEFORE)) {
     const span = k.summary.span;

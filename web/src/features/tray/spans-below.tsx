@@ -1,10 +1,10 @@
-import type { TrayEntry } from "../../api/types";
+import type { ReadableEntry } from "../../api/types";
 
 const FIRST = 1840;
 const ROW = 8;
 
 /** All spans under one another on one axis. */
-export function SpansBelow({ knives, found }: { knives: TrayEntry[]; found: Set<string> }) {
+export function SpansBelow({ knives, found }: { knives: ReadableEntry[]; found: Set<string> }) {
   const dated = knives
     .filter((k) => k.summary.span)
     .sort((a, b) => (a.summary.span?.pieces[0]?.from ?? 0) - (b.summary.span?.pieces[0]?.from ?? 0));

@@ -142,7 +142,6 @@ function FaceInHand({
   const lines = seen?.state === "read" ? seen.lines : [];
   const shown = [...lines, ""].slice(0, 6);
   const base = { blade: face.blade, face: face.side };
-  const usual = face.side === "blade" ? "etched" : "struck";
   const setLine = (i: number, text: string) => {
     const next = [...lines];
     next[i] = text;
@@ -151,7 +150,6 @@ function FaceInHand({
       ...seen,
       ...base,
       state: "read",
-      technique: seen?.technique ?? usual,
       lines: next.map((l) => l ?? ""),
     });
   };
@@ -161,7 +159,7 @@ function FaceInHand({
       onChange({
         ...base,
         state: state as SeenFace["state"],
-        technique: state === "read" ? (seen?.technique ?? usual) : undefined,
+        technique: state === "read" ? seen?.technique : undefined,
         lines: state === "read" ? lines : [],
       });
   };

@@ -4,7 +4,7 @@ import { usePreferences } from "../../../preferences";
 import { TextField } from "../../../ui/text-field";
 import { useReadings } from "../instruments";
 import type { StationProps } from "../panel";
-import { meanWords } from "../readings";
+import { useMean } from "../readings";
 import type { Knife } from "../use-knife";
 
 /** Readings of one station, several of one thing parted by a semicolon; their mean and spread beside them. */
@@ -32,7 +32,7 @@ function Measure({ knife, quantity: q }: { knife: Knife; quantity: Quantity }) {
   return (
     <TextField
       label={q.label}
-      hint={readings.length > 1 ? meanWords(readings) : q.ask}
+      hint={useMean(readings) ?? q.ask}
       problem={knife.problems.find((p) => p.field.startsWith(`measured.${q.id}[`))}
       placeholder="not yet measured"
       value={readings.join("; ") || undefined}

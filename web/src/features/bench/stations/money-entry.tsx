@@ -1,7 +1,9 @@
+import { useState } from "react";
+import { api, Refused } from "../../../api/client";
 import type { Problem } from "../../../api/types";
 import { TextField } from "../../../ui/text-field";
 
-/** An amount with its currency: as typed, "45 GBP" or "45". */
+/** An amount with its currency: as typed, "45 GBP" or "45". What it means the server says. */
 export function MoneyEntry({
   label,
   amount,
@@ -15,29 +17,30 @@ export function MoneyEntry({
   problem: Problem | undefined;
   onChange: (amount: number | undefined, currency: string | undefined) => void;
 }) {
+  const [typed, setTyped] = useState<{ text: string; problem: Problem }>();
   const shown = amount === undefined ? "" : `${amount} ${currency ?? ""}`.trim();
+  const commit = async (text: string | undefined) => {
+    if (!text) {
+      setTyped(undefined);
+      return onChange(undefined, undefined);
+    }
+    try {
+      const read = await api.money(text);
+      setTyped(undefined);
+      onChange(read.amount, read.currency ?? currency ?? "GBP");
+    } catch (e) {
+      const told = e instanceof Refused ? e.problems[0] : undefined;
+      const accepted = told?.accepted ?? (e as Error).message;
+      setTyped({ text, problem: { field: label, given: text, accepted } });
+    }
+  };
   return (
     <TextField
       label={label}
-      problem={problem}
+      problem={typed?.problem ?? problem}
       placeholder="45 GBP"
-      value={shown}
-      onCommit={(text) => {
-        const { amount: a, currency: c } = readMoney(text ?? "");
-        onChange(a, c ?? (a === undefined ? undefined : (currency ?? "GBP")));
-      }}
+      value={typed?.text ?? shown}
+      onCommit={commit}
     />
   );
-}
-
-const SIGNS: Record<string, string> = { "£": "GBP", $: "USD", "€": "EUR" };
-
-/** An amount and a currency out of what people write: `£45`, `45 EUR`, `1,200.50 usd`. */
-export function readMoney(text: string): { amount?: number; currency?: string } {
-  const figures = text.replace(/[^\d.,]/g, "");
-  if (!/\d/.test(figures)) return {};
-  const plain = figures.replace(/[.,](?=\d{3}(\D|$))/g, "").replace(",", ".");
-  const sign = Object.keys(SIGNS).find((s) => text.includes(s));
-  const letters = text.toUpperCase().match(/[A-Z]{3}/)?.[0];
-  return { amount: Number(plain), currency: letters ?? (sign ? SIGNS[sign] : undefined) };
 }

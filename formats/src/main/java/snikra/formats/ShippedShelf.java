@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.Collectors;
 import snikra.core.clue.Caution;
 import snikra.core.clue.ClueBook;
 import snikra.core.clue.Feature;
@@ -35,6 +36,9 @@ public final class ShippedShelf {
   private static final List<String> PACKS =
       List.of("packs/overwater-makers", "packs/overwater-trade");
 
+  private static final List<String> BOOKS =
+      List.of("clue-book", "patterns", "shapes", "condition", "measures", "number-tables");
+
   private ShippedShelf() {}
 
   private record Shapes(List<Frame> frames, List<BladeType> blades, BladeRoom room) {}
@@ -45,6 +49,8 @@ public final class ShippedShelf {
       List<SpringLayout> springLayouts,
       List<Modifier> modifiers,
       List<Pattern> patterns) {}
+
+  private record Steps(List<Upgrades.Step> steps) {}
 
   private record NumberTables(List<NumberTable> tables) {}
 
@@ -94,6 +100,16 @@ public final class ShippedShelf {
   /** The packs that ship with it, with the sources of their facts. */
   public static List<PackFormat.Pack> packs() {
     return PACKS.stream().map(name -> PackFormat.read(name + ".yaml", text(name))).toList();
+  }
+
+  /** All that ships beside the packs, as it is written. */
+  public static String bookText() {
+    return BOOKS.stream().map(ShippedShelf::text).collect(Collectors.joining());
+  }
+
+  /** From every older format of a knife to today's. */
+  static Upgrades upgrades() {
+    return new Upgrades(read("upgrades", Steps.class).steps);
   }
 
   /** The same as they are written. */

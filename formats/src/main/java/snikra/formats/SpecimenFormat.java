@@ -28,12 +28,15 @@ import snikra.core.provenance.EdtfDate;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Specimen;
 import snikra.core.specimen.Sureness;
+import snikra.core.wording.NotAccepted;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Knives as JSON, by the schema {@code specimen.schema.json}. */
 public final class SpecimenFormat {
   private static final int NAMES_SHOWN = 20;
+  private static final Upgrades UPGRADES = ShippedShelf.upgrades();
 
   private SpecimenFormat() {}
 
@@ -51,7 +54,8 @@ public final class SpecimenFormat {
    *
    * @throws InvalidInput with every problem found
    */
-  public static Specimen read(JsonNode tree, ReferenceShelf shelf) {
+  public static Specimen read(JsonNode written, ReferenceShelf shelf) {
+    JsonNode tree = UPGRADES.upgrade(written);
     List<Problem> problems = new ArrayList<>(Schemas.check("specimen", tree));
     if (problems.isEmpty()) {
       new Check(tree, shelf, problems).run();
@@ -66,22 +70,35 @@ public final class SpecimenFormat {
     }
   }
 
-  /** Reads a knife that was checked when it was kept: names may since have left the shelf. */
+  /**
+   * Reads a knife as it is kept, in whichever format it was written. It was checked when it was
+   * kept: names may since have left the shelf.
+   *
+   * @throws UnreadableKnife when it was written by a newer Snikra, or is damaged
+   */
   public static Specimen readKept(String json) {
     try {
-      return Json.mapper().readValue(json, Specimen.class);
-    } catch (JacksonException e) {
-      throw new IllegalStateException(e);
+      JsonNode tree = UPGRADES.upgrade(parse(json));
+      return Json.mapper().treeToValue(tree, Specimen.class);
+    } catch (InvalidInput | JacksonException e) {
+      throw UnreadableKnife.because(e);
     }
   }
 
-  /** Writes a knife. */
+  /** The version of the format that is written today. */
+  public static int current() {
+    return UPGRADES.current();
+  }
+
+  /** Writes a knife, in today's format. */
   public static String write(Specimen knife) {
-    try {
-      return Json.mapper().writeValueAsString(knife);
-    } catch (JacksonException e) {
-      throw new IllegalStateException(e);
-    }
+    ObjectNode tree = Json.mapper().createObjectNode();
+    tree.put(Upgrades.FORMAT, UPGRADES.current());
+    Json.mapper()
+        .<ObjectNode>valueToTree(knife)
+        .properties()
+        .forEach(e -> tree.set(e.getKey(), e.getValue()));
+    return Json.mapper().writeValueAsString(tree);
   }
 
   /**
@@ -253,8 +270,8 @@ public final class SpecimenFormat {
       if (node.isString()) {
         try {
           read.accept(node.asString(""));
-        } catch (IllegalArgumentException e) {
-          String accepted = e.getMessage().replaceFirst("; found .*$", "");
+        } catch (NotAccepted e) {
+          String accepted = e.accepted();
           problems.add(problem(at, node.asString(""), accepted));
         }
       }

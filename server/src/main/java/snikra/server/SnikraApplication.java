@@ -1,6 +1,7 @@
 package snikra.server;
 
 import java.io.IOException;
+import java.nio.file.Path;
 import java.time.Year;
 import java.util.List;
 import org.springframework.boot.SpringApplication;
@@ -8,6 +9,10 @@ import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import snikra.core.examination.Examiner;
 import snikra.server.examination.Rehearsal;
+import snikra.server.keeping.Backup;
+import snikra.server.keeping.DataFolder;
+import snikra.server.keeping.Keeping;
+import snikra.server.keeping.Running;
 import snikra.server.knives.DemoTin;
 import snikra.server.knives.KnifeService;
 import snikra.server.photos.DemoPhotographs;
@@ -21,27 +26,102 @@ public class SnikraApplication {
 
   /** Starts, or says in one sentence why not and ends with 1. */
   public static void main(String[] args) {
+    StartOptions options = null;
     try {
-      StartOptions options = StartOptions.parse(List.of(args), System.getenv());
+      options = StartOptions.parse(List.of(args), System.getenv());
       options.check();
-      ConfigurableApplicationContext context =
-          new SpringApplication(SnikraApplication.class).run(options.toSpring());
-      String port = context.getEnvironment().getProperty("local.server.port");
-      System.out.println("Snikra is ready at http://localhost:" + port);
-      System.out.println("The knives are kept in " + options.data());
-      // The shelf is opened while the page is on its way to the browser.
-      Examiner examiner = context.getBean(ReferenceDesk.class).examiner();
-      Rehearsal.run(
-          examiner, context.getBean(JsonMapper.class), DemoTin.specimens(examiner.shelf()));
-      if (options.demo()) {
-        DemoPhotographs.fill(
-            context.getBean(PhotoService.class), context.getBean(KnifeService.class), examiner);
+      switch (options.task()) {
+        case SERVE -> serve(options);
+        case RESTORE -> restore(options);
+        case BACKUP, CHECK -> keep(options);
       }
     } catch (StartRefused e) {
       refuse(e.getMessage());
     } catch (IOException | RuntimeException e) {
-      refuse(StartRefused.explain(e));
+      refuse(StartRefused.explain(e, options == null ? null : options.data()));
     }
+  }
+
+  private static void serve(StartOptions options) throws IOException {
+    requireSound(options.data());
+    ConfigurableApplicationContext context =
+        new SpringApplication(SnikraApplication.class).run(options.toSpring());
+    String port = context.getEnvironment().getProperty("local.server.port");
+    new DataFolder(options.data()).closeToOthers();
+    new Running(Integer.parseInt(port + "")).sayIn(options.data());
+    System.out.println("Snikra is ready at http://localhost:" + port);
+    System.out.println("The knives are kept in " + options.data());
+    // The shelf is opened while the page is on its way to the browser.
+    Examiner examiner = context.getBean(ReferenceDesk.class).examiner();
+    Rehearsal.run(examiner, context.getBean(JsonMapper.class), DemoTin.specimens(examiner.shelf()));
+    if (options.demo()) {
+      DemoPhotographs.fill(
+          context.getBean(PhotoService.class), context.getBean(KnifeService.class), examiner);
+    }
+  }
+
+  private static void requireSound(Path data) {
+    new DataFolder(data)
+        .damage()
+        .ifPresent(
+            sentence -> {
+              throw new StartRefused(sentence);
+            });
+  }
+
+  private static void restore(StartOptions options) {
+    DataFolder folder = new DataFolder(options.data());
+    if (folder.isInUse()) {
+      throw new StartRefused(
+          "Snikra has these knives open. Stop it first, or put the copy back there, at Safe keeping.");
+    }
+    System.out.println(folder.restore(options.copy()));
+  }
+
+  // Beside a Snikra that runs it is asked to do it; else this one opens the knives for as long.
+  private static void keep(StartOptions options) throws IOException {
+    boolean backup = options.task() == StartOptions.Task.BACKUP;
+    if (new DataFolder(options.data()).isInUse()) {
+      int port = Running.in(options.data()).map(Running::port).orElseThrow(StartRefused::inUse);
+      System.out.println(
+          RunningSnikra.at(port).ask(backup ? "/api/backups" : "/api/keeping/check"));
+      return;
+    }
+    requireSound(options.data());
+    try (ConfigurableApplicationContext context =
+        new SpringApplication(SnikraApplication.class).run(options.toSpring())) {
+      Keeping keeping = context.getBean(Keeping.class);
+      if (backup) {
+        System.out.println(told(keeping.makeBackup()));
+      } else {
+        Keeping.Checked checked = keeping.check();
+        System.out.println(told(checked));
+        if (!checked.sound()) {
+          System.exit(1);
+        }
+      }
+    }
+  }
+
+  static String told(Backup made) {
+    return "Copied "
+        + made.knives()
+        + (made.knives() == 1 ? " knife and " : " knives and ")
+        + made.photographs()
+        + (made.photographs() == 1 ? " photograph" : " photographs")
+        + "; the copy is "
+        + made.name()
+        + ".";
+  }
+
+  static String told(Keeping.Checked checked) {
+    StringBuilder out = new StringBuilder();
+    out.append(checked.knives()).append(" knives can be read, ").append(checked.originals());
+    out.append(" photographs were looked for.");
+    checked.unreadable().forEach(k -> out.append("\n").append(k));
+    checked.lost().forEach(p -> out.append("\nLost: ").append(p));
+    checked.changed().forEach(p -> out.append("\nNot what it was: ").append(p));
+    return out.append(checked.sound() ? " All is sound." : "").toString();
   }
 
   private static void refuse(String sentence) {

@@ -1,8 +1,15 @@
 package snikra.server;
 
+import jakarta.servlet.Filter;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Duration;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import javax.sql.DataSource;
 import org.flywaydb.core.api.MigrationState;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
@@ -18,10 +25,19 @@ import snikra.core.examination.Examiner;
 import snikra.formats.Json;
 import snikra.formats.ShippedShelf;
 import snikra.server.devices.InstrumentDesk;
+import snikra.server.http.BoundsFilter;
 import snikra.server.http.LocalOnlyFilter;
+import snikra.server.http.LogFilter;
 import snikra.server.journal.DemoJournal;
 import snikra.server.journal.Journal;
 import snikra.server.journal.JournalRepository;
+import snikra.server.keeping.Backup;
+import snikra.server.keeping.Backups;
+import snikra.server.keeping.Caretaker;
+import snikra.server.keeping.Database;
+import snikra.server.keeping.Disk;
+import snikra.server.keeping.ForcedTransactions;
+import snikra.server.keeping.Keeping;
 import snikra.server.knives.DemoTin;
 import snikra.server.knives.KnifeRepository;
 import snikra.server.knives.KnifeService;
@@ -29,12 +45,20 @@ import snikra.server.photos.PhotoRepository;
 import snikra.server.photos.PhotoService;
 import snikra.server.reference.PackRepository;
 import snikra.server.reference.ReferenceDesk;
+import snikra.server.reference.Verdicts;
 import snikra.server.trial.TrialDesk;
 import tools.jackson.databind.json.JsonMapper;
 
 /** All beans: services are plain classes and can be built in a test without a context. */
 @Configuration(proxyBeanMethods = false)
 class Wiring {
+  /** Bodies of so many kilobytes are held at once: two of the largest photographs. */
+  private static final int HELD_KB = 64 * 1024;
+
+  /** So many requests are worked on at once. */
+  private static final int AT_ONCE = 2 * Math.max(2, Runtime.getRuntime().availableProcessors());
+
+  private static final long PATIENCE_MS = 4000;
 
   @Bean
   ReferenceDesk referenceDesk(PackRepository packs, PlatformTransactionManager transactions) {
@@ -51,22 +75,119 @@ class Wiring {
   }
 
   @Bean
+  Path dataFolder(Environment environment) {
+    return Path.of(environment.getRequiredProperty("snikra.data"));
+  }
+
+  @Bean(destroyMethod = "close")
+  Database dataSource(Environment environment, Path dataFolder) {
+    return new Database(
+        environment.getRequiredProperty("spring.datasource.url"),
+        dataFolder.resolve("snikra.mv.db"));
+  }
+
+  @Bean(destroyMethod = "close")
+  Disk disk(Database database, Environment environment, Path dataFolder) {
+    return new Disk(
+        database,
+        environment.getRequiredProperty("spring.datasource.url"),
+        Disk.freeIn(dataFolder));
+  }
+
+  @Bean
+  PlatformTransactionManager transactionManager(Disk disk) {
+    return new ForcedTransactions(disk);
+  }
+
+  @Bean
+  Backups backups(DataSource database, Disk disk, Path dataFolder) {
+    return new Backups(database, disk, dataFolder, Clock.systemUTC());
+  }
+
+  @Bean
+  Verdicts verdicts(ReferenceDesk desk) {
+    return new Verdicts(desk::examiner);
+  }
+
+  @Bean
   KnifeService knifeService(
       KnifeRepository knives,
       ReferenceDesk desk,
+      Verdicts verdicts,
       PlatformTransactionManager transactions,
       ApplicationEventPublisher events) {
     return new KnifeService(
-        knives, desk::examiner, transactions, events::publishEvent, Clock.systemUTC());
+        knives, desk::examiner, verdicts, transactions, events::publishEvent, Clock.systemUTC());
+  }
+
+  @Bean(destroyMethod = "shutdown")
+  ExecutorService journalHand() {
+    return Executors.newSingleThreadExecutor(task -> new Thread(task, "journal"));
   }
 
   @Bean
   Journal journal(
       JournalRepository entries,
       KnifeService knives,
+      Verdicts verdicts,
       ReferenceDesk desk,
-      PlatformTransactionManager transactions) {
-    return new Journal(entries, knives, desk::examiner, transactions, Clock.systemUTC());
+      PlatformTransactionManager transactions,
+      ExecutorService journalHand) {
+    return new Journal(
+        entries,
+        knives,
+        verdicts,
+        desk::examiner,
+        desk::fingerprint,
+        transactions,
+        journalHand,
+        Clock.systemUTC());
+  }
+
+  /** What goes for good: from the tray, and all that hangs on it. */
+  @Bean
+  Farewell farewell(KnifeService knives, PhotoService photos, Journal journal) {
+    return new Farewell(knives, photos, journal);
+  }
+
+  @Bean(destroyMethod = "close")
+  Caretaker caretaker(
+      Disk disk, Backups backups, Farewell farewell, PhotoService photos, Environment environment) {
+    boolean demo = environment.getProperty("snikra.demo", Boolean.class, false);
+    List<Runnable> duties = new ArrayList<>(List.of(farewell::letGoWhatIsDue, photos::throwAway));
+    if (!demo) {
+      duties.add(backups::daily);
+    }
+    return new Caretaker(disk, duties);
+  }
+
+  @Bean
+  Keeping keeping(
+      Path dataFolder,
+      Disk disk,
+      Backups backups,
+      Caretaker caretaker,
+      KnifeService knives,
+      PhotoService photos,
+      ReferenceDesk desk) {
+    return new Keeping(
+        dataFolder,
+        disk,
+        backups,
+        caretaker,
+        () -> {
+          PhotoService.OriginalsChecked photographs = photos.check();
+          return new Keeping.Checked(
+              knives.all().size(),
+              knives.unreadable(),
+              photographs.originals(),
+              photographs.lost(),
+              photographs.changed());
+        },
+        () -> {
+          desk.reopen();
+          knives.forgetEntries();
+        });
   }
 
   @Bean(destroyMethod = "close")
@@ -75,14 +196,22 @@ class Wiring {
   }
 
   @Bean
-  PhotoService photoService(PhotoRepository photos, KnifeService knives, Environment environment) {
-    Path folder = Path.of(environment.getRequiredProperty("snikra.data"), "photos");
-    return new PhotoService(photos, knives, folder, Clock.systemUTC());
+  PhotoService photoService(
+      PhotoRepository photos,
+      KnifeService knives,
+      Disk disk,
+      Path dataFolder,
+      PlatformTransactionManager transactions) {
+    return new PhotoService(
+        photos, knives, disk, dataFolder.resolve("photos"), transactions, Clock.systemUTC());
   }
 
   @Bean
-  ApplicationRunner photosThrownAway(PhotoService photos) {
-    return args -> photos.throwAway();
+  ApplicationRunner goesOnRounds(Caretaker caretaker, PhotoService photos) {
+    return args -> {
+      photos.sweep();
+      caretaker.begin();
+    };
   }
 
   @Bean
@@ -102,12 +231,31 @@ class Wiring {
   }
 
   @Bean
-  FilterRegistrationBean<LocalOnlyFilter> localOnlyFilter() {
-    return new FilterRegistrationBean<>(new LocalOnlyFilter());
+  FilterRegistrationBean<LogFilter> logFilter() {
+    return inOrder(new LogFilter(), 0);
   }
 
   @Bean
-  FlywayMigrationStrategy refuseNewerDatabases() {
+  FilterRegistrationBean<LocalOnlyFilter> localOnlyFilter() {
+    return inOrder(new LocalOnlyFilter(), 1);
+  }
+
+  @Bean
+  FilterRegistrationBean<BoundsFilter> boundsFilter(Environment environment) {
+    Duration sending =
+        environment.getProperty("snikra.most-sending", Duration.class, Duration.ofSeconds(20));
+    return inOrder(new BoundsFilter(sending, HELD_KB, AT_ONCE, PATIENCE_MS), 2);
+  }
+
+  private static <T extends Filter> FilterRegistrationBean<T> inOrder(T filter, int place) {
+    FilterRegistrationBean<T> registration = new FilterRegistrationBean<>(filter);
+    registration.setOrder(place);
+    return registration;
+  }
+
+  @Bean
+  FlywayMigrationStrategy upgradesAreCopiedFirstAndNewerDatabasesRefused(
+      DataSource database, Path dataFolder) {
     return flyway -> {
       boolean newer =
           Arrays.stream(flyway.info().all())
@@ -117,6 +265,14 @@ class Wiring {
                           || m.getState() == MigrationState.FUTURE_FAILED);
       if (newer) {
         throw new StartRefused(StartRefused.newer());
+      }
+      if (flyway.info().applied().length > 0 && flyway.info().pending().length > 0) {
+        new Backups(
+                database,
+                new Disk(null, "", Disk.freeIn(dataFolder)),
+                dataFolder,
+                Clock.systemUTC())
+            .make(Backup.Reason.BEFORE_UPGRADE);
       }
       flyway.migrate();
     };

@@ -7,6 +7,7 @@ import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -43,7 +44,9 @@ class StartOptionsTest {
   @Test
   void aTakenPortIsRefused() throws Exception {
     try (ServerSocket taken = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-      StartOptions options = new StartOptions(folder, taken.getLocalPort(), false);
+      StartOptions options =
+          StartOptions.parse(
+              List.of("--data", folder.toString(), "--port", "" + taken.getLocalPort()), Map.of());
       assertThatThrownBy(options::check).hasMessageContaining("is taken");
     }
   }
@@ -51,7 +54,10 @@ class StartOptionsTest {
   @Test
   void aFolderThatIsAFileIsRefused() throws Exception {
     Path file = Files.createFile(folder.resolve("file"));
-    assertThatThrownBy(() -> new StartOptions(file, 0, false).check())
+    assertThatThrownBy(
+            () ->
+                StartOptions.parse(List.of("--data", file.toString(), "--port", "0"), Map.of())
+                    .check())
         .isInstanceOf(StartRefused.class)
         .hasMessageContaining("Cannot write");
   }
@@ -59,8 +65,40 @@ class StartOptionsTest {
   @Test
   void theSentenceBehindADeepFailureIsFound() {
     RuntimeException deep = new RuntimeException("outer", new StartRefused("The plain sentence."));
-    assertThat(StartRefused.explain(deep)).isEqualTo("The plain sentence.");
-    assertThat(StartRefused.explain(new RuntimeException("Database may be already in use")))
+    assertThat(StartRefused.explain(deep, null)).isEqualTo("The plain sentence.");
+    assertThat(StartRefused.explain(new RuntimeException("Database may be already in use"), null))
         .contains("in use by another Snikra");
+  }
+
+  @Test
+  void whatElseToDoWithTheKnivesIsToldApart() {
+    assertThat(StartOptions.parse(List.of(), Map.of()).task()).isEqualTo(StartOptions.Task.SERVE);
+    assertThat(StartOptions.parse(List.of("--backup"), Map.of()).task())
+        .isEqualTo(StartOptions.Task.BACKUP);
+    assertThat(StartOptions.parse(List.of("--check"), Map.of()).task())
+        .isEqualTo(StartOptions.Task.CHECK);
+    StartOptions restore = StartOptions.parse(List.of("--restore", "2026-11-28"), Map.of());
+    assertThat(restore.task()).isEqualTo(StartOptions.Task.RESTORE);
+    assertThat(restore.copy()).isEqualTo("2026-11-28");
+    assertThat(StartOptions.parse(List.of("--restore", "newest"), Map.of()).copy()).isNull();
+  }
+
+  @Test
+  void aFolderThatIsNotThereIsNotMadeForACopy() {
+    Path none = folder.resolve("none");
+    assertThatThrownBy(
+            () ->
+                StartOptions.parse(List.of("--backup", "--data", none.toString()), Map.of())
+                    .check())
+        .hasMessageContaining("no data folder");
+    assertThat(none).doesNotExist();
+  }
+
+  @Test
+  void othersCannotLookIntoTheFolder() throws Exception {
+    Path data = folder.resolve("data");
+    StartOptions.parse(List.of("--data", data.toString(), "--port", "0"), Map.of()).check();
+    assertThat(Files.getPosixFilePermissions(data))
+        .isEqualTo(PosixFilePermissions.fromString("rwx------"));
   }
 }

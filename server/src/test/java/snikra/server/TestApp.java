@@ -20,17 +20,25 @@ import org.springframework.web.context.WebApplicationContext;
 
 /** The whole application for the tests of one class, in a folder of its own and on a free port. */
 public final class TestApp implements BeforeAllCallback, AfterAllCallback {
+  private final Runnable before;
   private final String[] settings;
   private Path data;
   private WebApplicationContext context;
 
   /** With these settings beside the folder and the port. */
   public TestApp(String... settings) {
+    this(() -> {}, settings);
+  }
+
+  /** The same after something was made ready. */
+  public TestApp(Runnable before, String... settings) {
+    this.before = before;
     this.settings = settings;
   }
 
   @Override
   public void beforeAll(ExtensionContext test) throws IOException {
+    before.run();
     start(Files.createTempDirectory("snikra-test"));
   }
 

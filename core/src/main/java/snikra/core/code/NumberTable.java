@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.TreeMap;
+import snikra.core.wording.NotAccepted;
 
 /**
  * Numbers that run by year: of patents, designs or models.
@@ -70,7 +71,7 @@ public record NumberTable(
       return Optional.empty();
     }
     if (!figures.matches("[1-9][0-9]{0,9}")) {
-      throw new IllegalArgumentException("must be figures, such as 1,521,590");
+      throw new NotAccepted("must be figures, such as 1,521,590", number);
     }
     return Optional.of(Long.parseLong(figures));
   }

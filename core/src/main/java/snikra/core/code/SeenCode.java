@@ -2,6 +2,7 @@ package snikra.core.code;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import snikra.core.wording.NotAccepted;
 
 /**
  * A date code as seen.
@@ -46,19 +47,19 @@ public record SeenCode(Sign sign, String written, @Nullable String form) {
    */
   public static String parse(Sign sign, String written) {
     if (sign.isCounted() && !written.matches("[1-9][0-9]?\\+?")) {
-      throw new IllegalArgumentException("must be how many, such as 7, or 7+ for at least seven");
+      throw new NotAccepted("must be how many, such as 7, or 7+ for at least seven", written);
     }
     if (sign == Sign.FIGURE && !written.matches("([0-9]\\??|_){1,4}")) {
-      throw new IllegalArgumentException("must be up to four figures, _ for a lost one");
+      throw new NotAccepted("must be up to four figures, _ for a lost one", written);
     }
     if (sign == Sign.LETTER && !written.matches("(\\p{L}\\??|_){1,4}")) {
-      throw new IllegalArgumentException("must be up to four letters, _ for a lost one");
+      throw new NotAccepted("must be up to four letters, _ for a lost one", written);
     }
     if (sign == Sign.LETTERS_AND_FIGURES && !written.matches("([\\p{L}0-9]\\??|_){1,6}")) {
-      throw new IllegalArgumentException("must be up to six letters and figures, _ for a lost one");
+      throw new NotAccepted("must be up to six letters and figures, _ for a lost one", written);
     }
     if (sign == Sign.PLACEMENT && !PLACES.contains(written)) {
-      throw new IllegalArgumentException("must be one of " + String.join(", ", PLACES));
+      throw new NotAccepted("must be one of " + String.join(", ", PLACES), written);
     }
     return written;
   }

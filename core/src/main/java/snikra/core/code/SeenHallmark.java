@@ -1,6 +1,7 @@
 package snikra.core.code;
 
 import org.jspecify.annotations.Nullable;
+import snikra.core.wording.NotAccepted;
 
 /**
  * A silver hallmark as seen.
@@ -19,7 +20,7 @@ public record SeenHallmark(
    */
   public static String parseLetter(String letter) {
     if (!letter.matches("\\p{L}|_")) {
-      throw new IllegalArgumentException("must be one letter, _ for one that cannot be read");
+      throw new NotAccepted("must be one letter, _ for one that cannot be read", letter);
     }
     return letter;
   }

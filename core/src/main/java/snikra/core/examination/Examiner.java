@@ -29,6 +29,7 @@ import snikra.core.mark.MarkReader;
 import snikra.core.number.DecodedNumber;
 import snikra.core.pattern.PatternNamer;
 import snikra.core.pattern.PatternVerdict;
+import snikra.core.pattern.PatternVerdict.Standing;
 import snikra.core.provenance.EdtfDate;
 import snikra.core.provenance.StoryEvent;
 import snikra.core.reference.Maker;
@@ -37,6 +38,7 @@ import snikra.core.resemblance.Comparison;
 import snikra.core.resemblance.Likeness;
 import snikra.core.resemblance.Lookalike;
 import snikra.core.specimen.Face;
+import snikra.core.specimen.FaceState;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.Sought;
 import snikra.core.specimen.Specimen;
@@ -193,21 +195,33 @@ public final class Examiner {
   /** A knife in a few words, for lists of many knives. */
   public Summary summarise(Specimen knife) {
     PatternVerdict pattern = namer.name(knife);
-    MarkEvidence marks = reader.read(knife.marks());
-    Evidence evidence = evidence(knife, marks);
-    DatingVerdict dated = dating.dateBriefly(evidence);
+    DatingVerdict dated = date(knife);
     GradeVerdict grade = shelf.condition().grade(knife.condition());
     NumberVerdict number = Numbers.read(knife, found(knife), dated, shelf).orElse(null);
-    boolean conflict = findings(pattern, number, dated).stream().anyMatch(Finding::conflict);
-    boolean dateable =
-        !evidence.observed().isEmpty()
-            || marks.anySeen()
-            || knife.number() != null
-            || !knife.codes().isEmpty()
-            || !knife.registered().isEmpty()
-            || !knife.hallmarks().isEmpty();
     ValueVerdict value =
         appraiser.appraise(subject(knife, pattern, dated, grade), knife.comparables());
+    return summary(knife, pattern, dated, number, grade, value);
+  }
+
+  /** The same out of the whole verdict on it, where that is at hand. */
+  public Summary summarise(Specimen knife, Verdict verdict) {
+    return summary(
+        knife,
+        verdict.pattern(),
+        verdict.dating(),
+        verdict.number(),
+        verdict.grade(),
+        verdict.value());
+  }
+
+  private Summary summary(
+      Specimen knife,
+      PatternVerdict pattern,
+      DatingVerdict dated,
+      @Nullable NumberVerdict number,
+      GradeVerdict grade,
+      ValueVerdict value) {
+    boolean conflict = findings(pattern, number, dated).stream().anyMatch(Finding::conflict);
     String maker =
         dated.makers().stream()
             .filter(m -> m.maker() != null && m.probability() >= NAMED_FROM)
@@ -218,12 +232,30 @@ public final class Examiner {
         pattern.title(),
         pattern.tradeTitle(),
         maker,
-        dateable ? dated.nineTenths() : null,
+        isDateable(knife) ? dated.nineTenths() : null,
         conflict,
         grade,
         value.low(),
         value.high(),
         value.currency());
+  }
+
+  // Whether anything was looked at that may date it.
+  private boolean isDateable(Specimen knife) {
+    Stream<Map.Entry<String, Seen<String>>> seen =
+        Stream.concat(
+            knife.seen().entrySet().stream(),
+            knife.blades().stream().limit(1).flatMap(b -> b.seen().entrySet().stream()));
+    return seen.anyMatch(e -> clue(e.getKey(), e.getValue()).isPresent())
+        || knife.marks().stream().anyMatch(m -> m.state() != FaceState.WORN)
+        || knife.number() != null
+        || !knife.codes().isEmpty()
+        || !knife.registered().isEmpty()
+        || !knife.hallmarks().isEmpty();
+  }
+
+  private Optional<Clue> clue(String feature, Seen<String> seen) {
+    return shelf.clues().feature(feature).flatMap(f -> f.clue("" + seen.value()));
   }
 
   /**
@@ -405,31 +437,25 @@ public final class Examiner {
       PatternVerdict pattern, @Nullable NumberVerdict number, DatingVerdict dated) {
     List<Finding> findings = new ArrayList<>();
     for (DatingVerdict.Conflict c : dated.conflicts()) {
-      String gap = c.gap() > 0 ? ", about " + c.gap() + " years apart" : "";
+      String station = stationOf(dated, c.feature());
       findings.add(
-          new Finding(
-              stationOf(dated, c.feature()), c.label() + " against " + c.rivalLabel() + gap, true));
+          c.gap() > 0
+              ? Findings.of(
+                  station, "conflict-years-apart", true, c.label(), c.rivalLabel(), c.gap())
+              : Findings.of(station, "conflict", true, c.label(), c.rivalLabel()));
     }
     if (number != null && number.decoded() != null) {
       for (DecodedNumber.Field f : number.decoded().fields()) {
         if (f.holds() == DecodedNumber.Holds.CONTRADICTS) {
           findings.add(
-              new Finding(
-                  "number",
-                  f.label()
-                      + " "
-                      + f.struck()
-                      + " says "
-                      + f.says()
-                      + "; that is not what is there",
-                  true));
+              Findings.of("number", "number-contradicts", true, f.label(), f.struck(), f.says()));
         }
       }
     }
     if (pattern.names().size() > 1 && pattern.names().get(0).probability() >= NAMED_FROM) {
       PatternVerdict.Name lookalike = pattern.names().get(pattern.names().size() - 1);
-      if (lookalike.because().startsWith("Not ")) {
-        findings.add(new Finding("pattern", lookalike.because(), false));
+      if (lookalike.requirements().stream().anyMatch(r -> r.standing() == Standing.MISSED)) {
+        findings.add(Findings.of("pattern", "not-the-lookalike", false, lookalike.because()));
       }
     }
     return findings;

@@ -2,7 +2,6 @@ package snikra.core.examination;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import snikra.core.examination.Verdict.Finding;
 import snikra.core.measure.Measurement;
 import snikra.core.profile.BladeRoom;
@@ -32,11 +31,7 @@ final class Questions {
       blade(b, knife, sketch, shelf.patterns().room(), out);
     }
     if (knife.marks().stream().anyMatch(SeenFace::wasStruckOut)) {
-      out.add(
-          new Finding(
-              "marks",
-              "The mark was struck out: sold by its maker as a second. It is still the maker's mark.",
-              false));
+      out.add(Findings.of("marks", "mark-struck-out", false));
     }
     shelf
         .measures()
@@ -48,11 +43,7 @@ final class Questions {
                       .map(Measurement::value)
                       .toList();
               if (!readings.isEmpty() && q.isQuestionable(Measurement.Mean.of(readings).mean())) {
-                out.add(
-                    new Finding(
-                        q.station(),
-                        q.label() + ": outside what is usual. Is the unit right?",
-                        false));
+                out.add(Findings.of(q.station(), "measure-unusual", false, q.label()));
               }
             });
     return out;
@@ -75,11 +66,7 @@ final class Questions {
             .orElse(0);
     if (mm > most * FAR || mm < least / FAR) {
       out.add(
-          new Finding(
-              "pattern",
-              knife.closedLength().written()
-                  + " closed: no pattern in the book is of that size. Is the unit right?",
-              false));
+          Findings.of("pattern", "closed-length-unusual", false, knife.closedLength().written()));
     }
   }
 
@@ -89,9 +76,7 @@ final class Questions {
     if (blade.length() != null && knife.closedLength() != null) {
       double share = blade.length().mm() / knife.closedLength().mm();
       if (share > LONGEST_BLADE) {
-        out.add(
-            new Finding(
-                "blades", "Blade " + (b + 1) + " is longer than the handle it folds into.", false));
+        out.add(Findings.of("blades", "blade-too-long", false, b + 1));
       }
       if (b == 0) {
         shortBlade(blade, knife, room, out);
@@ -100,16 +85,7 @@ final class Questions {
     BladeWear.Left left = sketch.blades().get(b).left();
     if (left != null) {
       out.add(
-          new Finding(
-              "blades",
-              String.format(
-                  Locale.ROOT,
-                  "%.0f%% of blade %d is left (%.0f to %.0f).",
-                  100 * left.share(),
-                  b + 1,
-                  100 * left.low(),
-                  100 * left.high()),
-              false));
+          Findings.of("blades", "blade-left", false, left.share(), b + 1, left.low(), left.high()));
     }
   }
 
@@ -119,19 +95,15 @@ final class Questions {
     BladeRoom.Missing missing = room.missing(main.length().mm(), closed);
     if (missing.low() > 0) {
       out.add(
-          new Finding(
+          Findings.of(
               "blades",
-              String.format(
-                  Locale.ROOT,
-                  "The main blade takes %.0f%% of its handle, a full one about %.0f%%: short by"
-                      + " design, or broken and reground with %.0f%% of its length gone (%.0f to"
-                      + " %.0f).",
-                  100 * main.length().mm() / closed,
-                  100 * room.usual(0),
-                  100 * missing.share(),
-                  100 * missing.low(),
-                  100 * missing.high()),
-              false));
+              "main-blade-short",
+              false,
+              main.length().mm() / closed,
+              room.usual(0),
+              missing.share(),
+              missing.low(),
+              missing.high()));
     }
   }
 }

@@ -96,8 +96,15 @@ public record Verdict(
   public record HallmarkVerdict(
       SeenHallmark seen, String label, List<Integer> years, String note) {}
 
-  /** Something worth saying, and the station it belongs to. */
-  public record Finding(String station, String text, boolean conflict) {}
+  /**
+   * Something worth saying, and the station it belongs to.
+   *
+   * @param code what it is
+   * @param about what it is of, in the order of the sentence
+   * @param text the sentence
+   */
+  public record Finding(
+      String station, String code, List<String> about, String text, boolean conflict) {}
 
   /**
    * How far a station is looked at.

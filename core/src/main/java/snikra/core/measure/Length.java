@@ -5,6 +5,7 @@ import java.math.MathContext;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import snikra.core.wording.NotAccepted;
 
 /**
  * A length as it was written, with its exact value in millimetres.
@@ -34,7 +35,7 @@ public record Length(String written, double mm) {
 
   public Length {
     if (!(mm > 0 && mm <= MAX_MM)) {
-      throw new IllegalArgumentException("must be " + ACCEPTED + "; found " + written);
+      throw new NotAccepted("must be " + ACCEPTED, written);
     }
   }
 
@@ -101,7 +102,7 @@ public record Length(String written, double mm) {
     };
   }
 
-  private static IllegalArgumentException notALength(String written) {
-    return new IllegalArgumentException("must be " + ACCEPTED + "; found " + written);
+  private static NotAccepted notALength(String written) {
+    return new NotAccepted("must be " + ACCEPTED, written);
   }
 }

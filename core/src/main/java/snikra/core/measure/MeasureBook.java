@@ -2,6 +2,7 @@ package snikra.core.measure;
 
 import java.util.List;
 import java.util.Optional;
+import snikra.core.wording.NotAccepted;
 
 /** What is measured on a knife beside its lengths, and what is usual. */
 public record MeasureBook(List<Quantity> quantities) {
@@ -31,7 +32,7 @@ public record MeasureBook(List<Quantity> quantities) {
     public Measurement read(String text) {
       Measurement read = Measurement.parse(text, kind);
       if (read.value() < 0 && low >= 0) {
-        throw new IllegalArgumentException("must be 0 or more; found " + text);
+        throw new NotAccepted("must be 0 or more", text);
       }
       return read;
     }

@@ -4,9 +4,11 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import snikra.core.wording.NotAccepted;
 
 /**
  * One reading as it was written, with its value in the base unit of its kind: newton, gram,
@@ -45,6 +47,10 @@ public record Measurement(String written, Kind kind, double value) {
       this.units = units;
     }
 
+    String baseUnit() {
+      return this == FORCE ? "N" : this == SCALE ? "/10" : this == MASS ? "g" : "mm";
+    }
+
     String accepted() {
       return "a "
           + this
@@ -60,7 +66,7 @@ public record Measurement(String written, Kind kind, double value) {
 
   public Measurement {
     if (!(value >= (kind == Kind.LENGTH ? -MOST : 0) && value <= MOST)) {
-      throw new IllegalArgumentException("must be " + ACCEPTED + "; found " + written);
+      throw new NotAccepted("must be " + ACCEPTED, written);
     }
   }
 
@@ -88,10 +94,10 @@ public record Measurement(String written, Kind kind, double value) {
       try {
         return new Measurement(written, Kind.LENGTH, sign * Length.parse(size).mm());
       } catch (IllegalArgumentException e) {
-        throw new IllegalArgumentException("must be " + ACCEPTED + "; found " + written, e);
+        throw new NotAccepted("must be " + ACCEPTED, written, e);
       }
     }
-    throw new IllegalArgumentException("must be " + ACCEPTED + "; found " + written);
+    throw new NotAccepted("must be " + ACCEPTED, written);
   }
 
   /**
@@ -102,9 +108,31 @@ public record Measurement(String written, Kind kind, double value) {
   public static Measurement parse(String text, Kind kind) {
     Measurement read = parse(text);
     if (read.kind != kind) {
-      throw new IllegalArgumentException("must be " + kind.accepted() + "; found " + text);
+      throw new NotAccepted("must be " + kind.accepted(), text);
     }
     return read;
+  }
+
+  /** Several readings and the unit their mean is in. */
+  public record InUnit(Mean mean, String unit) {}
+
+  /** The mean of readings of one kind: in the unit they share, else in the base unit. */
+  public static Optional<InUnit> inOneUnit(List<Measurement> readings) {
+    if (readings.isEmpty() || readings.stream().map(Measurement::kind).distinct().count() != 1) {
+      return Optional.empty();
+    }
+    Kind kind = readings.get(0).kind;
+    List<String> units = readings.stream().map(Measurement::unit).distinct().toList();
+    String unit = units.size() == 1 ? units.get(0) : kind.baseUnit();
+    double factor = kind.units.get(unit.toLowerCase(Locale.ROOT));
+    return Optional.of(
+        new InUnit(Mean.of(readings.stream().map(r -> r.value / factor).toList()), unit));
+  }
+
+  // As it is written; a fraction without one is in inches.
+  private String unit() {
+    Matcher m = NOTATION.matcher(written.replaceFirst("^[-\u2212]", ""));
+    return m.matches() ? m.group(3) : "in";
   }
 
   /**

@@ -2,6 +2,7 @@ package snikra.core.provenance;
 
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import snikra.core.wording.NotAccepted;
 
 /**
  * A date with its uncertainty, in the Extended Date/Time Format (ISO 8601-2): {@code 1936}, {@code
@@ -79,7 +80,7 @@ public record EdtfDate(String written, int earliestYear, int latestYear) {
     }
   }
 
-  private static IllegalArgumentException notADate(String written) {
-    return new IllegalArgumentException("must be " + ACCEPTED + "; found " + written);
+  private static NotAccepted notADate(String written) {
+    return new NotAccepted("must be " + ACCEPTED, written);
   }
 }

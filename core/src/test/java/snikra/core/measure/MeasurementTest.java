@@ -90,4 +90,23 @@ class MeasurementTest {
     assertThat(pull.isQuestionable(340)).isTrue();
     assertThat(pull.isQuestionable(Double.NaN)).isTrue();
   }
+
+  @Test
+  void readingsKeepTheUnitTheyShareAndElseTakeTheBaseUnit() {
+    assertThat(inOneUnit("34 lbf", "36 lbf")).hasToString("35.0 lbf");
+    assertThat(inOneUnit("84,10 mm", "84.14 mm")).hasToString("84.12 mm");
+    assertThat(inOneUnit("-0.1 mm", "0.3 mm")).hasToString("0.1 mm");
+    assertThat(inOneUnit("1 kgf", "9.80665 N")).hasToString("9.807 N");
+    assertThat(inOneUnit("6/10", "8/10")).hasToString("7.0 /10");
+    assertThat(Measurement.inOneUnit(List.of(Measurement.parse("3 N"), Measurement.parse("3 g"))))
+        .isEmpty();
+    assertThat(Measurement.inOneUnit(List.of())).isEmpty();
+  }
+
+  private static String inOneUnit(String... readings) {
+    Measurement.InUnit mean =
+        Measurement.inOneUnit(java.util.Arrays.stream(readings).map(Measurement::parse).toList())
+            .orElseThrow();
+    return Math.round(1000 * mean.mean().mean()) / 1000.0 + " " + mean.unit();
+  }
 }

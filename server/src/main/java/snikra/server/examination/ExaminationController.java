@@ -20,6 +20,7 @@ import snikra.formats.InvalidInput;
 import snikra.formats.PackFormat;
 import snikra.formats.SpecimenFormat;
 import snikra.server.reference.ReferenceDesk;
+import snikra.server.reference.Verdicts;
 import tools.jackson.databind.JsonNode;
 
 /** {@code POST /api/examine}: a specimen in, the whole verdict out, nothing kept. */
@@ -29,9 +30,11 @@ class ExaminationController {
   private static final int MOST_WITHOUT = 200;
 
   private final ReferenceDesk desk;
+  private final Verdicts verdicts;
 
-  ExaminationController(ReferenceDesk desk) {
+  ExaminationController(ReferenceDesk desk, Verdicts verdicts) {
     this.desk = desk;
+    this.verdicts = verdicts;
   }
 
   /**
@@ -49,9 +52,11 @@ class ExaminationController {
       content = @Content(schema = @Schema(implementation = ExamineRequest.class)))
   Verdict examine(@RequestBody String body) {
     JsonNode tree = SpecimenFormat.parse(body);
-    Examiner with = tree.has("packs") ? examinerWith(tree.path("packs")) : desk.examiner();
+    boolean own = tree.has("packs");
+    Examiner with = own ? examinerWith(tree.path("packs")) : desk.examiner();
     Specimen knife = SpecimenFormat.read(tree.path("specimen"), with.shelf());
-    return with.examine(knife, without(tree.path("without")));
+    Set<String> without = without(tree.path("without"));
+    return own || !without.isEmpty() ? with.examine(knife, without) : verdicts.of(knife);
   }
 
   private static Set<String> without(JsonNode ids) {

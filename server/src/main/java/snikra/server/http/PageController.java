@@ -31,6 +31,7 @@ class PageController {
         "/bench/{id}/journal",
         "/bench/{id}/resembles",
         "/calibration",
+        "/keeping",
         "/tray",
         "/makers",
         "/makers/{id}"

@@ -6,7 +6,11 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Executor;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -17,9 +21,11 @@ import org.springframework.transaction.support.TransactionTemplate;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Problem;
+import snikra.core.examination.Verdict;
 import snikra.core.examination.WhatChanged;
 import snikra.core.provenance.EdtfDate;
 import snikra.core.specimen.Specimen;
+import snikra.core.wording.NotAccepted;
 import snikra.formats.InvalidInput;
 import snikra.formats.Json;
 import snikra.formats.SpecimenFormat;
@@ -27,6 +33,7 @@ import snikra.server.journal.JournalEntry.Opinion;
 import snikra.server.journal.JournalEntry.Own;
 import snikra.server.knives.KnifeService;
 import snikra.server.knives.SavedKnife;
+import snikra.server.reference.Verdicts;
 
 /**
  * Keeps the journals. A sitting at the bench makes one entry by itself; what the collector writes
@@ -44,46 +51,80 @@ public class Journal {
 
   private final JournalRepository entries;
   private final KnifeService knives;
+  private final Verdicts verdicts;
   private final Supplier<Examiner> desk;
   private final TransactionTemplate transaction;
+  private final Supplier<String> references;
+  private final Executor background;
   private final Clock clock;
 
-  /** What is kept of an entry beside the knife as it was. */
+  /** Knives that were saved and are not yet entered, by id: of two saves the later is enough. */
+  private final Map<String, SavedKnife> pending = new ConcurrentHashMap<>();
+
+  /**
+   * What is kept of an entry beside the knife as it was.
+   *
+   * @param references by which it was held; null in entries from before that was kept
+   */
   record Content(
       Opinion opinion,
       @Nullable Integer median,
       List<WhatChanged.Learned> changes,
       List<String> because,
       boolean referencesMoved,
-      @Nullable Own own) {}
+      @Nullable Own own,
+      @Nullable String references) {}
 
   /** What a collector writes. */
   record Written(@Nullable String note, boolean question, @Nullable String held) {}
 
+  /**
+   * The journals.
+   *
+   * @param references tells the references in use apart from others
+   * @param background works what was saved into the journal, after the save was answered
+   */
   public Journal(
       JournalRepository entries,
       KnifeService knives,
+      Verdicts verdicts,
       Supplier<Examiner> desk,
+      Supplier<String> references,
       PlatformTransactionManager transactions,
+      Executor background,
       Clock clock) {
     this.entries = entries;
     this.knives = knives;
+    this.verdicts = verdicts;
     this.desk = desk;
+    this.references = references;
     this.transaction = new TransactionTemplate(transactions);
+    this.background = background;
     this.clock = clock;
   }
 
   /** The journal of a knife, the last entry first. */
   public List<JournalEntry> of(String knife) {
     knives.get(knife);
+    settle(knife);
     List<JournalEntry> out = new ArrayList<>();
     entries.findByKnifeIdAndRemovedAtIsNullOrderByBegunAt(knife).forEach(e -> out.add(0, told(e)));
     return out;
   }
 
-  /** Enters what is held of a knife that was just saved. */
+  /** Sees to it that what is held of a knife that was just saved is entered. */
   @EventListener
   public void saved(SavedKnife knife) {
+    pending.merge(knife.id(), knife, (a, b) -> a.version() > b.version() ? a : b);
+    background.execute(() -> settle(knife.id()));
+  }
+
+  /** Enters what is still pending of a knife. */
+  private synchronized void settle(String id) {
+    SavedKnife knife = pending.remove(id);
+    if (knife == null) {
+      return;
+    }
     try {
       transaction.executeWithoutResult(status -> enter(knife));
     } catch (RuntimeException e) {
@@ -93,14 +134,14 @@ public class Journal {
   }
 
   private void enter(SavedKnife knife) {
-    List<JournalEntity> all = entries.findByKnifeIdAndRemovedAtIsNullOrderByBegunAt(knife.id());
+    List<JournalEntity> lastTwo = lastTwo(knife.id());
     Instant now = now();
-    JournalEntity last = all.isEmpty() ? null : all.get(all.size() - 1);
+    JournalEntity last = lastTwo.isEmpty() ? null : lastTwo.get(0);
     boolean goesOn =
         last != null
             && !last.isOwn()
             && Duration.between(last.changedAt(), now).compareTo(SITTING) <= 0;
-    JournalEntity before = goesOn ? (all.size() < 2 ? null : all.get(all.size() - 2)) : last;
+    JournalEntity before = goesOn ? (lastTwo.size() < 2 ? null : lastTwo.get(1)) : last;
     Content content = content(before, knife.specimen(), null);
     if (content.changes().isEmpty()) {
       if (goesOn) {
@@ -129,7 +170,8 @@ public class Journal {
       throw refused("note", given, "must be text of " + MOST_NOTE + " characters or fewer");
     }
     EdtfDate years = held == null ? null : years(held);
-    DatingVerdict dated = desk.get().date(specimen);
+    DatingVerdict dated = verdicts.of(specimen).dating();
+    settle(knife);
     Own kept =
         years == null
             ? new Own(note, own.question(), null, null, null, null)
@@ -142,8 +184,7 @@ public class Journal {
                 dated.between(years.earliestYear(), years.latestYear()));
     return transaction.execute(
         status -> {
-          List<JournalEntity> all = entries.findByKnifeIdAndRemovedAtIsNullOrderByBegunAt(knife);
-          JournalEntity before = all.isEmpty() ? null : all.get(all.size() - 1);
+          JournalEntity before = lastTwo(knife).stream().findFirst().orElse(null);
           Content content = content(before, specimen, kept);
           return told(
               entries.save(entity(knife, now(), true, SpecimenFormat.write(specimen), content)));
@@ -160,7 +201,13 @@ public class Journal {
           Own changed = new Own(o.note(), open, o.held(), o.from(), o.to(), o.probability());
           Content anew =
               new Content(
-                  c.opinion(), c.median(), c.changes(), c.because(), c.referencesMoved(), changed);
+                  c.opinion(),
+                  c.median(),
+                  c.changes(),
+                  c.because(),
+                  c.referencesMoved(),
+                  changed,
+                  c.references());
           entry.rewrite(entry.specimen(), written(anew), entry.changedAt());
           return told(entry);
         });
@@ -181,15 +228,14 @@ public class Journal {
   private Content content(@Nullable JournalEntity before, Specimen knife, @Nullable Own own) {
     Examiner examiner = desk.get();
     Specimen then = before == null ? Specimen.unseen() : SpecimenFormat.readKept(before.specimen());
-    DatingVerdict dated = examiner.dateWithReasons(knife);
+    Optional<Verdict> verdict = verdicts.atHand(examiner, knife);
+    DatingVerdict dated =
+        verdict.map(Verdict::dating).orElseGet(() -> examiner.dateWithReasons(knife));
     List<WhatChanged.Learned> changes = WhatChanged.between(then, knife, examiner.shelf());
     boolean isDated = !dated.explanations().isEmpty();
-    Integer median = before == null ? null : content(before).median();
-    boolean moved =
-        median != null && Math.abs(examiner.date(then).median() - median) >= MOVED_YEARS;
     return new Content(
         new Opinion(
-            examiner.title(knife),
+            verdict.map(v -> v.pattern().title()).orElseGet(() -> examiner.title(knife)),
             dated.opinion().strength().words(),
             dated.opinion().headline(),
             isDated ? dated.explanations().get(0).probability() : 0,
@@ -197,8 +243,25 @@ public class Journal {
         isDated ? dated.median() : null,
         changes,
         WhatChanged.because(changes, dated),
-        moved,
-        own);
+        before != null && referencesMoved(content(before), then, examiner),
+        own,
+        references.get());
+  }
+
+  // By the same references a knife is held to be what it was: it need not be dated again.
+  private boolean referencesMoved(Content before, Specimen then, Examiner examiner) {
+    return before.median() != null
+        && !references.get().equals(before.references())
+        && Math.abs(examiner.date(then).median() - before.median()) >= MOVED_YEARS;
+  }
+
+  private List<JournalEntity> lastTwo(String knife) {
+    return entries.findTop2ByKnifeIdAndRemovedAtIsNullOrderByBegunAtDesc(knife);
+  }
+
+  /** Lets go of all that was entered of a knife. */
+  public void forget(String knife) {
+    transaction.executeWithoutResult(status -> entries.deleteByKnifeId(knife));
   }
 
   private static JournalEntity entity(
@@ -231,8 +294,8 @@ public class Journal {
   private static EdtfDate years(String held) {
     try {
       return EdtfDate.parse(held);
-    } catch (IllegalArgumentException e) {
-      throw refused("held", held, e.getMessage().replaceFirst("; found .*$", ""));
+    } catch (NotAccepted e) {
+      throw refused("held", held, e.accepted());
     }
   }
 

@@ -8,4 +8,10 @@ public interface JournalRepository extends ListCrudRepository<JournalEntity, Str
 
   /** All of one knife that are there. */
   List<JournalEntity> findByKnifeIdAndRemovedAtIsNullOrderByBegunAt(String knifeId);
+
+  /** The last two of one knife that are there, the last first. */
+  List<JournalEntity> findTop2ByKnifeIdAndRemovedAtIsNullOrderByBegunAtDesc(String knifeId);
+
+  /** Lets go of all of one knife. */
+  void deleteByKnifeId(String knifeId);
 }

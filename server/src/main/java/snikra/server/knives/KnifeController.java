@@ -4,8 +4,13 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -60,13 +65,33 @@ class KnifeController {
     return knives.get(id);
   }
 
+  /** The knives that were taken out and can still be put back. */
+  @GetMapping("/taken-out")
+  List<KnifeService.TakenOut> takenOut() {
+    return knives.takenOut();
+  }
+
+  /** The text of a knife as it is kept, to save one that cannot be read. */
+  @GetMapping(path = "/{id}/text", produces = MediaType.APPLICATION_JSON_VALUE)
+  ResponseEntity<String> text(@PathVariable String id) {
+    String file =
+        ContentDisposition.attachment().filename("knife-" + id + ".json").build().toString();
+    return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, file).body(knives.text(id));
+  }
+
+  /**
+   * Keeps a new knife.
+   *
+   * @param id an id of the sender's own, so that what is sent twice is kept once
+   */
   @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
   @io.swagger.v3.oas.annotations.parameters.RequestBody(
       required = true,
       content = @Content(schema = @Schema(implementation = Specimen.class)))
-  SavedKnife add(@RequestBody String body) {
-    return knives.add(SpecimenFormat.read(body, desk.examiner().shelf()));
+  SavedKnife add(@RequestParam(required = false) @Nullable UUID id, @RequestBody String body) {
+    Specimen knife = SpecimenFormat.read(body, desk.examiner().shelf());
+    return id == null ? knives.add(knife) : knives.add(id.toString(), knife);
   }
 
   @PutMapping(path = "/{id}", consumes = MediaType.APPLICATION_JSON_VALUE)
@@ -75,7 +100,7 @@ class KnifeController {
       content = @Content(schema = @Schema(implementation = ChangeRequest.class)))
   SavedKnife change(@PathVariable String id, @RequestBody String body) {
     JsonNode tree = SpecimenFormat.parse(body);
-    if (!tree.path("version").canConvertToLong()) {
+    if (!tree.path("version").isIntegralNumber() || !tree.path("version").canConvertToLong()) {
       throw new InvalidInput(
           List.of(
               new Problem(

@@ -4,14 +4,19 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
+import jakarta.persistence.PostLoad;
+import jakarta.persistence.PostPersist;
 import jakarta.persistence.Table;
+import jakarta.persistence.Transient;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Persistable;
 
 /** A knife in the database. Its specimen is kept in the open format, as written. */
 @Entity
 @Table(name = "knife")
-class KnifeEntity {
+class KnifeEntity implements Persistable<String> {
   @Id private String id;
 
   @Column(nullable = false, unique = true, updatable = false)
@@ -29,7 +34,9 @@ class KnifeEntity {
   @Column(nullable = false)
   private Instant updatedAt;
 
-  private Instant deletedAt;
+  private @Nullable Instant deletedAt;
+
+  @Transient private boolean isNew = true;
 
   protected KnifeEntity() {}
 
@@ -39,6 +46,24 @@ class KnifeEntity {
     this.specimen = specimen;
     this.createdAt = now;
     this.updatedAt = now;
+  }
+
+  // Its id is given before it is kept: without this a new one would be looked for first, or written
+  // over one that is there.
+  @Override
+  public boolean isNew() {
+    return isNew;
+  }
+
+  @Override
+  public String getId() {
+    return id;
+  }
+
+  @PostLoad
+  @PostPersist
+  void isKept() {
+    isNew = false;
   }
 
   String id() {
@@ -59,6 +84,10 @@ class KnifeEntity {
 
   Instant updatedAt() {
     return updatedAt;
+  }
+
+  @Nullable Instant deletedAt() {
+    return deletedAt;
   }
 
   boolean isDeleted() {

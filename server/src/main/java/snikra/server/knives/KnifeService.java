@@ -1,29 +1,44 @@
 package snikra.server.knives;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
-import org.springframework.dao.OptimisticLockingFailureException;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.dao.ConcurrencyFailureException;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import snikra.core.examination.Examiner;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.Specimen;
 import snikra.formats.SpecimenFormat;
+import snikra.formats.UnreadableKnife;
+import snikra.server.reference.Verdicts;
 
 /** Keeps knives. A knife comes back as it was saved; what is concluded is never kept. */
 public class KnifeService {
+  /** How long a knife that was taken out can be put back. */
+  public static final Duration KEPT_FOR = Duration.ofDays(30);
+
+  /** Two who take out and put back one knife at once wait for one another so often. */
+  private static final int TRIES = 5;
+
   private final KnifeRepository knives;
   private final Supplier<Examiner> desk;
+  private final Verdicts verdicts;
   private final TransactionTemplate transaction;
   private final Consumer<SavedKnife> whenSaved;
   private final Clock clock;
@@ -38,11 +53,13 @@ public class KnifeService {
   public KnifeService(
       KnifeRepository knives,
       Supplier<Examiner> desk,
+      Verdicts verdicts,
       PlatformTransactionManager transactions,
       Consumer<SavedKnife> whenSaved,
       Clock clock) {
     this.knives = knives;
     this.desk = desk;
+    this.verdicts = verdicts;
     this.transaction = new TransactionTemplate(transactions);
     this.whenSaved = whenSaved;
     this.clock = clock;
@@ -64,43 +81,60 @@ public class KnifeService {
   public Map<String, List<Resting>> bearing(String maker) {
     Examiner examiner = desk.get();
     Map<String, List<Resting>> byMark = new TreeMap<>();
-    for (KnifeEntity knife : knives.findByDeletedAtIsNullOrderByNumber()) {
-      Specimen specimen = SpecimenFormat.readKept(knife.specimen());
-      examiner
-          .leadingMark(specimen)
-          .filter(mark -> mark.maker().id().equals(maker))
-          .ifPresent(
-              mark ->
-                  byMark
-                      .computeIfAbsent(mark.variant().id(), id -> new ArrayList<>())
-                      .add(Resting.of(entry(knife, examiner))));
-    }
+    readable()
+        .forEach(
+            knife ->
+                examiner
+                    .leadingMark(knife.specimen())
+                    .filter(mark -> mark.maker().id().equals(maker))
+                    .ifPresent(
+                        mark ->
+                            byMark
+                                .computeIfAbsent(mark.variant().id(), id -> new ArrayList<>())
+                                .add(Resting.of(entry(knife, examiner)))));
     return byMark;
   }
 
   /** Which knives show this answer to a question of the clue book. */
   public List<Resting> showing(String feature, String answer) {
     Examiner examiner = desk.get();
-    return knives.findByDeletedAtIsNullOrderByNumber().stream()
+    return readable()
         .filter(
             knife -> {
-              Seen<String> seen = SpecimenFormat.readKept(knife.specimen()).seen().get(feature);
+              Seen<String> seen = knife.specimen().seen().get(feature);
               return seen != null && answer.equals(seen.value());
             })
         .map(knife -> Resting.of(entry(knife, examiner)))
         .toList();
   }
 
-  /** Every knife in the tray as it was found. */
+  /** Every knife in the tray that can be read, as it was found. */
   public List<SavedKnife> all() {
-    return knives.findByDeletedAtIsNullOrderByNumber().stream().map(KnifeService::saved).toList();
+    return readable().toList();
+  }
+
+  // One that cannot be read is told in the tray; it must not keep the others from being used.
+  private Stream<SavedKnife> readable() {
+    return knives.findByDeletedAtIsNullOrderByNumber().stream()
+        .map(
+            kept -> {
+              try {
+                return saved(kept);
+              } catch (UnreadableKnife e) {
+                return null;
+              }
+            })
+        .filter(Objects::nonNull);
   }
 
   /** A knife whose verdict rests on a fact. */
   public record Resting(String id, int number, String title) {
     static Resting of(TrayEntry entry) {
       String own = entry.title();
-      return new Resting(entry.id(), entry.number(), own == null ? entry.summary().title() : own);
+      return new Resting(
+          entry.id(),
+          entry.number(),
+          own != null || entry.summary() == null ? own + "" : entry.summary().title());
     }
   }
 
@@ -109,58 +143,185 @@ public class KnifeService {
     return saved(find(id));
   }
 
-  /** Keeps a new knife. When this returns it is on disk. */
+  /** The text of a knife as it is kept, readable or not. */
+  public String text(String id) {
+    return find(id).specimen();
+  }
+
+  /** How many knives are in the tray. */
+  public long count() {
+    return knives.countByDeletedAtIsNull();
+  }
+
+  /** Keeps a new knife under an id of its own. When this returns it is on the disk. */
   public SavedKnife add(Specimen knife) {
-    String written = SpecimenFormat.write(knife);
-    SavedKnife saved =
-        transaction.execute(
-            status ->
-                saved(
-                    knives.save(
-                        new KnifeEntity(
-                            UUID.randomUUID().toString(), knives.nextNumber(), written, now()))));
-    whenSaved.accept(saved);
-    return saved;
+    return add(UUID.randomUUID().toString(), knife);
   }
 
   /**
-   * Changes a knife. When this returns the change is on disk.
+   * Keeps a new knife. When this returns it is on the disk. Sent again, because the answer was
+   * lost, it is answered with what is there.
+   *
+   * @param id given by whoever sends it, once for each knife
+   */
+  public SavedKnife add(String id, Specimen knife) {
+    Optional<KnifeEntity> here = knives.findById(id);
+    if (here.isPresent()) {
+      return assured(find(id));
+    }
+    String written = SpecimenFormat.write(knife);
+    try {
+      SavedKnife saved =
+          transaction.execute(
+              status ->
+                  saved(
+                      knives.saveAndFlush(new KnifeEntity(id, knives.nextNumber(), written, now())),
+                      knife));
+      whenSaved.accept(saved);
+      return saved;
+    } catch (DataIntegrityViolationException e) {
+      return assured(find(id));
+    }
+  }
+
+  /**
+   * Changes a knife. When this returns the change is on the disk. A change that is already made,
+   * because it was sent twice, is answered with what is there.
    *
    * @throws KnifeChangedMeanwhile when it is no longer at this version
    */
   public SavedKnife change(String id, long version, Specimen knife) {
     String written = SpecimenFormat.write(knife);
-    SavedKnife saved = at(id, version, k -> k.change(written, now()));
-    whenSaved.accept(saved);
-    return saved;
+    KnifeEntity kept = find(id);
+    if (kept.specimen().equals(written)) {
+      return assured(kept);
+    }
+    try {
+      SavedKnife saved =
+          transaction.execute(
+              status -> {
+                KnifeEntity row = find(id);
+                if (row.version() != version) {
+                  throw new KnifeChangedMeanwhile(version, saved(row));
+                }
+                row.change(written, now());
+                return saved(knives.saveAndFlush(row), knife);
+              });
+      whenSaved.accept(saved);
+      return saved;
+    } catch (ConcurrencyFailureException e) {
+      throw new KnifeChangedMeanwhile(version, saved(find(id)));
+    }
+  }
+
+  // What is there already may be from a save whose way to the disk failed: it is gone again.
+  private SavedKnife assured(KnifeEntity knife) {
+    transaction.executeWithoutResult(status -> {});
+    return saved(knife);
   }
 
   /** Takes a knife out of the tray; {@link #restore} brings it back. */
   public void delete(String id) {
     find(id);
-    transaction.executeWithoutResult(status -> knives.findById(id).ifPresent(k -> k.delete(now())));
+    row(
+        id,
+        knife -> {
+          knife.delete(now());
+          return knives.saveAndFlush(knife);
+        });
   }
 
-  /** Puts a deleted knife back. */
+  /** Puts a knife back that was taken out. */
   public SavedKnife restore(String id) {
-    KnifeEntity kept = knives.findById(id).orElseThrow(() -> new NoSuchKnife(id));
-    return at(id, kept.version(), k -> k.restore(now()));
+    return saved(
+        row(
+            id,
+            knife -> {
+              knife.restore(now());
+              return knives.saveAndFlush(knife);
+            }));
   }
 
-  private SavedKnife at(String id, long version, Consumer<KnifeEntity> change) {
-    try {
-      transaction.executeWithoutResult(
-          status -> {
-            KnifeEntity knife = knives.findById(id).orElseThrow(() -> new NoSuchKnife(id));
-            if (knife.version() != version) {
-              throw new KnifeChangedMeanwhile(version, saved(knife));
-            }
-            change.accept(knife);
-          });
-    } catch (OptimisticLockingFailureException e) {
-      throw new KnifeChangedMeanwhile(version, get(id));
+  // Taking out and putting back need no version: the last who does so has it.
+  private KnifeEntity row(String id, Function<KnifeEntity, KnifeEntity> change) {
+    for (int left = TRIES; ; left--) {
+      try {
+        return transaction.execute(
+            status -> change.apply(knives.findById(id).orElseThrow(() -> new NoSuchKnife(id))));
+      } catch (ConcurrencyFailureException e) {
+        if (left == 1) {
+          throw e;
+        }
+      }
     }
-    return get(id);
+  }
+
+  /** The knives that were taken out and can still be put back, the last first. */
+  public List<TakenOut> takenOut() {
+    return knives.findByDeletedAtIsNotNullOrderByDeletedAtDesc().stream()
+        .map(k -> new TakenOut(k.id(), k.number(), titleOf(k), k.deletedAt(), until(k)))
+        .toList();
+  }
+
+  private static Instant until(KnifeEntity knife) {
+    return knife.deletedAt().plus(KEPT_FOR);
+  }
+
+  private static @Nullable String titleOf(KnifeEntity knife) {
+    try {
+      return SpecimenFormat.readKept(knife.specimen()).title();
+    } catch (UnreadableKnife e) {
+      return null;
+    }
+  }
+
+  /**
+   * A knife that is not in the tray any more.
+   *
+   * @param until when it goes for good
+   */
+  public record TakenOut(
+      String id, int number, @Nullable String title, Instant at, Instant until) {}
+
+  /** Ids of the knives that were taken out long enough ago to go for good. */
+  public List<String> due() {
+    Instant longAgo = now().minus(KEPT_FOR);
+    return knives.findByDeletedAtIsNotNullOrderByDeletedAtDesc().stream()
+        .filter(k -> k.deletedAt().isBefore(longAgo))
+        .map(KnifeEntity::id)
+        .toList();
+  }
+
+  /** Makes sure that a knife was taken out, and so may go for good. */
+  public void requireTakenOut(String id) {
+    if (knives.findById(id).filter(KnifeEntity::isDeleted).isEmpty()) {
+      throw new NoSuchKnife(id);
+    }
+  }
+
+  /** Knives in the tray that cannot be read, each with why. */
+  public List<String> unreadable() {
+    List<String> out = new ArrayList<>();
+    for (KnifeEntity knife : knives.findByDeletedAtIsNullOrderByNumber()) {
+      try {
+        saved(knife);
+      } catch (UnreadableKnife e) {
+        out.add("Knife " + knife.number() + ": " + e.getMessage());
+      }
+    }
+    return out;
+  }
+
+  /** Lets go of what was worked out of the tray: all of it was exchanged. */
+  public void forgetEntries() {
+    entries.clear();
+  }
+
+  /** Lets a knife go for good that was taken out; what hangs on it must have gone before. */
+  public void forget(String id) {
+    transaction.executeWithoutResult(
+        status -> knives.findById(id).filter(KnifeEntity::isDeleted).ifPresent(knives::delete));
+    entries.remove(id);
   }
 
   private KnifeEntity find(String id) {
@@ -168,28 +329,29 @@ public class KnifeService {
   }
 
   private TrayEntry entry(KnifeEntity knife, Examiner examiner) {
+    try {
+      return entry(saved(knife), examiner);
+    } catch (UnreadableKnife e) {
+      return TrayEntry.unreadable(knife.id(), knife.number(), knife.version(), e.getMessage());
+    }
+  }
+
+  private TrayEntry entry(SavedKnife knife, Examiner examiner) {
     return entries.compute(
         knife.id(),
         (id, known) ->
             known != null && known.version() == knife.version()
                 ? known
-                : summarise(knife, examiner));
-  }
-
-  private static TrayEntry summarise(KnifeEntity knife, Examiner examiner) {
-    Specimen specimen = SpecimenFormat.readKept(knife.specimen());
-    return new TrayEntry(
-        knife.id(),
-        knife.number(),
-        knife.version(),
-        specimen.title(),
-        examiner.summarise(specimen),
-        examiner.sketch(specimen));
+                : TrayEntry.of(
+                    knife, examiner, verdicts.atHand(examiner, knife.specimen()).orElse(null)));
   }
 
   private static SavedKnife saved(KnifeEntity k) {
-    return new SavedKnife(
-        k.id(), k.number(), k.version(), k.updatedAt(), SpecimenFormat.readKept(k.specimen()));
+    return saved(k, SpecimenFormat.readKept(k.specimen()));
+  }
+
+  private static SavedKnife saved(KnifeEntity k, Specimen specimen) {
+    return new SavedKnife(k.id(), k.number(), k.version(), k.updatedAt(), specimen);
   }
 
   private Instant now() {

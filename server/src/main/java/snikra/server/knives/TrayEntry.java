@@ -3,16 +3,39 @@ package snikra.server.knives;
 import org.jspecify.annotations.Nullable;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Sketch;
+import snikra.core.examination.Verdict;
 
 /**
- * A knife in the tray.
+ * A knife as it lies in the tray.
  *
  * @param title the collector's own name for it
+ * @param summary null where it cannot be read
+ * @param sketch null where it cannot be read
+ * @param unreadable why it cannot be read; null where it can
  */
 public record TrayEntry(
     String id,
     int number,
     long version,
     @Nullable String title,
-    Examiner.Summary summary,
-    Sketch sketch) {}
+    Examiner.@Nullable Summary summary,
+    @Nullable Sketch sketch,
+    @Nullable String unreadable) {
+
+  static TrayEntry of(SavedKnife knife, Examiner examiner, @Nullable Verdict atHand) {
+    return new TrayEntry(
+        knife.id(),
+        knife.number(),
+        knife.version(),
+        knife.specimen().title(),
+        atHand == null
+            ? examiner.summarise(knife.specimen())
+            : examiner.summarise(knife.specimen(), atHand),
+        atHand == null ? examiner.sketch(knife.specimen()) : atHand.sketch(),
+        null);
+  }
+
+  static TrayEntry unreadable(String id, int number, long version, String why) {
+    return new TrayEntry(id, number, version, null, null, null, why);
+  }
+}

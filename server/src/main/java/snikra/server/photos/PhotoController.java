@@ -1,6 +1,5 @@
 package snikra.server.photos;
 
-import java.time.Duration;
 import java.util.List;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
@@ -20,7 +19,6 @@ import snikra.server.knives.NoSuchKnife;
 /** Photographs of a knife, and measuring on them. */
 @RestController
 class PhotoController {
-  private static final Duration KEPT = Duration.ofDays(365);
   private final PhotoService photos;
 
   PhotoController(PhotoService photos) {
@@ -52,7 +50,8 @@ class PhotoController {
     PhotoService.Content content = photos.content(id, asked);
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType(content.mediaType()))
-        .cacheControl(CacheControl.maxAge(KEPT).cachePrivate().immutable())
+        .cacheControl(CacheControl.noCache().cachePrivate())
+        .eTag(content.tag())
         .body(content.bytes());
   }
 

@@ -6,6 +6,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import snikra.server.keeping.Sha256;
 
 /** A photograph in the database; its bytes are in files under its id. */
 @Entity
@@ -40,7 +41,9 @@ class PhotoEntity {
   @Column(nullable = false, updatable = false)
   private Instant addedAt;
 
-  @Column private Instant takenAwayAt;
+  @Column private @Nullable Instant takenAwayAt;
+
+  @Column private @Nullable String sha256;
 
   protected PhotoEntity() {}
 
@@ -56,10 +59,23 @@ class PhotoEntity {
     this.sizeBytes = picture.original().length;
     this.takenAt = picture.takenAt();
     this.addedAt = now;
+    this.sha256 = Sha256.of(picture.original());
   }
 
   String id() {
     return id;
+  }
+
+  String knifeId() {
+    return knifeId;
+  }
+
+  @Nullable String sha256() {
+    return sha256;
+  }
+
+  void setSha256(String sum) {
+    sha256 = sum;
   }
 
   String type() {

@@ -9,6 +9,7 @@ import snikra.core.measure.PhotoScale;
 import snikra.core.measure.PhotoScale.Known;
 import snikra.core.measure.PhotoScale.Measured;
 import snikra.core.measure.PhotoScale.Point;
+import snikra.core.wording.NotAccepted;
 import snikra.formats.InvalidInput;
 
 /**
@@ -67,8 +68,8 @@ record PhotoMeasuring(
       KnownLength k = known.get(i);
       try {
         lengths.add(new Known(k.from, k.to, Length.parse(k.length).mm()));
-      } catch (IllegalArgumentException e) {
-        String accepted = e.getMessage().replaceFirst("; found .*$", "");
+      } catch (NotAccepted e) {
+        String accepted = e.accepted();
         throw refused("known[" + i + "].length", k.length, accepted);
       }
     }

@@ -14,6 +14,12 @@ public interface PhotoRepository extends ListCrudRepository<PhotoEntity, String>
   /** One that is there. */
   Optional<PhotoEntity> findByIdAndTakenAwayAtIsNull(String id);
 
+  /** All of one knife, taken away or not. */
+  List<PhotoEntity> findByKnifeId(String knifeId);
+
+  /** How many of one knife are there. */
+  long countByKnifeIdAndTakenAwayAtIsNull(String knifeId);
+
   /** Those taken away before a time. */
   List<PhotoEntity> findByTakenAwayAtBefore(Instant time);
 }

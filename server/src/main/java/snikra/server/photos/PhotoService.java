@@ -2,31 +2,43 @@ package snikra.server.photos;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
 import java.time.Clock;
-import java.time.Duration;
+import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.locks.ReentrantLock;
+import java.util.stream.Stream;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import snikra.server.keeping.Disk;
+import snikra.server.keeping.DiskFull;
+import snikra.server.keeping.Sha256;
 import snikra.server.knives.KnifeService;
 import snikra.server.knives.NoSuchKnife;
 
-/** Keeps photographs. An original is on disk before its row says that it is there. */
+/** Keeps photographs. An original is on the disk before its row says that it is there. */
 public class PhotoService {
   private static final int LONGEST_NAME = 200;
   private static final int MOST_PHOTOS = 60;
-  private static final Duration KEPT_FOR = Duration.ofDays(7);
 
   private final PhotoRepository photos;
   private final KnifeService knives;
+  private final Disk disk;
   private final Path folder;
+  private final TransactionTemplate transaction;
   private final Clock clock;
+
+  /** One at a time: a large photograph takes much room while it is laid out. */
+  private final ReentrantLock darkroom = new ReentrantLock();
 
   /** What of a photograph is asked for. */
   public enum Copy {
@@ -48,13 +60,21 @@ public class PhotoService {
     }
   }
 
-  /** Bytes and what they are. */
-  public record Content(byte[] bytes, String mediaType) {}
+  /** Bytes, what they are, and a sum by which a browser knows whether it has them. */
+  public record Content(byte[] bytes, String mediaType, String tag) {}
 
-  public PhotoService(PhotoRepository photos, KnifeService knives, Path folder, Clock clock) {
+  public PhotoService(
+      PhotoRepository photos,
+      KnifeService knives,
+      Disk disk,
+      Path folder,
+      PlatformTransactionManager transactions,
+      Clock clock) {
     this.photos = photos;
     this.knives = knives;
+    this.disk = disk;
     this.folder = folder;
+    this.transaction = new TransactionTemplate(transactions);
     this.clock = clock;
   }
 
@@ -65,41 +85,44 @@ public class PhotoService {
         .toList();
   }
 
-  /** Keeps a photograph. When this returns it is on disk. */
+  /** Keeps a photograph. When this returns it is on the disk. */
   public Photo add(String knife, PhotoRole role, String fileName, byte[] bytes) {
     String name = fileName.isBlank() ? "photograph" : fileName;
     String kept = name.substring(0, Math.min(LONGEST_NAME, name.length()));
-    knives.get(knife);
-    if (photos.findByKnifeIdAndTakenAwayAtIsNullOrderByAddedAt(knife).size() >= MOST_PHOTOS) {
-      throw Picture.refused(kept, "must be one of at most " + MOST_PHOTOS + " of a knife");
-    }
+    knives.text(knife);
+    disk.requireRoomForPhotograph();
     if (bytes.length == 0 || bytes.length > Picture.MOST_BYTES) {
       throw Picture.refused(
           kept + ", " + bytes.length + " bytes",
           "must be a file of at most " + Picture.MOST_BYTES / (1024 * 1024) + " MB");
     }
-    Picture picture = Picture.of(kept, bytes);
-    String id = UUID.randomUUID().toString();
+    darkroom.lock();
     try {
-      Files.createDirectories(folder);
-      write(id, Copy.ORIGINAL, picture.original());
-      write(id, Copy.VIEW, picture.view());
-      write(id, Copy.THUMBNAIL, picture.thumbnail());
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+      if (photos.countByKnifeIdAndTakenAwayAtIsNull(knife) >= MOST_PHOTOS) {
+        throw Picture.refused(kept, "must be one of at most " + MOST_PHOTOS + " of a knife");
+      }
+      return keep(knife, role, kept, Picture.of(kept, bytes));
+    } finally {
+      darkroom.unlock();
     }
-    return photos
-        .save(
-            new PhotoEntity(
-                id, knife, role, kept, picture, clock.instant().truncatedTo(ChronoUnit.MILLIS)))
-        .shown();
   }
 
-  private void write(String id, Copy copy, byte[] bytes) throws IOException {
-    Path file = file(id, copy);
-    Files.write(file, bytes);
-    try (FileChannel channel = FileChannel.open(file, StandardOpenOption.WRITE)) {
-      channel.force(true);
+  private Photo keep(String knife, PhotoRole role, String name, Picture picture) {
+    String id = UUID.randomUUID().toString();
+    PhotoEntity row = new PhotoEntity(id, knife, role, name, picture, now());
+    try {
+      Disk.makeFolder(folder);
+      Disk.write(file(id, Copy.ORIGINAL), picture.original());
+      Disk.write(file(id, Copy.VIEW), picture.view());
+      Disk.write(file(id, Copy.THUMBNAIL), picture.thumbnail());
+      Disk.forceFolder(folder);
+      return transaction.execute(status -> photos.save(row)).shown();
+    } catch (IOException e) {
+      letGo(id);
+      throw Disk.isFull(e) ? disk.full(e) : new UncheckedIOException(e);
+    } catch (DiskFull e) {
+      letGo(id);
+      throw e;
     }
   }
 
@@ -107,52 +130,149 @@ public class PhotoService {
     return folder.resolve(id + "." + copy.ending);
   }
 
-  /** One copy of a photograph. */
+  /** One copy of a photograph; one that was lost is made anew from the original. */
   public Content content(String id, Copy copy) {
     PhotoEntity photo = find(id);
     try {
-      boolean original = copy == Copy.ORIGINAL;
-      return new Content(
-          Files.readAllBytes(file(photo.id(), copy)),
-          original ? "image/" + photo.type() : "image/jpeg");
+      if (copy == Copy.ORIGINAL) {
+        byte[] original = Files.readAllBytes(file(id, copy));
+        return new Content(original, "image/" + photo.type(), id + "-o");
+      }
+      if (!Files.exists(file(id, copy))) {
+        develop(photo);
+      }
+      return new Content(Files.readAllBytes(file(id, copy)), "image/jpeg", id + "-" + copy.ending);
     } catch (IOException e) {
-      throw new UncheckedIOException(e);
+      throw new LostPhotograph(photo.shown().fileName(), e);
+    }
+  }
+
+  private void develop(PhotoEntity photo) throws IOException {
+    darkroom.lock();
+    try {
+      Picture picture =
+          Picture.of(photo.shown().fileName(), Files.readAllBytes(file(photo.id(), Copy.ORIGINAL)));
+      Disk.write(file(photo.id(), Copy.VIEW), picture.view());
+      Disk.write(file(photo.id(), Copy.THUMBNAIL), picture.thumbnail());
+    } finally {
+      darkroom.unlock();
     }
   }
 
   /** Says what a photograph shows. */
   public Photo changeRole(String id, PhotoRole role) {
-    PhotoEntity photo = find(id);
-    photo.setRole(role);
-    return photos.save(photo).shown();
+    return change(id, photo -> photo.setRole(role));
   }
 
   /** Takes a photograph away; {@link #restore} brings it back. */
   public void delete(String id) {
-    PhotoEntity photo = find(id);
-    photo.takeAway(clock.instant().truncatedTo(ChronoUnit.MILLIS));
-    photos.save(photo);
+    find(id);
+    change(id, photo -> photo.takeAway(now()));
   }
 
   /** Puts back a photograph that was taken away. */
   public Photo restore(String id) {
-    PhotoEntity photo = photos.findById(id).orElseThrow(() -> none(id));
-    photo.takeAway(null);
-    return photos.save(photo).shown();
+    return change(id, photo -> photo.takeAway(null));
   }
 
-  /** Lets go, files and all, of what was taken away longer ago than anyone will want it back. */
+  private Photo change(String id, java.util.function.Consumer<PhotoEntity> change) {
+    return transaction.execute(
+        status -> {
+          PhotoEntity photo = photos.findById(id).orElseThrow(() -> none(id));
+          change.accept(photo);
+          return photo.shown();
+        });
+  }
+
+  /** Lets go, files and all, of what was taken away longer ago than it can be put back. */
   public void throwAway() {
-    for (PhotoEntity photo : photos.findByTakenAwayAtBefore(clock.instant().minus(KEPT_FOR))) {
-      photos.delete(photo);
-      for (Copy copy : Copy.values()) {
-        try {
-          Files.deleteIfExists(file(photo.id(), copy));
-        } catch (IOException e) {
-          throw new UncheckedIOException(e);
-        }
+    Instant longAgo = clock.instant().minus(KnifeService.KEPT_FOR);
+    photos.findByTakenAwayAtBefore(longAgo).forEach(this::forget);
+  }
+
+  /** Lets go of every photograph of a knife, taken away or not. */
+  public void forgetOf(String knife) {
+    photos.findByKnifeId(knife).forEach(this::forget);
+  }
+
+  private void forget(PhotoEntity photo) {
+    transaction.executeWithoutResult(status -> photos.deleteById(photo.id()));
+    letGo(photo.id());
+  }
+
+  private void letGo(String id) {
+    for (Copy copy : Copy.values()) {
+      delete(file(id, copy));
+    }
+  }
+
+  private static void delete(Path file) {
+    try {
+      Files.deleteIfExists(file);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /**
+   * Lets go of files that no row speaks of: half-written ones of a photograph that was never
+   * acknowledged.
+   *
+   * @return how many
+   */
+  public int sweep() {
+    Set<String> ids = new HashSet<>();
+    photos.findAll().forEach(photo -> ids.add(photo.id()));
+    List<Path> strays = new ArrayList<>();
+    for (Path file : files()) {
+      String name = file.getFileName().toString();
+      int dot = name.indexOf('.');
+      if (name.endsWith(".part") || dot < 0 || !ids.contains(name.substring(0, dot))) {
+        strays.add(file);
       }
     }
+    strays.forEach(PhotoService::delete);
+    return strays.size();
+  }
+
+  private List<Path> files() {
+    if (!Files.isDirectory(folder)) {
+      return List.of();
+    }
+    try (Stream<Path> all = Files.list(folder)) {
+      return all.filter(Files::isRegularFile).toList();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /**
+   * What the originals are held against their sums comes to.
+   *
+   * @param lost names of photographs whose original is not there any more
+   * @param changed names of photographs whose original is not what it was when it came
+   */
+  public record OriginalsChecked(int originals, List<String> lost, List<String> changed) {}
+
+  /** Holds every original against the sum that was kept of it; one that had none gets it now. */
+  public OriginalsChecked check() {
+    List<String> lost = new ArrayList<>();
+    List<String> changed = new ArrayList<>();
+    List<PhotoEntity> all = photos.findAll();
+    for (PhotoEntity photo : all) {
+      String told = photo.shown().fileName() + " of knife " + photo.knifeId();
+      try {
+        String sum = Sha256.of(Files.readAllBytes(file(photo.id(), Copy.ORIGINAL)));
+        if (photo.sha256() == null) {
+          change(photo.id(), row -> row.setSha256(sum));
+        } else if (!photo.sha256().equals(sum)) {
+          changed.add(told);
+        }
+      } catch (IOException e) {
+        lost.add(told);
+      }
+    }
+    return new OriginalsChecked(all.size(), lost, changed);
   }
 
   private PhotoEntity find(String id) {
@@ -161,5 +281,9 @@ public class PhotoService {
 
   private static NoSuchKnife none(String id) {
     return new NoSuchKnife("with photograph " + id);
+  }
+
+  private Instant now() {
+    return clock.instant().truncatedTo(ChronoUnit.MILLIS);
   }
 }

@@ -10,10 +10,12 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.time.Duration;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicReference;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
@@ -44,6 +46,7 @@ record Picture(
 
   static final int MOST_BYTES = 30 * 1024 * 1024;
   static final long MOST_PIXELS = 60_000_000L;
+  private static final Duration MOST_WORK = Duration.ofSeconds(5);
   private static final int VIEW = 2000;
   private static final int THUMBNAIL = 320;
   private static final int LEAST_SIDE = 16;
@@ -57,6 +60,7 @@ record Picture(
    * @throws InvalidInput when it is none, is cut off or is too large
    */
   static Picture of(String fileName, byte[] bytes) {
+    PictureCost.require(fileName, bytes);
     try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
       Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
       if (!readers.hasNext()) {
@@ -68,7 +72,7 @@ record Picture(
         if (!TYPES.contains(type)) {
           throw refused(fileName + ", " + type, ACCEPTED);
         }
-        reader.setInput(in, true);
+        reader.setInput(in, true, true);
         return of(fileName, bytes, type, reader);
       } finally {
         reader.dispose();
@@ -114,7 +118,20 @@ record Picture(
     param.setSourceSubsampling(step, step, 0, 0);
     AtomicReference<String> warned = new AtomicReference<>();
     reader.addIIOReadWarningListener((source, warning) -> warned.set(warning));
-    BufferedImage read = reader.read(0, param);
+    AtomicBoolean aborted = new AtomicBoolean();
+    BufferedImage read =
+        Deadline.within(
+            MOST_WORK,
+            () -> {
+              aborted.set(true);
+              reader.abort();
+            },
+            () -> reader.read(0, param));
+    if (aborted.get()) {
+      throw refused(
+          fileName + ", too much work",
+          "must be a photograph that can be opened in " + MOST_WORK.toSeconds() + " seconds");
+    }
     if (warned.get() != null && warned.get().toLowerCase(Locale.ROOT).contains("premature")) {
       throw refused(fileName + ", cut off", ACCEPTED);
     }
@@ -150,7 +167,8 @@ record Picture(
 
   private static @Nullable Metadata metadata(byte[] bytes) {
     try {
-      return ImageMetadataReader.readMetadata(new ByteArrayInputStream(bytes), bytes.length);
+      byte[] plain = PictureCost.withoutTexts(bytes);
+      return ImageMetadataReader.readMetadata(new ByteArrayInputStream(plain), plain.length);
     } catch (ImageProcessingException | IOException e) {
       return null;
     }

@@ -1,5 +1,6 @@
 package snikra.server.reference;
 
+import java.security.MessageDigest;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -22,6 +23,7 @@ import snikra.formats.PackFormat;
 import snikra.formats.PackFormat.Change;
 import snikra.formats.PackFormat.Pack;
 import snikra.formats.ShippedShelf;
+import snikra.server.keeping.Sha256;
 
 /**
  * The reference packs in use: those that ship, and those the collector brought. Whoever examines
@@ -57,7 +59,7 @@ public class ReferenceDesk {
   public record Brought(
       String id, String title, boolean isNew, List<Change> changes, List<Remark> remarks) {}
 
-  private record State(List<Held> packs, Examiner examiner) {}
+  private record State(List<Held> packs, Examiner examiner, String fingerprint) {}
 
   /**
    * A desk with the packs that are kept.
@@ -76,6 +78,23 @@ public class ReferenceDesk {
   /** The examiner with all packs that are switched on. */
   public Examiner examiner() {
     return state.examiner;
+  }
+
+  /** The same for the same references in the same year: by it one knows whether a verdict holds. */
+  public String fingerprint() {
+    return state.fingerprint;
+  }
+
+  private String fingerprint(List<Held> packs) {
+    MessageDigest digest = Sha256.begin();
+    Sha256.add(digest, ShippedShelf.bookText() + bare.thisYear());
+    packs.stream().filter(Held::on).forEach(p -> Sha256.add(digest, p.yaml()));
+    return Sha256.end(digest);
+  }
+
+  /** Reads the packs anew: they were changed from outside, as when a copy is brought back. */
+  public synchronized void reopen() {
+    state = open();
   }
 
   /** All packs, switched on or not. */
@@ -210,7 +229,7 @@ public class ReferenceDesk {
       }
     }
     List<Pack> on = packs.stream().filter(Held::on).map(Held::pack).toList();
-    return new State(List.copyOf(packs), examiner(on));
+    return new State(List.copyOf(packs), examiner(on), fingerprint(packs));
   }
 
   private Examiner examiner(List<Pack> on) {

@@ -11,6 +11,8 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,6 +26,7 @@ import snikra.formats.ShippedShelf;
 import snikra.formats.SpecimenFormat;
 import snikra.server.knives.KnifeService;
 import snikra.server.knives.SavedKnife;
+import snikra.server.reference.Verdicts;
 
 class JournalTest {
   private static final Instant NOON = Instant.parse("2026-11-24T12:00:00Z");
@@ -37,7 +40,15 @@ class JournalTest {
   private Instant now = NOON;
   private Examiner examiner = SHIPPED;
   private final Journal journal =
-      new Journal(rows, knives, () -> examiner, mock(PlatformTransactionManager.class), clock());
+      new Journal(
+          rows,
+          knives,
+          new Verdicts(() -> examiner),
+          () -> examiner,
+          () -> "" + examiner.shelf().makers().size(),
+          mock(PlatformTransactionManager.class),
+          Runnable::run,
+          clock());
 
   private Clock clock() {
     return new Clock() {
@@ -70,8 +81,18 @@ class JournalTest {
     doAnswer(call -> kept.remove(call.<JournalEntity>getArgument(0).id())).when(rows).delete(any());
     when(rows.findById(any()))
         .thenAnswer(call -> Optional.ofNullable(kept.get(call.<String>getArgument(0))));
-    when(rows.findByKnifeIdAndRemovedAtIsNullOrderByBegunAt("k"))
-        .thenAnswer(call -> kept.values().stream().filter(e -> !e.isRemoved()).toList());
+    when(rows.findByKnifeIdAndRemovedAtIsNullOrderByBegunAt("k")).thenAnswer(call -> there());
+    when(rows.findTop2ByKnifeIdAndRemovedAtIsNullOrderByBegunAtDesc("k"))
+        .thenAnswer(
+            call -> {
+              List<JournalEntity> last = new ArrayList<>(there());
+              Collections.reverse(last);
+              return last.subList(0, Math.min(2, last.size()));
+            });
+  }
+
+  private List<JournalEntity> there() {
+    return kept.values().stream().filter(e -> !e.isRemoved()).toList();
   }
 
   private void sit(String json) {

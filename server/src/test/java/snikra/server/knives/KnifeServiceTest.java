@@ -23,21 +23,29 @@ import snikra.core.examination.Examiner;
 import snikra.core.specimen.Specimen;
 import snikra.formats.ShippedShelf;
 import snikra.formats.SpecimenFormat;
+import snikra.server.reference.Verdicts;
 
 class KnifeServiceTest {
   private static final Instant NOON = Instant.parse("2026-11-24T12:00:00Z");
+  private static final Specimen MINE = SpecimenFormat.readKept("{\"title\":\"Mine\"}");
   private final KnifeRepository knives = mock(KnifeRepository.class);
   private final PlatformTransactionManager transactions = mock(PlatformTransactionManager.class);
   private final Examiner examiner = new Examiner(ShippedShelf.load(), 2026);
   private final List<SavedKnife> told = new ArrayList<>();
   private final KnifeService service =
       new KnifeService(
-          knives, () -> examiner, transactions, told::add, Clock.fixed(NOON, ZoneOffset.UTC));
+          knives,
+          () -> examiner,
+          new Verdicts(() -> examiner),
+          transactions,
+          told::add,
+          Clock.fixed(NOON, ZoneOffset.UTC));
   private final KnifeEntity kept =
       new KnifeEntity("k", 1, SpecimenFormat.write(Specimen.unseen()), NOON);
 
   @BeforeEach
   void oneKnifeIsKept() {
+    when(knives.saveAndFlush(any())).thenAnswer(call -> call.getArgument(0));
     when(knives.findById("k")).thenReturn(Optional.of(kept));
     when(knives.findByDeletedAtIsNullOrderByNumber()).thenReturn(List.of(kept));
   }
@@ -46,14 +54,14 @@ class KnifeServiceTest {
   void aLostRaceIsToldAsSuchWithWhatIsKept() {
     doThrow(new OptimisticLockingFailureException("raced")).when(transactions).commit(any());
 
-    assertThatThrownBy(() -> service.change("k", 0, Specimen.unseen()))
+    assertThatThrownBy(() -> service.change("k", 0, MINE))
         .isInstanceOfSatisfying(
             KnifeChangedMeanwhile.class, e -> assertThat(e.current().id()).isEqualTo("k"));
   }
 
   @Test
   void aChangeToAnotherVersionIsNotMade() {
-    assertThatThrownBy(() -> service.change("k", 7, Specimen.unseen()))
+    assertThatThrownBy(() -> service.change("k", 7, MINE))
         .isInstanceOf(KnifeChangedMeanwhile.class)
         .hasMessageContaining("version 7")
         .hasMessageContaining("version 0");

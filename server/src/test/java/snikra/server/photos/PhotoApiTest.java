@@ -18,7 +18,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.http.MediaType;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.transaction.PlatformTransactionManager;
 import snikra.server.TestApp;
+import snikra.server.keeping.Disk;
 import snikra.server.knives.KnifeService;
 import tools.jackson.databind.ObjectMapper;
 
@@ -82,7 +84,7 @@ class PhotoApiTest {
   }
 
   @Test
-  void whatWasTakenAwayCanBePutBackForAWeek() throws Exception {
+  void whatWasTakenAwayCanBePutBackForThirtyDays() throws Exception {
     String knife = knife();
     String photo = kept(knife);
     web.perform(delete("/api/photos/" + photo)).andExpect(status().isNoContent());
@@ -92,13 +94,25 @@ class PhotoApiTest {
         .andExpect(jsonPath("$.fileName").value("kept.png"));
     web.perform(get("/api/photos/" + photo + "/view")).andExpect(status().isOk());
     web.perform(delete("/api/photos/" + photo)).andExpect(status().isNoContent());
-    Clock later = Clock.offset(Clock.systemUTC(), Duration.ofDays(8));
-    new PhotoService(repository, knives, APP.data().resolve("photos"), later).throwAway();
+    after(Duration.ofDays(29).plusHours(23)).throwAway();
+    web.perform(post("/api/photos/" + photo + "/restore")).andExpect(status().isOk());
+    web.perform(delete("/api/photos/" + photo)).andExpect(status().isNoContent());
+    after(Duration.ofDays(30).plusHours(1)).throwAway();
     web.perform(post("/api/photos/" + photo + "/restore")).andExpect(status().isNotFound());
     try (Stream<Path> files = Files.list(APP.data().resolve("photos"))) {
       assertThat(files.map(f -> f.getFileName().toString()))
           .noneMatch(name -> name.startsWith(photo));
     }
+  }
+
+  private PhotoService after(Duration time) {
+    return new PhotoService(
+        repository,
+        knives,
+        APP.bean(Disk.class),
+        APP.data().resolve("photos"),
+        APP.bean(PlatformTransactionManager.class),
+        Clock.offset(Clock.systemUTC(), time));
   }
 
   @Test

@@ -1,0 +1,60 @@
+package snikra.server.keeping;
+
+import org.springframework.orm.jpa.JpaTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.DefaultTransactionStatus;
+
+/**
+ * Transactions that are on the disk once they are committed. The database hands a commit to the
+ * operating system, which may keep it in memory for half a minute: a power cut would take it.
+ */
+public class ForcedTransactions extends JpaTransactionManager {
+  private static final long serialVersionUID = 1L;
+
+  private final transient Disk disk;
+
+  /** Set on the thread of a transaction that writes, from its begin to its end. */
+  private final transient ThreadLocal<Boolean> writes = new ThreadLocal<>();
+
+  public ForcedTransactions(Disk disk) {
+    this.disk = disk;
+  }
+
+  @Override
+  protected void doBegin(Object transaction, TransactionDefinition definition) {
+    if (definition.isReadOnly()) {
+      super.doBegin(transaction, definition);
+      return;
+    }
+    disk.requireRoom();
+    disk.beginWriting();
+    writes.set(true);
+    try {
+      super.doBegin(transaction, definition);
+    } catch (RuntimeException | Error e) {
+      done();
+      throw e;
+    }
+  }
+
+  @Override
+  protected void doCommit(DefaultTransactionStatus status) {
+    super.doCommit(status);
+    if (!status.isReadOnly()) {
+      disk.force();
+    }
+  }
+
+  @Override
+  protected void doCleanupAfterCompletion(Object transaction) {
+    super.doCleanupAfterCompletion(transaction);
+    done();
+  }
+
+  private void done() {
+    if (writes.get() != null) {
+      writes.remove();
+      disk.endWriting();
+    }
+  }
+}
