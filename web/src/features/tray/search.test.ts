@@ -1,8 +1,8 @@
 import { expect, it } from "vitest";
-import type { TrayEntry } from "../../api/types";
+import type { ReadableEntry } from "../../api/types";
 import { matches } from "./search";
 
-const knife: TrayEntry = {
+const knife: ReadableEntry = {
   id: "a",
   number: 17,
   version: 0,

@@ -111,20 +111,21 @@ final class App implements AutoCloseable {
       run(
           java.toString(),
           "-XX:+UseSerialGC",
+          "-Dspring.aot.enabled=true",
           "-XX:ArchiveClassesAtExit=" + folder.resolve("app.jsa"),
-          "-Dspring.context.exit=onRefresh",
           "-jar",
           unpacked.toString(),
           "--data",
           scratch.toString(),
-          "--port",
-          "0");
+          "--rehearse",
+          "--demo");
       laidOut = unpacked;
     }
     return List.of(
         java.toString(),
         "-XX:+UseSerialGC",
-        "-XX:TieredStopAtLevel=1",
+        "-Xmx400m",
+        "-Dspring.aot.enabled=true",
         "-Xshare:auto",
         "-Xlog:disable",
         "-XX:SharedArchiveFile=" + laidOut.resolveSibling("app.jsa"),

@@ -39,4 +39,13 @@ record RunningSnikra(int port) {
       throw new IOException(e);
     }
   }
+
+  /** Asks for these pages, one after the other. */
+  void visit(String... paths) throws IOException {
+    for (String path : paths) {
+      try (var page = URI.create("http://localhost:" + port + path).toURL().openStream()) {
+        page.readAllBytes();
+      }
+    }
+  }
 }

@@ -32,9 +32,16 @@ public class SnikraApplication {
       options.check();
       switch (options.task()) {
         case SERVE -> serve(options);
+        case REHEARSE -> {
+          RunningSnikra.at(serve(options)).visit("/tray", "/api/book", "/api/knives");
+          System.exit(0);
+        }
         case RESTORE -> restore(options);
         case BACKUP, CHECK -> keep(options);
       }
+    } catch (SpringApplication.AbandonedRunException e) {
+      // When beans are wired ahead of time, the run ends here by intent.
+      throw e;
     } catch (StartRefused e) {
       refuse(e.getMessage());
     } catch (IOException | RuntimeException e) {
@@ -42,7 +49,7 @@ public class SnikraApplication {
     }
   }
 
-  private static void serve(StartOptions options) throws IOException {
+  private static int serve(StartOptions options) throws IOException {
     requireSound(options.data());
     ConfigurableApplicationContext context =
         new SpringApplication(SnikraApplication.class).run(options.toSpring());
@@ -58,6 +65,7 @@ public class SnikraApplication {
       DemoPhotographs.fill(
           context.getBean(PhotoService.class), context.getBean(KnifeService.class), examiner);
     }
+    return Integer.parseInt(port + "");
   }
 
   private static void requireSound(Path data) {

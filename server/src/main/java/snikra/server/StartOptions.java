@@ -25,7 +25,9 @@ record StartOptions(Path data, int port, boolean demo, Task task, @Nullable Stri
     SERVE,
     BACKUP,
     RESTORE,
-    CHECK
+    CHECK,
+    /** Starts, goes through what is done first and ends, so that later starts find it prepared. */
+    REHEARSE
   }
 
   private static final int HIGHEST_PORT = 65_535;
@@ -42,6 +44,7 @@ record StartOptions(Path data, int port, boolean demo, Task task, @Nullable Stri
       switch (option) {
         case "--demo" -> demo = true;
         case "--backup" -> task = Task.BACKUP;
+        case "--rehearse" -> task = Task.REHEARSE;
         case "--check" -> task = Task.CHECK;
         case "--restore" -> {
           task = Task.RESTORE;
@@ -82,7 +85,7 @@ record StartOptions(Path data, int port, boolean demo, Task task, @Nullable Stri
   /** Finds out early what would otherwise end in a long complaint. */
   void check() {
     try {
-      if (task != Task.SERVE && !Files.isDirectory(data)) {
+      if (task != Task.SERVE && task != Task.REHEARSE && !Files.isDirectory(data)) {
         throw new StartRefused("There is no data folder " + data + ". Name it with --data DIR.");
       }
       Disk.makeFolder(data);

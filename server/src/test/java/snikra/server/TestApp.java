@@ -45,7 +45,14 @@ public final class TestApp implements BeforeAllCallback, AfterAllCallback {
   /** Starts it in this folder. */
   public void start(Path folder) {
     data = folder;
-    List<String> arguments = new ArrayList<>(List.of("--snikra.data=" + data, "--server.port=0"));
+    List<String> arguments =
+        new ArrayList<>(
+            List.of(
+                "--snikra.data=" + data,
+                "--server.port=0",
+                "--springdoc.api-docs.path=/described.json",
+                "--springdoc.api-docs.version=openapi_3_0",
+                "--springdoc.paths-to-match=/api/**"));
     arguments.addAll(List.of(settings));
     context =
         (WebApplicationContext)

@@ -4,15 +4,21 @@ import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import org.springframework.context.annotation.Lazy;
 import org.springframework.core.io.ClassPathResource;
+import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The one page. Its addresses are the interface's own; each is served the same document. */
+/**
+ * The one page. Its addresses are the interface's own; each is served the same document. It is
+ * ready before the knives are: it must not wait for them.
+ */
 @Hidden
+@Lazy(false)
 @RestController
 class PageController {
   private final String page;
@@ -42,5 +48,11 @@ class PageController {
         .contentType(new MediaType(MediaType.TEXT_HTML, StandardCharsets.UTF_8))
         .cacheControl(CacheControl.noStore())
         .body(page.replace("__NONCE__", nonce));
+  }
+
+  /** The description of the interface, as it is published. */
+  @GetMapping(value = "/api/openapi.json", produces = MediaType.APPLICATION_JSON_VALUE)
+  Resource description() {
+    return new ClassPathResource("snikra/openapi.json");
   }
 }
