@@ -95,6 +95,7 @@ export const api = {
   bearing: (maker: string) => answered(client.GET("/api/knives/bearing", { params: { query: { maker } } })),
   showing: (feature: string, answer: string) =>
     answered(client.GET("/api/knives/showing", { params: { query: { feature, answer } } })),
+  beginCalibration: () => answered(client.POST("/api/calibration")),
   calibration: () => answered(client.GET("/api/calibration")),
   tray: () => answered(client.GET("/api/knives")),
   knife: (id: string) => answered(client.GET("/api/knives/{id}", { params: { path: { id } } })),

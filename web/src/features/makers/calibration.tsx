@@ -1,4 +1,4 @@
-import { useQuery } from "@tanstack/react-query";
+import { useMutation, useQuery } from "@tanstack/react-query";
 import { useEffect } from "react";
 import { Link } from "react-router";
 import { api } from "../../api/client";
@@ -18,6 +18,9 @@ export function CalibrationPage() {
     queryFn: api.calibration,
     refetchInterval: (q) => (q.state.data?.report ? false : POLL),
   });
+  const begin = useMutation({ mutationFn: api.beginCalibration });
+  // Once for each visit: what was worked out for the same packs is there at once.
+  useEffect(() => begin.mutate(), [begin.mutate]);
   useEffect(() => {
     document.title = "How far to trust the verdicts \u2013 Snikra";
   }, []);

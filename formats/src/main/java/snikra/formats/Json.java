@@ -32,6 +32,9 @@ public final class Json {
   private static final int MOST_DEPTH = 40;
   private static final int MOST_YAML = 20_000_000;
 
+  /** The largest pack that was made has a quarter of it. */
+  private static final int MOST_TOKENS = 400_000;
+
   private static final JsonMapper JSON = configured(JsonMapper.builder(json())).build();
   private static final ObjectMapper YAML = configured(YAMLMapper.builder(yaml())).build();
 
@@ -61,6 +64,7 @@ public final class Json {
     return StreamReadConstraints.builder()
         .maxStringLength(MOST_TEXT)
         .maxNestingDepth(MOST_DEPTH)
+        .maxTokenCount(MOST_TOKENS)
         .build();
   }
 

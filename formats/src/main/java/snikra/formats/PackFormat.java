@@ -40,6 +40,9 @@ public final class PackFormat {
           "year-figures", "figures",
           "table", "table");
 
+  static final int LONGEST_LINE = 100_000;
+  private static final int MOST_LINES = 200_000;
+
   private PackFormat() {}
 
   /**
@@ -77,6 +80,7 @@ public final class PackFormat {
    * @throws InvalidInput with every problem, each with file, line and field
    */
   public static Pack read(String file, String yaml) {
+    requireLines(file, yaml);
     try {
       JsonNode tree = Json.yamlMapper().readTree(yaml);
       if (tree == null || !tree.isObject()) {
@@ -98,6 +102,30 @@ public final class PackFormat {
           file, e.getProblemMark().map(mark -> mark.getLine() + 1L).orElse(1L), e.getProblem());
     } catch (YamlEngineException e) {
       throw notYaml(file, 1, e.getMessage());
+    }
+  }
+
+  // A parser of YAML looks ahead to the end of a line: one of megabytes takes minutes.
+  private static void requireLines(String file, String yaml) {
+    int line = 1;
+    int begun = 0;
+    for (int at = 0; at <= yaml.length(); at++) {
+      if (at == yaml.length() || yaml.charAt(at) == '\n' || yaml.charAt(at) == '\r') {
+        if (at - begun > LONGEST_LINE) {
+          throw new InvalidInput(
+              List.of(
+                  new Problem(
+                      file + ":" + line,
+                      "a line of " + (at - begun) + " characters",
+                      "must be lines of at most " + LONGEST_LINE + " characters")));
+        }
+        line++;
+        begun = at + 1;
+      }
+    }
+    if (line > MOST_LINES) {
+      throw new InvalidInput(
+          List.of(new Problem(file, line + " lines", "must be at most " + MOST_LINES + " lines")));
     }
   }
 

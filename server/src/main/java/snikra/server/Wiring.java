@@ -31,13 +31,13 @@ import snikra.server.http.LogFilter;
 import snikra.server.journal.DemoJournal;
 import snikra.server.journal.Journal;
 import snikra.server.journal.JournalRepository;
-import snikra.server.keeping.Backup;
 import snikra.server.keeping.Backups;
 import snikra.server.keeping.Caretaker;
 import snikra.server.keeping.Database;
 import snikra.server.keeping.Disk;
 import snikra.server.keeping.ForcedTransactions;
 import snikra.server.keeping.Keeping;
+import snikra.server.keeping.Upgrade;
 import snikra.server.knives.DemoTin;
 import snikra.server.knives.KnifeRepository;
 import snikra.server.knives.KnifeService;
@@ -207,10 +207,14 @@ class Wiring {
   }
 
   @Bean
-  ApplicationRunner goesOnRounds(Caretaker caretaker, PhotoService photos) {
+  ApplicationRunner goesOnRounds(
+      Caretaker caretaker, PhotoService photos, Environment environment) {
+    boolean rounds = environment.getProperty("snikra.rounds", Boolean.class, true);
     return args -> {
       photos.sweep();
-      caretaker.begin();
+      if (rounds) {
+        caretaker.begin();
+      }
     };
   }
 
@@ -255,7 +259,7 @@ class Wiring {
 
   @Bean
   FlywayMigrationStrategy upgradesAreCopiedFirstAndNewerDatabasesRefused(
-      DataSource database, Path dataFolder) {
+      DataSource database, Disk disk, Path dataFolder) {
     return flyway -> {
       boolean newer =
           Arrays.stream(flyway.info().all())
@@ -266,15 +270,8 @@ class Wiring {
       if (newer) {
         throw new StartRefused(StartRefused.newer());
       }
-      if (flyway.info().applied().length > 0 && flyway.info().pending().length > 0) {
-        new Backups(
-                database,
-                new Disk(null, "", Disk.freeIn(dataFolder)),
-                dataFolder,
-                Clock.systemUTC())
-            .make(Backup.Reason.BEFORE_UPGRADE);
-      }
-      flyway.migrate();
+      new Upgrade(new Backups(database, disk, dataFolder, Clock.systemUTC()), disk, dataFolder)
+          .run(flyway);
     };
   }
 }

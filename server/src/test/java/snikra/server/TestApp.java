@@ -50,6 +50,8 @@ public final class TestApp implements BeforeAllCallback, AfterAllCallback {
             List.of(
                 "--snikra.data=" + data,
                 "--server.port=0",
+                "--snikra.rounds=false",
+                "--logging.file.name=target/log/snikra.log",
                 "--springdoc.api-docs.path=/described.json",
                 "--springdoc.api-docs.version=openapi_3_0",
                 "--springdoc.paths-to-match=/api/**"));

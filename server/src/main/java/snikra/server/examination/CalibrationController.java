@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
 import snikra.core.dating.Calibration;
 import snikra.core.dating.Calibration.Report;
@@ -13,8 +14,8 @@ import snikra.core.examination.Examiner;
 import snikra.server.reference.ReferenceDesk;
 
 /**
- * {@code GET /api/calibration}: how often verdicts on made-up knives are right, by the packs in
- * use.
+ * {@code /api/calibration}: how often verdicts on made-up knives are right, by the packs in use.
+ * {@code POST} begins it, {@code GET} tells how far it is.
  */
 @RestController
 class CalibrationController {
@@ -59,9 +60,15 @@ class CalibrationController {
     }
   }
 
-  /** Begins it in the background, once for the same packs, and tells how far it is. */
+  /** How far it is, or what came of it. */
   @GetMapping("/api/calibration")
   synchronized Calibrated calibration() {
+    return desk.examiner().equals(begunFor) ? work.told() : new Work().told();
+  }
+
+  /** Begins it in the background, once for the same packs, and tells how far it is. */
+  @PostMapping("/api/calibration")
+  synchronized Calibrated begin() {
     Examiner examiner = desk.examiner();
     if (!examiner.equals(begunFor)) {
       Work anew = new Work();

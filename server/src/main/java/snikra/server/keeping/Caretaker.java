@@ -16,6 +16,7 @@ import org.slf4j.LoggerFactory;
  */
 public class Caretaker implements AutoCloseable {
   private static final Logger LOG = LoggerFactory.getLogger(Caretaker.class);
+  private static final long PATIENCE_SECONDS = 3;
   private static final long EVERY_MINUTES = 30;
   private static final long FORCE_EVERY_SECONDS = 2;
 
@@ -81,7 +82,10 @@ public class Caretaker implements AutoCloseable {
   }
 
   @Override
-  public void close() {
+  public void close() throws InterruptedException {
     rounds.shutdownNow();
+    if (!rounds.awaitTermination(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
+      LOG.warn("A round of safe keeping goes on after {} seconds.", PATIENCE_SECONDS);
+    }
   }
 }

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
+import java.nio.channels.OverlappingFileLockException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
@@ -46,12 +47,14 @@ public final class DataFolder {
     try {
       Path file = database();
       if (!Files.exists(file)) {
-        return hasAny(data.resolve("photos")) || !copies().isEmpty()
-            ? Optional.of(told("is missing, though there are photographs or copies of it"))
-            : Optional.empty();
+        return isNew()
+            ? Optional.empty()
+            : Optional.of(told("is missing, though Snikra was here before"));
       }
       if (Files.size(file) == 0) {
-        return Optional.of(told("is empty"));
+        return isNew() || SteadyFiles.restoresAll(file)
+            ? Optional.empty()
+            : Optional.of(told("is empty"));
       }
       return hasHeader(file) ? Optional.empty() : Optional.of(told("is damaged"));
     } catch (IOException e) {
@@ -94,6 +97,13 @@ public final class DataFolder {
     return Backups.in(Settings.in(data).backupsOf(data));
   }
 
+  // A first start that was cut short leaves an empty file and nothing else.
+  private boolean isNew() throws IOException {
+    return !hasAny(data.resolve("photos"))
+        && copies().isEmpty()
+        && !Files.exists(data.resolve(Settings.FILE));
+  }
+
   private static boolean hasAny(Path folder) throws IOException {
     if (!Files.isDirectory(folder)) {
       return false;
@@ -134,7 +144,7 @@ public final class DataFolder {
     try (FileChannel channel = FileChannel.open(database(), StandardOpenOption.WRITE);
         FileLock lock = channel.tryLock()) {
       return lock == null;
-    } catch (IOException e) {
+    } catch (IOException | OverlappingFileLockException e) {
       return true;
     }
   }

@@ -15,7 +15,15 @@ import tools.jackson.core.JacksonException;
  * @param format the newest format of knives that was written here
  */
 record Settings(@Nullable String backups, int format) {
-  private static final String FILE = "settings.json";
+  static final String FILE = "settings.json";
+
+  /** Says that Snikra was here, and which format it writes. */
+  static void beginIn(Path data, int format) throws IOException {
+    Settings now = in(data);
+    if (now.format() != format || !Files.exists(data.resolve(FILE))) {
+      new Settings(now.backups(), format).keepIn(data);
+    }
+  }
 
   /** What is set in this folder; the usual where nothing is, or it cannot be read. */
   static Settings in(Path data) {

@@ -5,6 +5,9 @@ import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
@@ -66,6 +69,19 @@ public final class SteadyFiles extends FilePathWrapper {
       batch.delete();
     }
     getBase().moveTo(place, atomicReplace);
+  }
+
+  /**
+   * Whether the batch beside an empty file holds all of it: the power went in the very first force.
+   */
+  static boolean restoresAll(Path file) throws IOException {
+    Path batch = file.resolveSibling(file.getFileName() + BATCH);
+    if (!Files.exists(batch)) {
+      return false;
+    }
+    try (FileChannel channel = FileChannel.open(batch, StandardOpenOption.READ)) {
+      return Steady.isWhole(channel);
+    }
   }
 
   private static final class Steady extends FileBase {
@@ -227,6 +243,9 @@ public final class SteadyFiles extends FilePathWrapper {
         file.truncate(size);
       }
       file.force(true);
+      // Done with: should this process be killed, and the file changed by another program, it is
+      // not written again.
+      writeAll(side, ByteBuffer.allocate(4), 0);
       held.clear();
       changed = false;
     }
@@ -302,6 +321,19 @@ public final class SteadyFiles extends FilePathWrapper {
       if (batch != null) {
         batch.close();
       }
+    }
+
+    static boolean isWhole(FileChannel batch) throws IOException {
+      ByteBuffer bytes = readAll(batch);
+      if (bytes.remaining() < HEADER + 8 || bytes.getInt(0) != MAGIC) {
+        return false;
+      }
+      int count = bytes.getInt(HEADER - 4);
+      long end = HEADER + (long) count * PER_BLOCK;
+      return count >= 0
+          && end + 8 <= bytes.limit()
+          && bytes.getLong((int) end) == sum(bytes, (int) end)
+          && (long) count * BLOCK >= bytes.getLong(12);
     }
   }
 }

@@ -110,6 +110,8 @@ class WorkApiTest {
   @Test
   void aCalibrationTellsHowFarItIsBeforeItHasAReport() throws Exception {
     JsonNode told = body(web.perform(get("/api/calibration")));
+    assertThat(told.path("done").asInt(-1)).as("looking begins nothing").isZero();
+    told = body(web.perform(post("/api/calibration")));
     assertThat(told.has("report")).isFalse();
     assertThat(told.path("of").asInt(0)).isPositive();
     int before = -1;

@@ -6,6 +6,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
@@ -13,6 +14,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -154,5 +157,86 @@ class PhotoApiTest {
                 .content(clicks.replace("1 in", "long")))
         .andExpect(status().isBadRequest())
         .andExpect(jsonPath("$.problems[0].field").value("known[0].length"));
+  }
+
+  @Test
+  void filesOfAPhotographThatWasNeverAcknowledgedAreSweptAndNoOthers() throws Exception {
+    String photo = kept(knife());
+    Path folder = APP.data().resolve("photos");
+    Files.writeString(folder.resolve("11111111-aaaa.original"), "half");
+    Files.writeString(folder.resolve(photo + ".view.jpg.part"), "half");
+    assertThat(service.sweep()).isEqualTo(2);
+    web.perform(get("/api/photos/" + photo + "/original")).andExpect(status().isOk());
+  }
+
+  @Test
+  void anOriginalThatIsGoneOrIsNotWhatItWasIsTold() throws Exception {
+    String knife = knife();
+    String gone = kept(knife);
+    String other = kept(knife);
+    Path folder = APP.data().resolve("photos");
+    Files.delete(folder.resolve(gone + ".original"));
+    Files.writeString(folder.resolve(other + ".original"), "something else");
+
+    PhotoService.OriginalsChecked checked = service.check();
+    assertThat(checked.lost()).singleElement().asString().contains("kept.png").contains(knife);
+    assertThat(checked.changed()).singleElement().asString().contains(knife);
+    web.perform(get("/api/photos/" + gone + "/original"))
+        .andExpect(status().isGone())
+        .andExpect(jsonPath("$.detail").value(org.hamcrest.Matchers.containsString("kept.png")));
+    service.forgetOf(knife);
+    assertThat(service.check().lost()).isEmpty();
+  }
+
+  @Test
+  void aCopyThatWasLostIsMadeAnewFromTheOriginal() throws Exception {
+    String photo = kept(knife());
+    Files.delete(APP.data().resolve("photos").resolve(photo + ".thumbnail.jpg"));
+    web.perform(get("/api/photos/" + photo + "/thumbnail")).andExpect(status().isOk());
+    assertThat(APP.data().resolve("photos").resolve(photo + ".thumbnail.jpg")).exists();
+  }
+
+  @Test
+  void aPhotographIsAskedForAnewAndAnsweredInAWordWhereTheBrowserHasIt() throws Exception {
+    String photo = kept(knife());
+    String tag =
+        web.perform(get("/api/photos/" + photo + "/view"))
+            .andExpect(
+                header().string("Cache-Control", org.hamcrest.Matchers.containsString("no-cache")))
+            .andReturn()
+            .getResponse()
+            .getHeader("ETag");
+    web.perform(get("/api/photos/" + photo + "/view").header("If-None-Match", "" + tag))
+        .andExpect(status().isNotModified());
+  }
+
+  @Test
+  void theSixtyFirstIsRefusedHoweverManyComeAtOnce() throws Exception {
+    String knife = knife();
+    byte[] picture = PictureTest.picture("png", 20, 20);
+    java.util.concurrent.atomic.AtomicInteger taken =
+        new java.util.concurrent.atomic.AtomicInteger();
+    List<Thread> senders = new ArrayList<>();
+    for (int t = 0; t < 4; t++) {
+      Thread sender =
+          new Thread(
+              () -> {
+                for (int i = 0; i < 18; i++) {
+                  try {
+                    service.add(knife, PhotoRole.OTHER, "one", picture);
+                    taken.incrementAndGet();
+                  } catch (snikra.formats.InvalidInput full) {
+                    assertThat(full.getMessage()).contains("at most 60");
+                  }
+                }
+              });
+      senders.add(sender);
+      sender.start();
+    }
+    for (Thread sender : senders) {
+      sender.join();
+    }
+    assertThat(taken).hasValue(60);
+    assertThat(service.of(knife)).hasSize(60);
   }
 }

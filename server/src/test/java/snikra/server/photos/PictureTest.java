@@ -110,4 +110,55 @@ class PictureTest {
         .hasMessageContaining(name)
         .hasMessageContaining("whole JPEG or PNG");
   }
+
+  @Test
+  void aPictureOfHundredsOfScansIsRefusedBeforeItIsOpened() throws IOException {
+    byte[] jpeg = picture("jpg", 64, 64);
+    ByteArrayOutputStream many = new ByteArrayOutputStream();
+    many.write(jpeg, 0, jpeg.length - 2);
+    for (int i = 0; i < 200; i++) {
+      many.write(new byte[] {(byte) 0xFF, (byte) 0xDA, 0, 8, 1, 1, 0, 0, 63, 0});
+    }
+    many.write(new byte[] {(byte) 0xFF, (byte) 0xD9});
+    assertThatThrownBy(() -> Picture.of("scans.jpg", many.toByteArray()))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("201 scans");
+  }
+
+  @Test
+  void textsThatSwellAreNotOpened() throws IOException {
+    byte[] png = picture("png", 40, 40);
+    ByteArrayOutputStream text = new ByteArrayOutputStream();
+    text.write("Comment\0\0".getBytes(StandardCharsets.ISO_8859_1));
+    try (var deflated = new java.util.zip.DeflaterOutputStream(text)) {
+      byte[] nothing = new byte[1 << 20];
+      for (int i = 0; i < 200; i++) {
+        deflated.write(nothing);
+      }
+    }
+    ByteArrayOutputStream swelling = new ByteArrayOutputStream();
+    swelling.write(png, 0, 33);
+    swelling.write(chunk("zTXt", text.toByteArray()));
+    swelling.write(png, 33, png.length - 33);
+
+    long begun = System.nanoTime();
+    Picture taken = Picture.of("swells.png", swelling.toByteArray());
+    assertThat(taken.width()).isEqualTo(40);
+    assertThat(taken.original()).isEqualTo(swelling.toByteArray());
+    assertThat(PictureCost.withoutTexts(swelling.toByteArray())).isEqualTo(png);
+    assertThat((System.nanoTime() - begun) / 1e9).isLessThan(3);
+  }
+
+  private static byte[] chunk(String type, byte[] data) {
+    byte[] named = new byte[data.length + 4];
+    System.arraycopy(type.getBytes(StandardCharsets.US_ASCII), 0, named, 0, 4);
+    System.arraycopy(data, 0, named, 4, data.length);
+    CRC32 crc = new CRC32();
+    crc.update(named);
+    return ByteBuffer.allocate(named.length + 8)
+        .putInt(data.length)
+        .put(named)
+        .putInt((int) crc.getValue())
+        .array();
+  }
 }

@@ -1,0 +1,160 @@
+package snikra.server.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.net.InetAddress;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import snikra.server.TestApp;
+
+/** What is let in, told over a real socket: line for line as it is sent. */
+class FilterTest {
+  private static final int SLOW = 50;
+  private static final String KNIFE = "{\"title\":\"mine\"}";
+
+  @RegisterExtension static final TestApp APP = new TestApp("--snikra.most-sending=2s");
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      nullValues = "-",
+      value = {
+        // Host | Origin | Sec-Fetch-Site | X-Snikra | User-Agent | answer
+        "localhost:{port}|http://localhost:{port}|same-origin|1|Mozilla/5.0|201",
+        "127.0.0.1:{port}|http://127.0.0.1:{port}|same-origin|1|Mozilla/5.0|201",
+        "localhost:{port}|-|-|-|curl/8|201",
+        "localhost:{port}|-|-|-|-|201",
+        "localhost:{port}|http://localhost:{port}|same-origin|-|Mozilla/5.0|403",
+        "localhost:{port}|http://localhost:1|same-site|1|Mozilla/5.0|403",
+        "localhost:{port}|http://localhost:1|-|1|Mozilla/5.0|403",
+        "localhost:{port}|http://evil.example|cross-site|-|Mozilla/5.0|403",
+        "localhost:{port}|http://evil.example|-|1|Mozilla/5.0|403",
+        "localhost:{port}|https://localhost:{port}|same-origin|1|Mozilla/5.0|403",
+        "localhost:{port}|null|-|1|Mozilla/5.0|403",
+        "localhost:{port}|-|cross-site|-|curl/8|403",
+        "localhost:{port}|-|none|1|Mozilla/5.0|403",
+        "localhost:{port}|-|-|-|Mozilla/5.0 an old browser's form|403",
+        "evil.example|http://evil.example|same-origin|1|Mozilla/5.0|421",
+        "evil.example:{port}|-|-|-|curl/8|421",
+      })
+  void aWriteComesFromOurOwnPageOrFromNoPageAtAll(
+      String host, String origin, String site, String header, String agent, int answer)
+      throws Exception {
+    String sent =
+        "POST /api/knives HTTP/1.1\r\nHost: "
+            + host
+            + line("Origin", origin)
+            + line("Sec-Fetch-Site", site)
+            + line("X-Snikra", header)
+            + line("User-Agent", agent)
+            + "\r\nContent-Type: application/json\r\nContent-Length: "
+            + KNIFE.length()
+            + "\r\nConnection: close\r\n\r\n"
+            + KNIFE;
+    String told = answer(sent.replace("{port}", "" + APP.port()));
+    assertThat(told).startsWith("HTTP/1.1 " + answer);
+    if (answer >= 400) {
+      assertThat(told).contains("application/problem+json").contains("\"detail\":");
+    }
+  }
+
+  private static String line(String name, String value) {
+    return value == null ? "" : "\r\n" + name + ": " + value;
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "/api/knives, 2097153, 413, At most 2 MB",
+    "/api/examine, 31457280, 413, At most 2 MB",
+    "/api/packs, 8388609, 413, At most 8 MB",
+    "/api/trials/pack, 8388609, 413, At most 8 MB",
+    "/api/knives/x/photos, 31457281, 413, At most 30 MB",
+    "/photos, 2097153, 413, At most 2 MB",
+  })
+  void whatIsTooLargeIsRefusedBeforeItIsRead(String path, long length, int answer, String detail)
+      throws Exception {
+    String told = answer("POST " + path + head() + "Content-Length: " + length + "\r\n\r\n");
+    assertThat(told).startsWith("HTTP/1.1 " + answer).contains(detail);
+  }
+
+  @Test
+  void aBodyOfUnknownLengthIsRefused() throws Exception {
+    String told =
+        answer(
+            "POST /api/knives" + head() + "Transfer-Encoding: chunked\r\n\r\n2\r\n{}\r\n0\r\n\r\n");
+    assertThat(told).startsWith("HTTP/1.1 411").contains("length");
+  }
+
+  @Test
+  void slowSendersHoldUpNoOneAndAreLetGoInTheEnd() throws Exception {
+    List<Socket> slow = new ArrayList<>();
+    try {
+      for (int i = 0; i < SLOW; i++) {
+        Socket socket = new Socket(InetAddress.getLoopbackAddress(), APP.port());
+        send(socket, "POST /api/knives" + head() + "Content-Length: 1000\r\n\r\n{");
+        slow.add(socket);
+      }
+      long begun = System.nanoTime();
+      assertThat(answer("GET /api/keeping" + head() + "\r\n")).startsWith("HTTP/1.1 200");
+      assertThat((System.nanoTime() - begun) / 1e9).isLessThan(5);
+      for (int i = 0; i < 6; i++) {
+        Thread.sleep(500);
+        send(slow.get(0), " ");
+      }
+      assertThat(read(slow.get(0))).startsWith("HTTP/1.1 408").contains("within 2 seconds");
+    } finally {
+      for (Socket socket : slow) {
+        socket.close();
+      }
+    }
+  }
+
+  @Test
+  void whatIsKeptIsNotKeptByBrowsersAndEachAnswerHasANumber() throws Exception {
+    String told = answer("GET /api/knives" + head() + "\r\n");
+    assertThat(told).contains("Cache-Control: no-store").contains("X-Request-Id: ");
+  }
+
+  @Test
+  void whatGoesWrongUnforeseenIsAProblemToo() throws Exception {
+    String told = answer("GET /api/none" + head() + "\r\n");
+    assertThat(told).startsWith("HTTP/1.1 404").contains("application/problem+json");
+    assertThat(answer("DELETE /api/book" + head() + "\r\n"))
+        .startsWith("HTTP/1.1 405")
+        .contains("application/problem+json");
+  }
+
+  private static String head() {
+    return " HTTP/1.1\r\nHost: localhost:"
+        + APP.port()
+        + "\r\nContent-Type: application/json\r\nConnection: close\r\n";
+  }
+
+  private static String answer(String request) throws IOException {
+    try (Socket socket = new Socket(InetAddress.getLoopbackAddress(), APP.port())) {
+      send(socket, request);
+      return read(socket);
+    }
+  }
+
+  private static void send(Socket socket, String text) throws IOException {
+    OutputStream out = socket.getOutputStream();
+    out.write(text.getBytes(StandardCharsets.ISO_8859_1));
+    out.flush();
+  }
+
+  private static String read(Socket socket) throws IOException {
+    socket.setSoTimeout(10_000);
+    InputStream in = socket.getInputStream();
+    return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+  }
+}

@@ -1,0 +1,13 @@
+package snikra.server.photos;
+
+import java.io.IOException;
+
+/** Photographs for tests. */
+public final class TestPictures {
+  private TestPictures() {}
+
+  /** Keeps a small photograph of a knife and gives back its id. */
+  public static String add(PhotoService photos, String knife) throws IOException {
+    return photos.add(knife, PhotoRole.OTHER, "kept.png", PictureTest.picture("png", 60, 60)).id();
+  }
+}
