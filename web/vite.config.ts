@@ -8,5 +8,5 @@ export default defineConfig({
   server: {
     proxy: { "/api": { target: process.env.SNIKRA_API ?? "http://localhost:8080", changeOrigin: false } },
   },
-  test: { include: ["src/**/*.test.ts"] },
+  test: { include: ["src/**/*.test.{ts,tsx}"] },
 });

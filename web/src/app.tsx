@@ -76,7 +76,7 @@ function Sheet() {
 
   return (
     <>
-      <header className="flex min-h-11 flex-wrap items-center gap-x-6 border-b border-ink px-4 lg:px-6">
+      <header className="flex min-h-11 flex-wrap items-center gap-x-6 border-b max-sm:gap-x-3.5 border-ink px-4 lg:px-6">
         <NavLink
           to="/tray"
           className="flex items-center gap-2 font-serif text-[1.3125rem]/none font-medium tracking-tight"
@@ -84,7 +84,7 @@ function Sheet() {
           <Mark />
           Snikra
         </NavLink>
-        <nav aria-label="Rooms" className="flex gap-4">
+        <nav aria-label="Rooms" className="flex gap-4 max-sm:gap-3.5">
           <Room to={lastKnife() ? `/bench/${lastKnife()}` : "/bench"} name="Bench" shortcut="B" />
           <Room to="/tray" name="Tray" shortcut="T" />
           <Room to="/makers" name="Makers" shortcut="M" />
@@ -132,7 +132,10 @@ function Room({ to, name, shortcut }: { to: string; name: string; shortcut: stri
       to={to}
       className="-mb-px flex h-11 items-center gap-1.5 border-b-[3px] border-transparent pt-[3px] text-ink2 aria-[current=page]:border-blue aria-[current=page]:font-semibold aria-[current=page]:text-ink"
     >
-      {name} <Key>{shortcut}</Key>
+      {name}{" "}
+      <span className="max-sm:hidden">
+        <Key>{shortcut}</Key>
+      </span>
     </NavLink>
   );
 }

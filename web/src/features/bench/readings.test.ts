@@ -9,7 +9,7 @@ describe("readings of one thing", () => {
     const mean = { readings: 3, mean: 35, spread: 1 };
     expect(meanWords({ count: 3, mean, unit: "N" })).toBe("3 readings: mean 35.0 N, spread 1.0");
     const fine = { readings: 2, mean: 84.12, spread: 0.028 };
-    expect(meanWords({ count: 2, mean: fine, unit: "mm" })).toBe("2 readings: mean 84.120 mm, spread 0.028");
+    expect(meanWords({ count: 2, mean: fine, unit: "mm" })).toBe("2 readings: mean 84.12 mm, spread 0.03");
   });
   it("of several kinds are only counted", () => {
     expect(meanWords({ count: 2 })).toBe("2 readings");

@@ -5,7 +5,7 @@ import type { Readings } from "../../api/types";
 /** What the server makes of several readings of one thing, in words. */
 export function meanWords({ count, mean, unit }: Readings): string {
   if (!mean || !unit) return `${count} readings`;
-  const digits = Math.max(1, Math.ceil(-Math.log10(mean.spread || 1)) + 1);
+  const digits = Math.max(1, Math.ceil(-Math.log10(mean.spread || 1)));
   return `${count} readings: mean ${mean.mean.toFixed(digits)} ${unit}, spread ${mean.spread.toFixed(digits)}`;
 }
 

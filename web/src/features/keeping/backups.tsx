@@ -34,7 +34,7 @@ export function Backups({
   };
   return (
     <section aria-labelledby="backups-name" className="mt-3">
-      <div className="flex flex-wrap items-baseline justify-between gap-x-4 border-b border-ink pb-1">
+      <div className="flex min-h-8 flex-wrap items-baseline justify-between gap-x-4 border-b border-ink pb-1">
         <h2 id="backups-name" className="text-[1.1875rem]/[1.375rem]">
           Copies
         </h2>

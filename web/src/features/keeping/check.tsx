@@ -14,7 +14,7 @@ export function Check() {
     : [];
   return (
     <section aria-labelledby="check-name" className="mt-6">
-      <div className="flex items-baseline justify-between border-b border-ink pb-1">
+      <div className="flex min-h-8 items-baseline justify-between border-b border-ink pb-1">
         <h2 id="check-name" className="text-[1.1875rem]/[1.375rem]">
           Is all as it was?
         </h2>

@@ -5,7 +5,7 @@ import type { TakenOut } from "../../api/types";
 import { Dialog } from "../../ui/dialog";
 import { Failed } from "../../ui/failed";
 import type { Attempt } from ".";
-import { moment } from "./words";
+import { day } from "./words";
 
 /** Knives that were taken out of the tray: for thirty days they can be put back. */
 export function TakenOutKnives({ attempt }: { attempt: Attempt }) {
@@ -19,7 +19,10 @@ export function TakenOutKnives({ attempt }: { attempt: Attempt }) {
   };
   return (
     <section aria-labelledby="taken-name" className="mt-3">
-      <h2 id="taken-name" className="border-b border-ink pb-1 text-[1.1875rem]/[1.375rem]">
+      <h2
+        id="taken-name"
+        className="flex min-h-8 items-end border-b border-ink pb-1 text-[1.1875rem]/[1.375rem]"
+      >
         Taken out
       </h2>
       {taken.isError && (
@@ -33,7 +36,7 @@ export function TakenOutKnives({ attempt }: { attempt: Attempt }) {
           <li key={k.id} className="flex flex-wrap items-baseline gap-x-3 border-b border-rule py-0.5">
             <span className="num">{k.number}</span>
             <span className="min-w-0 flex-1 truncate">{name(k)}</span>
-            <span className="voice text-ink2">goes on {moment(k.until).split(",")[0]}</span>
+            <span className="voice text-ink2">kept until {day(k.until)}</span>
             <button
               type="button"
               className="min-h-6 underline"

@@ -11,3 +11,7 @@ export const REASONS: Record<Backup["reason"], string> = {
 /** A moment as the reader's locale writes it. */
 export const moment = (iso: string) =>
   new Intl.DateTimeFormat(undefined, { dateStyle: "medium", timeStyle: "short" }).format(new Date(iso));
+
+/** A day as the reader's locale writes it. */
+export const day = (iso: string) =>
+  new Intl.DateTimeFormat(undefined, { dateStyle: "medium" }).format(new Date(iso));

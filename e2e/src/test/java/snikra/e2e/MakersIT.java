@@ -119,7 +119,10 @@ class MakersIT {
     String knife =
         "{\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\",\"lines\":[\"VELDRAKE\",\"TARNMOOR FALLS\"]}]}";
     RequestOptions asJson = RequestOptions.create().setHeader("Content-Type", "application/json");
-    page.request().post(app.url("/api/knives"), asJson.setHeader("X-Snikra", "1").setHeader("Origin", app.url("")).setData(knife));
+    page.request()
+        .post(
+            app.url("/api/knives"),
+            asJson.setHeader("X-Snikra", "1").setHeader("Origin", app.url("")).setData(knife));
   }
 
   private static void bring(Page page, String yaml) {

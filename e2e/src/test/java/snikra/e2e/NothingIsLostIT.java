@@ -123,6 +123,84 @@ class NothingIsLostIT {
   }
 
   @Test
+  void aQuestionThatIsClosedDecidesNothingAndIsAskedAgainAfterAReload() throws Exception {
+    try (App app = App.start(data);
+        Chromium chromium = new Chromium()) {
+      BrowserContext browser = chromium.context(1280, 800);
+      Page one = chromium.page(browser);
+      String address = laidOut(app, one);
+      Page two = chromium.page(browser);
+      two.navigate(address);
+      assertThat(two.locator("#station-name")).isVisible();
+      new BenchPage(one).press("Congress");
+      new BenchPage(one).saved();
+
+      new BenchPage(two).press("Teardrop");
+      assertThat(two.getByRole(AriaRole.DIALOG)).containsText("changed in another tab");
+      two.keyboard().press("Escape");
+      assertThat(two.getByTestId("save-state")).containsText("Not saved: changed elsewhere");
+      two.reload();
+      assertThat(two.getByRole(AriaRole.DIALOG)).containsText("changed in another tab");
+      assertThat(send(app, "GET", "/api/knives", null))
+          .contains("congress")
+          .doesNotContain("teardrop");
+      two.keyboard().press("Escape");
+      two.getByText("Choose which to keep").click();
+      two.getByText("Keep what is here").click();
+      new BenchPage(two).saved();
+      assertThat(send(app, "GET", "/api/knives", null))
+          .contains("teardrop")
+          .doesNotContain("congress");
+    }
+  }
+
+  @Test
+  void whatATabThatCrashedLeftBehindIsTakenUpByTheNextOne() {
+    try (App app = App.start(data);
+        Chromium chromium = new Chromium()) {
+      BrowserContext browser = chromium.context(1280, 800);
+      Page one = chromium.page(browser);
+      String address = laidOut(app, one);
+      one.route("**/api/knives/*", Route::abort);
+      new BenchPage(one).press("Congress");
+      assertThat(one.getByTestId("save-state")).containsText("Not saved");
+      one.close();
+
+      Page two = chromium.page(browser);
+      two.navigate(address);
+      new BenchPage(two).saved();
+      assertThat(
+              two.getByRole(
+                  AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Congress").setExact(true)))
+          .hasAttribute("aria-pressed", "true");
+    }
+  }
+
+  @Test
+  void aFullDiskIsToldAndSavingGoesOnByItself() {
+    try (App app = App.start(data);
+        Chromium chromium = new Chromium()) {
+      Page page = chromium.page(1280, 800);
+      laidOut(app, page);
+      String full = "Nothing can be saved: the disk has only 3 MB left.";
+      page.route(
+          "**/api/knives/*",
+          route ->
+              route.fulfill(
+                  new Route.FulfillOptions()
+                      .setStatus(507)
+                      .setContentType("application/problem+json")
+                      .setBody("{\"status\":507,\"detail\":\"" + full + "\"}")));
+      new BenchPage(page).press("Congress");
+      assertThat(page.getByTestId("save-state"))
+          .containsText("Not saved. What you entered is kept here.");
+      assertThat(page.getByTestId("save-state")).containsText(full);
+      page.unroute("**/api/knives/*");
+      new BenchPage(page).saved();
+    }
+  }
+
+  @Test
   void scriptsInTextsAreTextsAndNothingElse() throws Exception {
     try (App app = App.start(data);
         Chromium chromium = new Chromium()) {
