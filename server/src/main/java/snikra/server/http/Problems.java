@@ -1,6 +1,7 @@
 package snikra.server.http;
 
 import java.sql.SQLException;
+import java.sql.SQLTransientConnectionException;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -106,6 +107,11 @@ class Problems extends ResponseEntityExceptionHandler {
           HttpStatus.INTERNAL_SERVER_ERROR,
           "The file with the knives is damaged. Stop Snikra and put back a copy: see Safe keeping.");
     }
+    if (isBusy(e)) {
+      return ProblemDetail.forStatusAndDetail(
+          HttpStatus.SERVICE_UNAVAILABLE,
+          "Snikra is busy with other requests. Try again in a moment.");
+    }
     if (code == DATABASE_IS_CLOSED) {
       return ProblemDetail.forStatusAndDetail(
           HttpStatus.SERVICE_UNAVAILABLE,
@@ -121,6 +127,15 @@ class Problems extends ResponseEntityExceptionHandler {
     return ProblemDetail.forStatusAndDetail(
         HttpStatus.INTERNAL_SERVER_ERROR,
         "Snikra stumbled over this. What is kept is as it was; the log in the data folder says more.");
+  }
+
+  private static boolean isBusy(Throwable failure) {
+    for (Throwable t = failure; t != null; t = t.getCause()) {
+      if (t instanceof SQLTransientConnectionException) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private static int databaseCode(Throwable failure) {

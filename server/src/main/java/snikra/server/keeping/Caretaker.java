@@ -16,7 +16,7 @@ import org.slf4j.LoggerFactory;
  */
 public class Caretaker implements AutoCloseable {
   private static final Logger LOG = LoggerFactory.getLogger(Caretaker.class);
-  private static final long PATIENCE_SECONDS = 3;
+  private static final long PATIENCE_SECONDS = 20;
   private static final long EVERY_MINUTES = 30;
   private static final long FORCE_EVERY_SECONDS = 2;
 
@@ -83,7 +83,8 @@ public class Caretaker implements AutoCloseable {
 
   @Override
   public void close() throws InterruptedException {
-    rounds.shutdownNow();
+    // Never interrupted: what it writes would be cut off in the middle.
+    rounds.shutdown();
     if (!rounds.awaitTermination(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
       LOG.warn("A round of safe keeping goes on after {} seconds.", PATIENCE_SECONDS);
     }

@@ -53,8 +53,23 @@ public class Database extends AbstractDataSource implements AutoCloseable {
     try {
       return pool().getConnection();
     } catch (SQLException e) {
-      openAnew(e);
+      // Whoever was interrupted, or waited too long for its turn, says nothing of the database.
+      if (Thread.currentThread().isInterrupted()) {
+        throw e;
+      }
+      if (!opens()) {
+        openAnew(e);
+      }
       return pool().getConnection();
+    }
+  }
+
+  private synchronized boolean opens() {
+    try (Connection tried =
+        DriverManager.getConnection(toReadOnly ? url + TO_READ : url, "snikra", "")) {
+      return tried.isValid(1);
+    } catch (SQLException e) {
+      return false;
     }
   }
 

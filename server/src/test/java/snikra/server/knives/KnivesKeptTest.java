@@ -177,6 +177,28 @@ class KnivesKeptTest {
   }
 
   @Test
+  void aThreadThatIsInterruptedAmidASaveClosesTheFileForNoOne() throws Exception {
+    KnifeService knives = APP.bean(KnifeService.class);
+    String id = kept("before");
+    for (int i = 0; i < 5; i++) {
+      Thread hand =
+          new Thread(
+              () -> {
+                Thread.currentThread().interrupt();
+                try {
+                  knives.add(snikra.core.specimen.Specimen.unseen());
+                } catch (RuntimeException e) {
+                  assertThat(e).isNotNull();
+                }
+              });
+      hand.start();
+      hand.join();
+      send(put("/api/knives/" + id), change(i, "after " + i)).andExpect(status().isOk());
+    }
+    web.perform(get("/api/knives/" + id)).andExpect(jsonPath("$.specimen.title").value("after 4"));
+  }
+
+  @Test
   void duplicateFieldsAndVersionsThatAreNoneAreRefused() throws Exception {
     String knife = "/api/knives/" + kept("a");
     send(post("/api/knives"), "{\"title\":\"a\",\"title\":\"b\"}")
