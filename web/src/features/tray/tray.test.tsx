@@ -1,0 +1,111 @@
+// @vitest-environment happy-dom
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { cleanup, render, screen, within } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { MemoryRouter } from "react-router";
+import { afterEach, beforeEach, expect, it, vi } from "vitest";
+import { api } from "../../api/client";
+import type { Book, TrayEntry } from "../../api/types";
+import { PreferencesProvider } from "../../preferences";
+import { ToastProvider } from "../../ui/toasts";
+import { Tray } from ".";
+
+const BOOK = { frames: [], blades: [], bolsters: [], questions: [] } as unknown as Book;
+const readable = (number: number, title: string): TrayEntry => ({
+  id: `k${number}`,
+  number,
+  version: 0,
+  title,
+  summary: {
+    title: "Swell-end jack",
+    tradeTitle: "Jack",
+    conflict: false,
+    grade: { reasons: [], unseen: [] },
+  },
+  sketch: { closedLengthMm: 80 + number, measured: true, blades: [] },
+});
+const UNREADABLE: TrayEntry = {
+  id: "x",
+  number: 9,
+  version: 3,
+  unreadable: "A newer Snikra wrote this knife. Its text is kept as it is.",
+};
+const show = () =>
+  render(
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+      <PreferencesProvider>
+        <ToastProvider>
+          <MemoryRouter>
+            <Tray book={BOOK} onNew={() => undefined} />
+          </MemoryRouter>
+        </ToastProvider>
+      </PreferencesProvider>
+    </QueryClientProvider>,
+  );
+
+beforeEach(() => {
+  vi.spyOn(api, "tray").mockResolvedValue([readable(2, "Second"), UNREADABLE, readable(1, "First")]);
+});
+afterEach(() => {
+  cleanup();
+  vi.restoreAllMocks();
+});
+
+it("shows every knife that can be read, the shortest first, and tells of the one that cannot", async () => {
+  show();
+  expect((await screen.findAllByText(/^(First|Second)$/)).map((e) => e.textContent)).toEqual([
+    "First",
+    "Second",
+  ]);
+  const told = within(screen.getByRole("region", { name: "Knives that cannot be read" }));
+  expect(told.getByText(/newer Snikra/)).toBeDefined();
+  expect(told.getByText("Save its text").getAttribute("href")).toBe("/api/knives/x/text");
+  expect(screen.getByRole("status").textContent).toContain("2 knives");
+});
+
+it("takes out one that cannot be read, with a way back", async () => {
+  const remove = vi.spyOn(api, "remove").mockResolvedValue(undefined as never);
+  const restore = vi.spyOn(api, "restore").mockResolvedValue({} as never);
+  show();
+  const user = userEvent.setup();
+  await user.click(
+    await within(await screen.findByRole("region", { name: /cannot be read/ })).findByText("Take out"),
+  );
+  expect(remove).toHaveBeenCalledWith("x");
+  expect(await screen.findByText("Knife 9 taken out of the tray.")).toBeDefined();
+  await user.click(screen.getByText("Undo"));
+  expect(restore).toHaveBeenCalledWith("x");
+});
+
+it("says that it is still there where taking out failed", async () => {
+  vi.spyOn(api, "remove").mockRejectedValue(new Error("The disk is full."));
+  show();
+  const user = userEvent.setup();
+  await user.click(await screen.findByRole("button", { name: "Take First out of the tray" }));
+  expect(await screen.findByText("It is still in the tray. The disk is full.")).toBeDefined();
+});
+
+it("is searched by plain words, and what is outside keeps its place", async () => {
+  show();
+  const user = userEvent.setup();
+  await user.type(await screen.findByLabelText("Search the tray"), "second");
+  expect((await screen.findByRole("status")).textContent).toContain("1 of 2");
+  expect(screen.getByText("First")).toBeDefined();
+});
+
+it("that only holds what cannot be read is not called empty", async () => {
+  vi.spyOn(api, "tray").mockResolvedValue([UNREADABLE]);
+  show();
+  expect(await screen.findByText(/newer Snikra/)).toBeDefined();
+  expect(screen.queryByText("The tray is empty.")).toBeNull();
+});
+
+it("that is empty offers a new knife, and one that cannot be opened is asked for again", async () => {
+  vi.spyOn(api, "tray").mockResolvedValue([]);
+  show();
+  expect(await screen.findByText("The tray is empty.")).toBeDefined();
+  cleanup();
+  vi.spyOn(api, "tray").mockRejectedValue(new Error("It is being opened anew."));
+  show();
+  expect((await screen.findByRole("alert")).textContent).toContain("It is being opened anew.");
+});
