@@ -10,6 +10,7 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
@@ -91,5 +92,57 @@ class KnifeServiceTest {
 
     assertThat(second.get(0)).isSameAs(first.get(0));
     verify(knives, times(2)).findByDeletedAtIsNullOrderByNumber();
+  }
+
+  @Test
+  void aKnifeThatWasTakenOutIsDueAfterThirtyDaysAndNotAnHourBefore() {
+    KnifeEntity out = new KnifeEntity("o", 2, SpecimenFormat.write(MINE), NOON);
+    out.delete(NOON);
+    when(knives.findByDeletedAtIsNotNullOrderByDeletedAtDesc()).thenReturn(List.of(out));
+
+    assertThat(at(NOON.plus(Duration.ofDays(29).plusHours(23))).due()).isEmpty();
+    assertThat(at(NOON.plus(Duration.ofDays(30).plusSeconds(1))).due()).containsExactly("o");
+    assertThat(at(NOON).takenOut())
+        .singleElement()
+        .satisfies(
+            k -> {
+              assertThat(k.title()).isEqualTo("Mine");
+              assertThat(k.until()).isEqualTo(NOON.plus(Duration.ofDays(30)));
+            });
+  }
+
+  private KnifeService at(Instant now) {
+    return new KnifeService(
+        knives,
+        () -> examiner,
+        new Verdicts(() -> examiner),
+        transactions,
+        told::add,
+        Clock.fixed(now, ZoneOffset.UTC));
+  }
+
+  @Test
+  void aKnifeInTheTrayIsNotLetGoForGood() {
+    assertThatThrownBy(() -> service.requireTakenOut("k")).isInstanceOf(NoSuchKnife.class);
+    service.forget("k");
+    verify(knives, org.mockito.Mockito.never()).delete(any());
+  }
+
+  @Test
+  void whatCannotBeReadIsToldByNumberAndTheRestIsRead() {
+    KnifeEntity broken = new KnifeEntity("b", 5, "{", NOON);
+    when(knives.findByDeletedAtIsNullOrderByNumber()).thenReturn(List.of(broken, kept));
+    assertThat(service.unreadable()).singleElement().asString().startsWith("Knife 5:");
+    assertThat(service.all()).extracting(SavedKnife::id).containsExactly("k");
+    assertThat(service.tray()).hasSize(2);
+    assertThat(service.tray().get(0).unreadable()).isNotNull();
+  }
+
+  @Test
+  void theVersionHandedOutIsTheOneThatWasMade() {
+    SavedKnife saved = service.change("k", 0, MINE);
+    assertThat(saved.specimen()).isEqualTo(MINE);
+    verify(knives, times(2)).findById("k");
+    assertThat(told).containsExactly(saved);
   }
 }
