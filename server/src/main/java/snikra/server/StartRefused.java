@@ -27,13 +27,13 @@ class StartRefused extends RuntimeException {
     if (all.toString().contains("may be already in use")) {
       return inUse().getMessage();
     }
+    if (Disk.isFull(failure)) {
+      return "The disk is full: Snikra cannot start. Make room in the data folder, then start again.";
+    }
     if (data != null
         && all.toString()
             .matches("(?s).*(File corrupted|is corrupted|is corrupt|General error).*")) {
       return new DataFolder(data).damaged();
-    }
-    if (Disk.isFull(failure)) {
-      return "The disk is full: Snikra cannot start. Make room in the data folder, then start again.";
     }
     if (all.toString().contains("Unsupported database file version")) {
       return newer();

@@ -125,7 +125,7 @@ class Wiring {
     return Executors.newSingleThreadExecutor(task -> new Thread(task, "journal"));
   }
 
-  @Bean
+  @Bean(destroyMethod = "close")
   Journal journal(
       JournalRepository entries,
       KnifeService knives,

@@ -39,7 +39,7 @@ import snikra.server.reference.Verdicts;
  * Keeps the journals. A sitting at the bench makes one entry by itself; what the collector writes
  * stands beside it, and neither changes the other.
  */
-public class Journal {
+public class Journal implements AutoCloseable {
   /** Work on a knife that rests no longer than this is one sitting. */
   static final Duration SITTING = Duration.ofMinutes(30);
 
@@ -131,6 +131,12 @@ public class Journal {
       // The knife is kept already: that must not look as if it were not.
       LOG.error("The sitting with knife {} was not entered in its journal.", knife.id(), e);
     }
+  }
+
+  /** Enters all that is still pending: what was saved a moment before Snikra stops. */
+  @Override
+  public void close() {
+    List.copyOf(pending.keySet()).forEach(this::settle);
   }
 
   private void enter(SavedKnife knife) {

@@ -82,11 +82,15 @@ public class Caretaker implements AutoCloseable {
   }
 
   @Override
-  public void close() throws InterruptedException {
+  public void close() {
     // Never interrupted: what it writes would be cut off in the middle.
     rounds.shutdown();
-    if (!rounds.awaitTermination(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
-      LOG.warn("A round of safe keeping goes on after {} seconds.", PATIENCE_SECONDS);
+    try {
+      if (!rounds.awaitTermination(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
+        LOG.warn("A round of safe keeping goes on after {} seconds.", PATIENCE_SECONDS);
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
     }
   }
 }

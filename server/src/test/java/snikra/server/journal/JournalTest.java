@@ -17,6 +17,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -37,6 +38,7 @@ class JournalTest {
   private final JournalRepository rows = mock(JournalRepository.class);
   private final KnifeService knives = mock(KnifeService.class);
   private final Map<String, JournalEntity> kept = new LinkedHashMap<>();
+  private Consumer<Runnable> inBackground = Runnable::run;
   private Instant now = NOON;
   private Examiner examiner = SHIPPED;
   private final Journal journal =
@@ -47,7 +49,7 @@ class JournalTest {
           () -> examiner,
           () -> "" + examiner.shelf().makers().size(),
           mock(PlatformTransactionManager.class),
-          Runnable::run,
+          task -> inBackground.accept(task),
           clock());
 
   private Clock clock() {
@@ -185,5 +187,21 @@ class JournalTest {
     assertThatThrownBy(() -> journal.write("k", new Journal.Written("x".repeat(4001), false, null)))
         .hasMessageContaining("4001 characters");
     assertThatThrownBy(() -> journal.question("none", true)).hasMessageContaining("none");
+  }
+
+  @Test
+  void theAnswerOfASaveDoesNotWaitAndWhatIsPendingIsEnteredBeforeItIsReadOrSnikraStops() {
+    List<Runnable> later = new ArrayList<>();
+    inBackground = later::add;
+    sit("{\"frame\":\"canoe\"}");
+    assertThat(kept).isEmpty();
+    assertThat(journal.of("k")).hasSize(1);
+
+    sit("{\"frame\":\"canoe\",\"closedLength\":\"3 5/8 in\"}");
+    journal.close();
+    assertThat(kept).hasSize(1);
+    later.forEach(Runnable::run);
+    assertThat(journal.of("k")).hasSize(1);
+    assertThat(journal.of("k").get(0).changes()).hasSize(2);
   }
 }
