@@ -32,6 +32,7 @@ import snikra.benchmarks.RunningApp.Answer;
  */
 public final class EnduranceReport {
   private static final int WRITERS = 4;
+  private static final int KILLS_A_FOLDER = 50;
   private static final Pattern TITLE = Pattern.compile("\"title\":\"(\\d+)\"");
   private static final Pattern VERSION = Pattern.compile("\"version\":(\\d+)");
 
@@ -182,34 +183,70 @@ public final class EnduranceReport {
 
   /** Kills the process amid saves, notes, photographs and copies, over and over on one folder. */
   private void kill(int times) throws Exception {
-    Path data = work.resolve("killed");
-    Map<String, Integer> acknowledged = new ConcurrentHashMap<>();
-    Map<String, String> photographs = new ConcurrentHashMap<>();
-    AtomicInteger notes = new AtomicInteger();
-    Random chance = new Random(2);
-    int lost = 0;
-    int worst = 0;
-    for (int i = 0; i < times; i++) {
-      RunningApp running = RunningApp.start(app, data);
+    Kills all = new Kills();
+    // A new folder each time, so that what piles up does not make the later rounds slow ones.
+    for (int done = 0; done < times; done += KILLS_A_FOLDER) {
+      all.killed(work.resolve("killed-" + done), Math.min(KILLS_A_FOLDER, times - done));
+      all.tell();
+    }
+  }
+
+  /** What came of the kills so far. */
+  private final class Kills {
+    private final Map<String, Integer> acknowledged = new ConcurrentHashMap<>();
+    private final Map<String, String> photographs = new ConcurrentHashMap<>();
+    private final AtomicInteger notes = new AtomicInteger();
+    private final Random chance = new Random(2);
+    private int kills;
+    private int saves;
+    private int photographed;
+    private int copies;
+    private int lost;
+    private int unsound;
+
+    void killed(Path data, int times) throws Exception {
+      for (int i = 0; i < times; i++) {
+        RunningApp running = RunningApp.start(app, data);
+        lookFor(running);
+        Writers writers = new Writers(running, acknowledged);
+        Thread others = new Thread(() -> others(running, acknowledged, photographs, notes));
+        others.start();
+        // A fresh process is slow with its first photograph: a kill before it would test nothing.
+        long patience = System.nanoTime() + 4_000_000_000L;
+        while (photographs.isEmpty() && System.nanoTime() < patience) {
+          Thread.sleep(20);
+        }
+        Thread.sleep(chance.nextInt(1000));
+        running.kill();
+        writers.stop();
+        others.join();
+        saves += writers.seconds.size();
+        photographed += photographs.size();
+        kills++;
+      }
+      try (RunningApp running = RunningApp.start(app, data)) {
+        lookFor(running);
+        Answer checked = running.send("POST", "/api/keeping/check", "");
+        if (!checked.isOk() || !checked.body().contains("\"sound\":true")) {
+          unsound++;
+          System.out.println("kill: check answered " + checked.body());
+        }
+        Answer kept = running.send("GET", "/api/keeping", null);
+        copies += kept.body().split("\"name\"", -1).length - 1;
+      }
+    }
+
+    private void lookFor(RunningApp running) {
       lost += lost(running, acknowledged) + lostPhotographs(running, photographs);
       acknowledged.clear();
       photographs.clear();
-      Writers writers = new Writers(running, acknowledged);
-      Thread others = new Thread(() -> others(running, acknowledged, photographs, notes));
-      others.start();
-      Thread.sleep(300 + chance.nextInt(1500));
-      running.kill();
-      writers.stop();
-      others.join();
-      worst = Math.max(worst, acknowledged.size());
     }
-    try (RunningApp running = RunningApp.start(app, data)) {
-      lost += lost(running, acknowledged) + lostPhotographs(running, photographs);
-      Answer checked = running.send("POST", "/api/keeping/check", "");
-      Answer kept = running.send("GET", "/api/keeping", null);
+
+    void tell() {
       System.out.printf(
-          "kill: %d kills, %d of what was acknowledged lost, %d notes written; check: %s; whole copies: %d%n",
-          times, lost, notes.get(), checked.body(), kept.body().split("\"name\"", -1).length - 1);
+          "kill: %d kills amid %d saves, %d photographs, %d notes: %d of what was acknowledged lost;"
+              + " %d folders not sound; %d whole copies%n",
+          kills, saves, photographed, notes.get(), lost, unsound, copies);
     }
   }
 
