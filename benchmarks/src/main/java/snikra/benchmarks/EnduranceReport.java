@@ -19,7 +19,6 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
-import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -195,8 +194,9 @@ public final class EnduranceReport {
   private final class Kills {
     private final Map<String, Integer> acknowledged = new ConcurrentHashMap<>();
     private final Map<String, String> photographs = new ConcurrentHashMap<>();
-    private final AtomicInteger notes = new AtomicInteger();
+    private final Map<String, String> notes = new ConcurrentHashMap<>();
     private final Random chance = new Random(2);
+    private int noted;
     private int kills;
     private int saves;
     private int photographed;
@@ -212,8 +212,8 @@ public final class EnduranceReport {
         Thread others = new Thread(() -> others(running, acknowledged, photographs, notes));
         others.start();
         // A fresh process is slow with its first photograph: a kill before it would test nothing.
-        long patience = System.nanoTime() + 4_000_000_000L;
-        while (photographs.isEmpty() && System.nanoTime() < patience) {
+        long patience = System.nanoTime() + 6_000_000_000L;
+        while ((photographs.isEmpty() || notes.isEmpty()) && System.nanoTime() < patience) {
           Thread.sleep(20);
         }
         Thread.sleep(chance.nextInt(1000));
@@ -222,12 +222,13 @@ public final class EnduranceReport {
         others.join();
         saves += writers.seconds.size();
         photographed += photographs.size();
+        noted += notes.size();
         kills++;
       }
       try (RunningApp running = RunningApp.start(app, data)) {
         lookFor(running);
         Answer checked = running.send("POST", "/api/keeping/check", "");
-        if (!checked.isOk() || !checked.body().contains("\"sound\":true")) {
+        if (!checked.isOk() || !checked.body().endsWith(",\"lost\":[],\"changed\":[]}")) {
           unsound++;
           System.out.println("kill: check answered " + checked.body());
         }
@@ -238,15 +239,20 @@ public final class EnduranceReport {
 
     private void lookFor(RunningApp running) {
       lost += lost(running, acknowledged) + lostPhotographs(running, photographs);
+      for (Map.Entry<String, String> note : notes.entrySet()) {
+        Answer journal = running.send("GET", "/api/knives/" + note.getValue() + "/journal", null);
+        lost += journal.body().contains('"' + note.getKey() + '"') ? 0 : 1;
+      }
       acknowledged.clear();
       photographs.clear();
+      notes.clear();
     }
 
     void tell() {
       System.out.printf(
           "kill: %d kills amid %d saves, %d photographs, %d notes: %d of what was acknowledged lost;"
               + " %d folders not sound; %d whole copies%n",
-          kills, saves, photographed, notes.get(), lost, unsound, copies);
+          kills, saves, photographed, noted, lost, unsound, copies);
     }
   }
 
@@ -254,7 +260,7 @@ public final class EnduranceReport {
       RunningApp running,
       Map<String, Integer> acknowledged,
       Map<String, String> photographs,
-      AtomicInteger notes) {
+      Map<String, String> notes) {
     byte[] picture = picture();
     for (int i = 0; ; i++) {
       String knife = acknowledged.keySet().stream().findAny().orElse(null);
@@ -272,9 +278,10 @@ public final class EnduranceReport {
       if (photo.isOk() && id.find()) {
         photographs.put(id.group(1), knife);
       }
-      String note = "{\"note\":\"seen again\",\"question\":false}";
-      if (running.send("POST", "/api/knives/" + knife + "/journal", note).isOk()) {
-        notes.incrementAndGet();
+      String note = "seen " + UUID.randomUUID();
+      String body = "{\"note\":\"" + note + "\",\"question\":false}";
+      if (running.send("POST", "/api/knives/" + knife + "/journal", body).isOk()) {
+        notes.put(note, knife);
       }
       if (i % 5 == 0) {
         running.send("POST", "/api/backups", "");
