@@ -53,6 +53,9 @@ class AccessIT {
     page.navigate(app.url("/makers"));
     assertThat(page.locator("#maker-name")).isVisible();
     check(page, "makers");
+    page.navigate(app.url("/keeping"));
+    assertThat(page.getByText("Copies", new Page.GetByTextOptions().setExact(true))).isVisible();
+    check(page, "safe keeping");
     page.navigate(app.url("/tray"));
     page.locator("a[data-knife]").filter(byText("Old look")).click();
     BenchPage bench = new BenchPage(page);

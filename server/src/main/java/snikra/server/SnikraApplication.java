@@ -8,6 +8,7 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import snikra.core.examination.Examiner;
+import snikra.core.specimen.Specimen;
 import snikra.server.examination.Rehearsal;
 import snikra.server.keeping.Backup;
 import snikra.server.keeping.DataFolder;
@@ -60,10 +61,15 @@ public class SnikraApplication {
     System.out.println("The knives are kept in " + options.data());
     // The shelf is opened while the page is on its way to the browser.
     Examiner examiner = context.getBean(ReferenceDesk.class).examiner();
-    Rehearsal.run(examiner, context.getBean(JsonMapper.class), DemoTin.specimens(examiner.shelf()));
+    JsonMapper mapper = context.getBean(JsonMapper.class);
+    List<Specimen> samples = DemoTin.specimens(examiner.shelf());
+    Rehearsal.run(examiner, mapper, samples, Rehearsal.SHORT);
     if (options.demo()) {
       DemoPhotographs.fill(
           context.getBean(PhotoService.class), context.getBean(KnifeService.class), examiner);
+    }
+    if (options.task() == StartOptions.Task.SERVE) {
+      Rehearsal.run(examiner, mapper, samples, Rehearsal.WHOLE);
     }
     return Integer.parseInt(port + "");
   }

@@ -263,7 +263,7 @@ final class OpinionWriter {
             .filter(e -> e.probability() >= WORTH_SAYING)
             .map(
                 e ->
-                    lowerFirstArticle(e.label())
+                    (e.maker() == null ? Wording.lowerFirst(e.label()) : e.label())
                         + ", "
                         + e.state().label()
                         + ", "
@@ -281,10 +281,6 @@ final class OpinionWriter {
             + "; or "
             + String.join("; or ", rivals)
             + ".";
-  }
-
-  private static String lowerFirstArticle(String label) {
-    return label.startsWith("An ") || label.startsWith("A ") ? Wording.lowerFirst(label) : label;
   }
 
   private static String sentence(String s) {

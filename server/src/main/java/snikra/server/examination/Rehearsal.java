@@ -14,15 +14,19 @@ import tools.jackson.databind.ObjectWriter;
  * before anyone asks: the first times are several times slower than the later ones.
  */
 public final class Rehearsal {
-  private static final int ROUNDS = 6;
+  /** After these the first examination takes tens of milliseconds and no longer a second. */
+  public static final int SHORT = 6;
+
+  /** After these the compilers have done with it. */
+  public static final int WHOLE = 36;
 
   private Rehearsal() {}
 
-  /** Examines these knives a few times over; nothing comes of it. */
-  public static void run(Examiner examiner, ObjectMapper mapper, List<Specimen> knives)
+  /** Examines these knives so many times over; nothing comes of it. */
+  public static void run(Examiner examiner, ObjectMapper mapper, List<Specimen> knives, int rounds)
       throws IOException {
     ObjectWriter writer = mapper.writer();
-    for (int round = 0; round < ROUNDS; round++) {
+    for (int round = 0; round < rounds; round++) {
       for (Specimen knife : knives) {
         Specimen read =
             SpecimenFormat.read(
