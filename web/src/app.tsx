@@ -19,6 +19,9 @@ const CalibrationPage = lazy(() =>
 const JournalPage = lazy(() => import("./features/journal").then((m) => ({ default: m.JournalPage })));
 const Resembles = lazy(() => import("./features/resembles").then((m) => ({ default: m.Resembles })));
 const KeepingPage = lazy(() => import("./features/keeping").then((m) => ({ default: m.KeepingPage })));
+const JudgementPage = lazy(() =>
+  import("./features/makers/judgement").then((m) => ({ default: m.JudgementPage })),
+);
 const Bench = lazy(() => import("./features/bench").then((m) => ({ default: m.Bench })));
 
 export function App() {
@@ -116,6 +119,7 @@ function Sheet() {
             <Route path="/makers" element={<Makers />} />
             <Route path="/makers/:id" element={<Makers />} />
             <Route path="/keeping" element={<KeepingPage />} />
+            <Route path="/judgement" element={<JudgementPage />} />
             <Route path="/calibration" element={<CalibrationPage />} />
             <Route path="*" element={<Navigate to="/tray" replace />} />
           </Routes>

@@ -56,6 +56,7 @@ const asItIs = (file: File) => ({
 
 export const api = {
   book: () => answered(client.GET("/api/book")),
+  judgement: () => answered(client.GET("/api/judgement")),
   makers: () => answered(client.GET("/api/makers")),
   bringPack: (file: File, keep: boolean) =>
     answered(

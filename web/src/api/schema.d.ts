@@ -548,6 +548,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/judgement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["judgement"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices": {
         parameters: {
             query?: never;
@@ -742,6 +758,7 @@ export interface components {
             bolsters: components["schemas"]["BolsterLayout"][];
             patterns: components["schemas"]["Named"][];
             makers: components["schemas"]["Named"][];
+            regions: components["schemas"]["Named"][];
             questions: components["schemas"]["Question"][];
             condition: components["schemas"]["ConditionBook"];
             quantities: components["schemas"]["MeasureBookQuantity"][];
@@ -816,6 +833,8 @@ export interface components {
             parts?: components["schemas"]["CodeSchemeParts"];
             note: string;
             source: string;
+            /** Format: double */
+            trust: number;
         };
         CodeSchemePart: {
             code: string;
@@ -977,6 +996,8 @@ export interface components {
             /** Format: int32 */
             gap: number;
             resolvedBy: string;
+            /** Format: double */
+            resolvedProbability: number;
         };
         DatingVerdictContractor: {
             maker?: string;
@@ -984,6 +1005,7 @@ export interface components {
             /** Format: double */
             probability: number;
             nineTenths: components["schemas"]["Span"];
+            speaksFor: string[];
         };
         DatingVerdictDecider: {
             feature: string;
@@ -1099,6 +1121,8 @@ export interface components {
             marks: string[];
             note: string;
             source: string;
+            /** Format: double */
+            trust: number;
         };
         HistoryFitting: {
             feature: string;
@@ -1111,6 +1135,8 @@ export interface components {
             give: number;
             note: string;
             source: string;
+            /** Format: double */
+            trust: number;
         };
         HistoryModel: {
             number: string;
@@ -1126,6 +1152,8 @@ export interface components {
             tells: components["schemas"]["ModelTell"][];
             note: string;
             source: string;
+            /** Format: double */
+            trust: number;
         };
         HistoryOwner: {
             name: string;
@@ -1148,10 +1176,22 @@ export interface components {
             picture?: string;
             note: string;
             source: string;
+            /** Format: double */
+            trust: number;
         };
         HistoryTell: {
             text: string;
+            trait?: string;
+            likely: {
+                [key: string]: number;
+            };
+            /** Format: double */
+            mm?: number;
+            /** Format: double */
+            spread?: number;
             source: string;
+            /** Format: double */
+            trust: number;
         };
         HistoryYears: {
             /** Format: int32 */
@@ -1265,6 +1305,8 @@ export interface components {
             give: number;
             note: string;
             source: string;
+            /** Format: double */
+            trust: number;
         };
         MeasureBookQuantity: {
             id: string;
@@ -1296,6 +1338,8 @@ export interface components {
             /** Format: double */
             spread?: number;
             source: string;
+            /** Format: double */
+            trust: number;
         };
         Moved: {
             id: string;
@@ -1527,6 +1571,13 @@ export interface components {
             asked: "once" | "each-blade" | "other-blades";
             answers: components["schemas"]["Answer"][];
         };
+        Rate: {
+            id: string;
+            label: string;
+            /** Format: double */
+            value: number;
+            why: string;
+        };
         Reading: {
             reading: string;
         };
@@ -1588,6 +1639,7 @@ export interface components {
             end?: components["schemas"]["SeenEnd"];
             presses?: components["schemas"]["SeenPresses"];
             side?: components["schemas"]["SeenSide"];
+            spring?: components["schemas"]["SeenInteger"];
             /** @example 3 7/8 in */
             length?: string;
             heights: components["schemas"]["SeenBladeBladeHeight"][];
@@ -1613,6 +1665,7 @@ export interface components {
             sign: "dot" | "star" | "bar" | "cross" | "ring" | "letter" | "figure" | "letters-and-figures" | "placement";
             written: string;
             form?: string;
+            none?: boolean;
         };
         SeenEnd: {
             /** @enum {string} */
@@ -1724,6 +1777,8 @@ export interface components {
             kind: string;
             /** Format: double */
             reliability: number;
+            copies?: string;
+            describes?: string;
         };
         Span: {
             /** Format: double */
@@ -1765,7 +1820,7 @@ export interface components {
         };
         State: {
             /** @enum {string} */
-            kind: "as-made" | "old-style" | "part-replaced" | "older-part" | "mark-untrusted" | "two-at-once";
+            kind: "as-made" | "old-style" | "part-replaced" | "older-part" | "mark-untrusted" | "two-at-once" | "misjudged" | "untrue" | "all-else";
             part?: string;
             label: string;
         };
@@ -1777,10 +1832,13 @@ export interface components {
             holder?: string;
             place?: string;
             /** @enum {string} */
-            source: "own-record" | "document" | "catalogue" | "book" | "family" | "dealer" | "hearsay";
+            source: "own-record" | "document" | "catalogue" | "price-list" | "advertisement" | "book" | "family" | "dealer" | "hearsay" | "forum";
             price?: number;
             currency?: string;
             note?: string;
+            region?: string;
+            maker?: string;
+            teller?: string;
         };
         Summary: {
             title: string;
@@ -2975,6 +3033,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["KeepingStanding"];
+                };
+            };
+        };
+    };
+    judgement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Rate"][];
                 };
             };
         };

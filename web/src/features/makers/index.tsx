@@ -84,6 +84,10 @@ export function Makers() {
           <Link to="/calibration" className="underline">
             How far to trust the verdicts
           </Link>
+          {" \u00b7 "}
+          <Link to="/judgement" className="underline">
+            Numbers of judgement
+          </Link>
         </p>
         {shelf.data && <Letters confusions={shelf.data.confusions} spellings={shelf.data.spellings} />}
       </section>

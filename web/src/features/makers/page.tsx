@@ -55,7 +55,7 @@ export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: Make
               </span>
             </p>
             <p className="text-[0.78125rem]/4 text-ink2">
-              {m.note} {sourceOf(pack, m.source)}
+              {m.note} {sourceOf(pack, m.source)} Believed to {percent(m.trust)}.
             </p>
             <RestingOn knives={bearing.data?.[m.id] ?? []} />
           </li>

@@ -15,6 +15,7 @@ const mark: OneMaker["marks"][number] = {
   give: 3,
   note: "",
   source: "s",
+  trust: 0.9,
 };
 const maker: OneMaker = {
   id: "v",

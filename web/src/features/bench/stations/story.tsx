@@ -10,12 +10,23 @@ import { Rows } from "./rows";
 
 const KINDS = ["held", "bought", "given", "inherited", "found", "engraved", "advertised", "dated"];
 const SAID: Record<string, string> = { dated: "Said to be of" };
-const SOURCES = ["own-record", "document", "catalogue", "book", "family", "dealer", "hearsay"];
+const SOURCES = [
+  "own-record",
+  "document",
+  "catalogue",
+  "price-list",
+  "advertisement",
+  "book",
+  "family",
+  "dealer",
+  "hearsay",
+  "forum",
+];
 const options = (ids: string[]) =>
   ids.map((id) => ({ id, label: SAID[id] ?? sentence(id.replace("-", " ")) }));
 
 /** Where it has been: holders and events with dates as uncertain as they are, each with its source. */
-export function StoryStation({ knife }: StationProps) {
+export function StoryStation({ knife, book }: StationProps) {
   return (
     <div className="mt-1">
       <p className="text-ink2">
@@ -64,6 +75,34 @@ export function StoryStation({ knife }: StationProps) {
                   nothing="choose"
                   options={options(SOURCES)}
                   onChange={(source) => source && set({ ...event, source: source as StoryEvent["source"] })}
+                />
+              )}
+            </Field>
+            <TextField
+              label="Told by"
+              maxLength={120}
+              value={event.teller}
+              onCommit={(teller) => set({ ...event, teller })}
+            />
+            <Field label="Said to be from">
+              {(ids) => (
+                <Select
+                  {...ids}
+                  value={event.region}
+                  nothing="not said"
+                  options={book.regions.map((r) => ({ id: r.id, label: sentence(r.name) }))}
+                  onChange={(region) => set({ ...event, region })}
+                />
+              )}
+            </Field>
+            <Field label="Said to be by">
+              {(ids) => (
+                <Select
+                  {...ids}
+                  value={event.maker}
+                  nothing="not said"
+                  options={book.makers.map((m) => ({ id: m.id, label: m.name }))}
+                  onChange={(maker) => set({ ...event, maker })}
                 />
               )}
             </Field>

@@ -25,9 +25,12 @@ import snikra.core.reference.Maker;
 import snikra.core.reference.Makers;
 import snikra.core.reference.MarkVariant;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.reference.Source;
+import snikra.core.reference.Trust;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.MissingNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Reference packs as YAML or JSON, by the schema {@code pack.schema.json}. */
 public final class PackFormat {
@@ -39,6 +42,8 @@ public final class PackFormat {
           "cycle", "letters",
           "year-figures", "figures",
           "table", "table");
+
+  private static final double STAMP_ALONE = ShippedShelf.judgement().of("source.describes-stamp");
 
   static final int LONGEST_LINE = 100_000;
   private static final int MOST_LINES = 200_000;
@@ -69,9 +74,6 @@ public final class PackFormat {
       makers = List.copyOf(makers);
     }
   }
-
-  /** What a fact is known from. */
-  public record Source(String id, String label, String kind, double reliability) {}
 
   /**
    * Reads a pack from YAML text.
@@ -154,7 +156,33 @@ public final class PackFormat {
   }
 
   private static Pack bind(JsonNode tree) {
-    return Json.mapper().treeToValue(tree, Pack.class);
+    JsonNode weighed = tree.deepCopy();
+    Map<String, Source> sources = new HashMap<>();
+    for (JsonNode source : weighed.path("sources")) {
+      sources.put(source.path("id").asString(""), Json.mapper().treeToValue(source, Source.class));
+    }
+    weigh(weighed.path("makers"), sources);
+    return Json.mapper().treeToValue(weighed, Pack.class);
+  }
+
+  // Each fact is believed as far as its sources together are.
+  private static void weigh(JsonNode node, Map<String, Source> sources) {
+    for (Map.Entry<String, JsonNode> child : node.properties()) {
+      // Who owned a firm dates no knife.
+      if (!child.getKey().equals("owners")) {
+        weigh(child.getValue(), sources);
+      }
+    }
+    if (node.isArray()) {
+      node.forEach(child -> weigh(child, sources));
+    }
+    if (node instanceof ObjectNode fact && fact.path("source").isString()) {
+      List<Source> told = new ArrayList<>();
+      told.add(sources.get(fact.path("source").asString("")));
+      fact.path("also").forEach(id -> told.add(sources.get(id.asString(""))));
+      fact.remove("also");
+      fact.put("trust", Trust.of(told, sources, STAMP_ALONE));
+    }
   }
 
   private static List<Problem> check(JsonNode tree) {
@@ -169,6 +197,12 @@ public final class PackFormat {
   private static void references(JsonNode tree, List<Problem> problems) {
     Set<String> sources = new HashSet<>();
     tree.path("sources").forEach(s -> sources.add(s.path("id").asString("")));
+    for (int i = 0; i < tree.path("sources").size(); i++) {
+      JsonNode copied = tree.path("sources").path(i).path("copies");
+      if (!copied.isMissingNode()) {
+        source("sources[" + i + "].copies", copied, sources, problems);
+      }
+    }
     Set<String> ids = new HashSet<>();
     for (int o = 0; o < tree.path("assayOffices").size(); o++) {
       JsonNode office = tree.path("assayOffices").path(o);
@@ -204,6 +238,9 @@ public final class PackFormat {
     JsonNode tells = maker.path("history").path("tells");
     for (int i = 0; i < tells.size(); i++) {
       known(at + ".tells[" + i + "]", tells.path(i), sources, problems);
+      if (tells.path(i).has("trait")) {
+        likely(at + ".tells[" + i + "]", tells.path(i), problems);
+      }
     }
     for (String list : List.of("owners", "contracts", "shields", "fittings", "models")) {
       JsonNode facts = maker.path("history").path(list);
@@ -237,16 +274,20 @@ public final class PackFormat {
     for (int i = 0; i < tells.size(); i++) {
       String tell = at + ".tells[" + i + "]";
       known(tell, tells.path(i), sources, problems);
-      double sum = 0;
-      for (JsonNode p : tells.path(i).path("likely")) {
-        sum += p.asDouble(0);
-      }
-      if (sum > 1 + 1e-9) {
-        problems.add(new Problem(tell + ".likely", "" + sum, "must be 1 or less in all"));
-      }
-      if (tells.path(i).has("mm") != tells.path(i).has("spread")) {
-        problems.add(new Problem(tell + ".mm", "one alone", "must be given with its spread"));
-      }
+      likely(tell, tells.path(i), problems);
+    }
+  }
+
+  private static void likely(String at, JsonNode tell, List<Problem> problems) {
+    double sum = 0;
+    for (JsonNode p : tell.path("likely")) {
+      sum += p.asDouble(0);
+    }
+    if (sum > 1 + 1e-9) {
+      problems.add(new Problem(at + ".likely", "" + sum, "must be 1 or less in all"));
+    }
+    if (tell.has("mm") != tell.has("spread")) {
+      problems.add(new Problem(at + ".mm", "one alone", "must be given with its spread"));
     }
   }
 
@@ -273,10 +314,18 @@ public final class PackFormat {
   }
 
   private static void known(String at, JsonNode fact, Set<String> sources, List<Problem> problems) {
-    String source = fact.path("source").asString("");
-    if (!sources.contains(source)) {
+    source(at + ".source", fact.path("source"), sources, problems);
+    for (int i = 0; i < fact.path("also").size(); i++) {
+      source(at + ".also[" + i + "]", fact.path("also").path(i), sources, problems);
+    }
+  }
+
+  private static void source(
+      String at, JsonNode source, Set<String> sources, List<Problem> problems) {
+    String id = source.asString("");
+    if (!sources.contains(id)) {
       String known = sources.stream().sorted().collect(Collectors.joining(", "));
-      problems.add(new Problem(at + ".source", source, "must be a source of the pack: " + known));
+      problems.add(new Problem(at, id, "must be a source of the pack: " + known));
     }
   }
 

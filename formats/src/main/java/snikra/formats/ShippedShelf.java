@@ -16,6 +16,7 @@ import snikra.core.clue.Part;
 import snikra.core.code.NumberTable;
 import snikra.core.condition.ConditionBook;
 import snikra.core.examination.Problem;
+import snikra.core.judgement.Judgement;
 import snikra.core.measure.MeasureBook;
 import snikra.core.pattern.BladeType;
 import snikra.core.pattern.BolsterLayout;
@@ -37,7 +38,8 @@ public final class ShippedShelf {
       List.of("packs/overwater-makers", "packs/overwater-trade");
 
   private static final List<String> BOOKS =
-      List.of("clue-book", "patterns", "shapes", "condition", "measures", "number-tables");
+      List.of(
+          "clue-book", "patterns", "shapes", "condition", "measures", "number-tables", "judgement");
 
   private ShippedShelf() {}
 
@@ -49,6 +51,8 @@ public final class ShippedShelf {
       List<SpringLayout> springLayouts,
       List<Modifier> modifiers,
       List<Pattern> patterns) {}
+
+  private record Rates(List<Judgement.Rate> rates) {}
 
   private record Steps(List<Upgrades.Step> steps) {}
 
@@ -94,7 +98,13 @@ public final class ShippedShelf {
         confusions,
         clues.spellings,
         PackFormat.assayOffices(packs),
-        PackFormat.makers(packs));
+        PackFormat.makers(packs),
+        judgement());
+  }
+
+  /** The priors and rates of judgement. */
+  public static Judgement judgement() {
+    return new Judgement(read("judgement", Rates.class).rates);
   }
 
   /** The packs that ship with it, with the sources of their facts. */

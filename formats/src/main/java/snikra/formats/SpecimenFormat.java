@@ -26,6 +26,7 @@ import snikra.core.pattern.Frame;
 import snikra.core.pattern.Pattern;
 import snikra.core.provenance.EdtfDate;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.reference.Region;
 import snikra.core.specimen.Specimen;
 import snikra.core.specimen.Sureness;
 import snikra.core.wording.NotAccepted;
@@ -134,7 +135,7 @@ public final class SpecimenFormat {
       each("codes", this::code);
       each("registered", this::registered);
       each("hallmarks", this::hallmark);
-      each("story", (at, e) -> text(at + ".date", e.path("date"), EdtfDate::parse));
+      each("story", this::event);
       each("comparables", this::comparable);
       seen("frame", tree.path("frame"), shelf.patterns().frames().stream().map(Frame::id));
       Stream<String> layouts = shelf.patterns().bolsters().stream().map(BolsterLayout::id);
@@ -162,7 +163,7 @@ public final class SpecimenFormat {
       text(at + ".length", blade.path("length"), Length::parse);
       Stream<String> types = shelf.patterns().blades().stream().map(BladeType::id);
       seen(at + ".type", blade.path("type"), types);
-      for (String field : List.of("end", "presses", "side")) {
+      for (String field : List.of("end", "presses", "side", "spring")) {
         sureness(at + "." + field, blade.path(field));
       }
       for (int i = 0; i < blade.path("heights").size(); i++) {
@@ -174,6 +175,12 @@ public final class SpecimenFormat {
           .path("seen")
           .properties()
           .forEach(e -> seen(at + ".seen.", e, f -> f.asked().ofBlade(place)));
+    }
+
+    // A maker may be of a pack that is switched off just now: the claim stays as it was written.
+    private void event(String at, JsonNode e) {
+      text(at + ".date", e.path("date"), EdtfDate::parse);
+      name(at + ".region", e.path("region"), shelf.regions().stream().map(Region::id));
     }
 
     private void code(String at, JsonNode code) {

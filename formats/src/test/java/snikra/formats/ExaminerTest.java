@@ -47,7 +47,7 @@ class ExaminerTest {
 
   @Test
   void aSecondBladeThatShowsTheSameCountsOnce() {
-    String blade = "{\"type\":\"pen\",\"seen\":{\"blade_etch\":\"acid\"}}";
+    String blade = "{\"seen\":{\"blade_etch\":\"acid\"}}";
     Verdict one = examine("{\"blades\":[" + blade + "]}");
     Verdict two = examine("{\"blades\":[" + blade + "," + blade + "]}");
     assertThat(two.dating().clues()).hasSameSizeAs(one.dating().clues());

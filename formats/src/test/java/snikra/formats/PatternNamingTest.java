@@ -151,7 +151,8 @@ class PatternNamingTest {
     List<SeenBlade> blades = new ArrayList<>(knife.blades());
     SeenBlade clip = blades.get(0);
     blades.set(
-        0, new SeenBlade(clip.type(), clip.end(), main, null, null, List.of(), null, Map.of()));
+        0,
+        new SeenBlade(clip.type(), clip.end(), main, null, null, null, List.of(), null, Map.of()));
     return namer
         .name(knife(knife.frame(), knife.bolsters(), knife.closedLength(), null, blades))
         .names()

@@ -101,7 +101,7 @@ class WhatChangedTest {
   void whatALookDidIsYearsAndAReason() {
     assertThat(because("{}", "{\"seen\":{\"spacer\":\"plastic\"}}").get(0))
         .matches("Spacer at the tail, plastic: \\d+ years later\\. Moulded.*");
-    assertThat(because("{}", "{\"frame\":\"canoe\"}")).isEmpty();
+    assertThat(because("{}", "{\"bolsters\":\"both-ends\"}")).isEmpty();
   }
 
   @Test

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  * @param test how to make sure without harm
  * @param drawnAs the blade or tool whose outline shows it, or for a handle the material it is drawn
  *     as
+ * @param opens how a knife that shows it is opened without harm, where that is not plain
  * @param base how often the answer is met where nothing speaks against it, relative to its
  *     alternatives
  * @param imitable whether a later maker can copy what the not-after bound belongs to
@@ -24,6 +25,7 @@ public record Clue(
     String lookFor,
     @Nullable String test,
     @Nullable String drawnAs,
+    @Nullable String opens,
     double base,
     @Nullable Bound notBefore,
     @Nullable Bound notAfter,
@@ -58,7 +60,7 @@ public record Clue(
       String why,
       String source) {
     this(
-        id, label, lookFor, null, null, base, notBefore, notAfter, imitable, windows, regions,
+        id, label, lookFor, null, null, null, base, notBefore, notAfter, imitable, windows, regions,
         words, why, source);
   }
 

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param markBorne whether it is struck with the mark, so that a known mark already accounts for it
  * @param asked of what; of blades only the main one's answer dates the knife
  * @param trouble what it takes to look
+ * @param mistaken how often a careful person who is sure is wrong, where that is known of it
  * @param onlyIf another answer without which there is nothing to look at
  */
 public record Feature(
@@ -24,6 +25,7 @@ public record Feature(
     boolean markBorne,
     Asked asked,
     Trouble trouble,
+    @Nullable Double mistaken,
     @Nullable OnlyIf onlyIf,
     List<Clue> clues) {
 
@@ -86,7 +88,18 @@ public record Feature(
       boolean complete,
       boolean markBorne,
       List<Clue> clues) {
-    this(id, station, part, label, complete, markBorne, Asked.ONCE, Trouble.GLANCE, null, clues);
+    this(
+        id,
+        station,
+        part,
+        label,
+        complete,
+        markBorne,
+        Asked.ONCE,
+        Trouble.GLANCE,
+        null,
+        null,
+        clues);
   }
 
   public Feature {

@@ -32,7 +32,8 @@ public record CodeScheme(
     @Nullable String form,
     @Nullable Parts parts,
     String note,
-    String source) {
+    String source,
+    double trust) {
 
   /** How codes go with years. */
   public enum Kind {
@@ -77,6 +78,9 @@ public record CodeScheme(
   private static final double SHOWN_FROM = 0.01;
   private static final double PART_IS_TOLD = 0.5;
 
+  /** Where nobody gave how far the scheme is to be believed. */
+  private static final double BELIEVED = 0.99;
+
   /** A scheme of one form that tells no parts of the year. */
   public CodeScheme(
       String id,
@@ -91,10 +95,13 @@ public record CodeScheme(
       Map<String, List<Integer>> table,
       String note,
       String source) {
-    this(id, label, sign, kind, from, to, start, letters, figures, table, null, null, note, source);
+    this(
+        id, label, sign, kind, from, to, start, letters, figures, table, null, null, note, source,
+        BELIEVED);
   }
 
   public CodeScheme {
+    trust = trust > 0 ? trust : BELIEVED;
     letters = letters == null ? List.of() : List.copyOf(letters);
     table = table == null ? Map.of() : Map.copyOf(table);
     if (!(from <= to)) {

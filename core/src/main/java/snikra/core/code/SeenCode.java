@@ -9,7 +9,7 @@ import snikra.core.wording.NotAccepted;
  *
  * @param written letters and figures as struck, {@code _} for one that is lost, {@code ?} after a
  *     doubtful one; for a sign told by its place one of {@link #PLACES}; for other signs how many,
- *     with {@code +} for at least so many
+ *     with {@code +} for at least so many, and {@code 0} where it was looked for and none is there
  * @param form how it is drawn or what stands beside it, where schemes differ in that
  */
 public record SeenCode(Sign sign, String written, @Nullable String form) {
@@ -46,8 +46,9 @@ public record SeenCode(Sign sign, String written, @Nullable String form) {
    * @throws IllegalArgumentException when it does not
    */
   public static String parse(Sign sign, String written) {
-    if (sign.isCounted() && !written.matches("[1-9][0-9]?\\+?")) {
-      throw new NotAccepted("must be how many, such as 7, or 7+ for at least seven", written);
+    if (sign.isCounted() && !written.matches("0|[1-9][0-9]?\\+?")) {
+      throw new NotAccepted(
+          "must be how many, such as 7, 7+ for at least seven, or 0 for none", written);
     }
     if (sign == Sign.FIGURE && !written.matches("([0-9]\\??|_){1,4}")) {
       throw new NotAccepted("must be up to four figures, _ for a lost one", written);
@@ -62,6 +63,11 @@ public record SeenCode(Sign sign, String written, @Nullable String form) {
       throw new NotAccepted("must be one of " + String.join(", ", PLACES), written);
     }
     return written;
+  }
+
+  /** Whether it was looked for well, and none is there. */
+  public boolean isNone() {
+    return sign.isCounted() && written.equals("0");
   }
 
   /** P(seen | struck in this form). */
@@ -102,6 +108,15 @@ public record SeenCode(Sign sign, String written, @Nullable String form) {
       p *= seen == '_' ? 1 : same ? right : (1 - right) / others;
     }
     return at == struck.length() ? p : OTHER_LENGTH;
+  }
+
+  /**
+   * P(seen) of a maker that is not known to have dated its knives so.
+   *
+   * @param dated how often such a maker struck a code all the same
+   */
+  public double unexpected(double dated) {
+    return isNone() ? 1 - dated : dated * byChance();
   }
 
   /** P(seen) when nothing is known of how a maker dated its knives. */

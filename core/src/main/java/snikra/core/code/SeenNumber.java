@@ -1,5 +1,6 @@
 package snikra.core.code;
 
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -7,4 +8,13 @@ import org.jspecify.annotations.Nullable;
  *
  * @param number figures as struck; null where only the wording can be read
  */
-public record SeenNumber(String table, @Nullable String number) {}
+public record SeenNumber(String table, @Nullable String number) {
+
+  /** The year before which it was not given, or the series had not begun. */
+  public int notBefore(NumberTable of) {
+    return Optional.ofNullable(number)
+        .flatMap(NumberTable::parse)
+        .map(of::notBefore)
+        .orElse(of.begins());
+  }
+}

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
+import snikra.core.pattern.Pattern;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
 import snikra.core.specimen.Sureness;
@@ -25,6 +26,7 @@ final class ClueTables {
   private final YearAxis axis;
   private final List<Region> regions;
   private final double[][] output;
+  private final double mistakenAtLarge;
 
   /** Output of all who are not on file, by region and year. */
   private final double[][] anyone;
@@ -43,6 +45,7 @@ final class ClueTables {
 
   ClueTables(ReferenceShelf shelf, YearAxis axis) {
     this.axis = axis;
+    this.mistakenAtLarge = shelf.judgement().of("look.mistaken");
     this.regions = shelf.regions();
     this.output = new double[regions.size()][];
     for (int r = 0; r < output.length; r++) {
@@ -67,6 +70,29 @@ final class ClueTables {
   /** What a clue says when seen this surely. */
   Look look(Feature feature, Clue clue, Sureness sureness) {
     return row(feature, clue).looks.get(sureness);
+  }
+
+  /** What a pattern says that may be one of several. */
+  Look look(Evidence.Observed o, int part, PatternEras eras) {
+    double named = o.patterns().values().stream().mapToDouble(Double::doubleValue).sum();
+    double[][][] p = new double[regions.size()][2][];
+    for (int r = 0; r < regions.size(); r++) {
+      String region = regions.get(r).id();
+      for (int style = 0; style < 2; style++) {
+        boolean copy = style == OLD_STYLE;
+        p[r][style] =
+            axis.map(
+                year -> {
+                  double sum = Math.max(0, 1 - named);
+                  for (Map.Entry<Pattern, Double> e : o.patterns().entrySet()) {
+                    sum += e.getValue() * eras.at(e.getKey(), region, year, copy);
+                  }
+                  return sum;
+                });
+      }
+    }
+    double rightly = o.sureness().reliability();
+    return Look.at(o.feature().id(), part, false, rightly, p, mean(p));
   }
 
   /** What a look at a feature may show. */
@@ -105,6 +131,10 @@ final class ClueTables {
     return Distribution.normalised(row);
   }
 
+  private double mistaken(Feature feature) {
+    return feature.mistaken() == null ? mistakenAtLarge : feature.mistaken();
+  }
+
   private Row row(Feature feature, Clue clue) {
     return rows.get(feature.id() + "." + clue.id());
   }
@@ -129,9 +159,8 @@ final class ClueTables {
       double mean = mean(p[c]);
       Map<Sureness, Look> looks = new EnumMap<>(Sureness.class);
       for (Sureness sureness : Sureness.values()) {
-        looks.put(
-            sureness,
-            Look.at(feature.id(), part, feature.markBorne(), sureness.reliability(), p[c], mean));
+        double rightly = sureness.reliability() * (1 - mistaken(feature)) / (1 - mistakenAtLarge);
+        looks.put(sureness, Look.at(feature.id(), part, feature.markBorne(), rightly, p[c], mean));
       }
       double[] alone = alone(looks.get(Sureness.SURE).compatibility());
       rows.put(feature.id() + "." + feature.clues().get(c).id(), new Row(looks, alone));

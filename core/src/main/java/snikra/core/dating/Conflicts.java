@@ -4,14 +4,17 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.BiFunction;
 import snikra.core.dating.DatingVerdict.Conflict;
+import snikra.core.dating.DatingVerdict.StateProbability;
 
 /**
  * Clues that do not go together in a knife as made: two whose years hardly overlap, or one that
  * hardly overlaps with all the others taken together, set against those that pull away from it.
  */
 final class Conflicts {
-  /** Overlap coefficient under which two clues do not go together. */
+  /** Share in common under which two clues do not go together. */
   private static final double APART = 0.05;
 
   /** Two clues named for one against the rest must at least pull apart this far. */
@@ -25,13 +28,21 @@ final class Conflicts {
 
   private final YearAxis axis;
   private final List<Curve> curves;
-  private final String resolvedBy;
+  private final BiFunction<String, String, Optional<StateProbability>> resolves;
   private final double[][] overlaps;
 
-  Conflicts(YearAxis axis, List<Curve> curves, String resolvedBy) {
+  /**
+   * Conflicts among these.
+   *
+   * @param resolves the likeliest way that lifts a conflict between two clues
+   */
+  Conflicts(
+      YearAxis axis,
+      List<Curve> curves,
+      BiFunction<String, String, Optional<StateProbability>> resolves) {
     this.axis = axis;
     this.curves = curves;
-    this.resolvedBy = resolvedBy;
+    this.resolves = resolves;
     this.overlaps = new double[curves.size()][curves.size()];
   }
 
@@ -39,7 +50,7 @@ final class Conflicts {
     List<Pair> found = new ArrayList<>();
     for (int i = 0; i < curves.size(); i++) {
       for (int j = i + 1; j < curves.size(); j++) {
-        double overlap = Distribution.overlap(curves.get(i).years, curves.get(j).years);
+        double overlap = Distribution.inCommon(curves.get(i).years, curves.get(j).years);
         overlaps[i][j] = overlap;
         overlaps[j][i] = overlap;
         if (overlap < APART) {
@@ -74,7 +85,7 @@ final class Conflicts {
     double[] before = after[n];
     for (int i = 0; i < n; i++) {
       double[] rest = Distribution.normalised(Distribution.product(before, after[i + 1]));
-      if (Distribution.overlap(curves.get(i).years, rest) < APART) {
+      if (Distribution.inCommon(curves.get(i).years, rest) < APART) {
         setAgainstOthers(i, found);
       }
       before = Distribution.normalised(Distribution.product(before, curves.get(i).years));
@@ -101,6 +112,7 @@ final class Conflicts {
     Curve young = curves.get(firstIsYounger ? i : j);
     Curve old = curves.get(firstIsYounger ? j : i);
     int gap = firstIsYounger ? a.from() - b.to() : b.from() - a.to();
+    StateProbability lifted = resolves.apply(young.feature, old.feature).orElse(null);
     return new Conflict(
         young.feature,
         old.feature,
@@ -108,6 +120,7 @@ final class Conflicts {
         old.label,
         pair.overlap,
         Math.max(0, gap),
-        resolvedBy);
+        lifted == null ? "" : lifted.state().label(),
+        lifted == null ? 0 : lifted.probability());
   }
 }

@@ -3,6 +3,7 @@ package snikra.core.dating;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -21,6 +22,7 @@ import snikra.core.dating.Evidence.Statement;
 import snikra.core.dating.Hypotheses.Hypothesis;
 import snikra.core.mark.MarkEvidence;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.trait.Traits;
 import snikra.core.wording.Wording;
 
 /** The dating model for one shelf. Immutable; safe for many threads. */
@@ -30,31 +32,25 @@ public final class DatingModel {
   private static final double TAIL = 0.01;
   private static final String MARK = "mark";
 
+  private final Desk desk;
   private final ReferenceShelf shelf;
   private final YearAxis axis;
   private final ClueTables tables;
-  private final List<List<MarkUse>> uses;
-  private final List<List<Hand>> hands;
   private final List<Part> parts;
-  private final double[] replacedPrior;
   private final LookNext lookNext;
   private final Deciders deciders;
+  private final Traits traits;
 
   /** A model that knows this shelf and looks no further than {@code thisYear}. */
   public DatingModel(ReferenceShelf shelf, int thisYear) {
+    this.desk = new Desk(shelf, thisYear);
     this.shelf = shelf;
-    this.axis = new YearAxis(YearAxis.FIRST, thisYear);
-    this.tables = new ClueTables(shelf, axis);
+    this.axis = desk.axis;
+    this.tables = desk.tables;
+    this.parts = desk.parts;
     this.lookNext = new LookNext(shelf, tables, axis);
     this.deciders = new Deciders(shelf, tables);
-    this.uses = shelf.makers().stream().map(m -> MarkUse.of(m, axis)).toList();
-    this.hands = shelf.makers().stream().map(m -> Hand.of(m, shelf, axis)).toList();
-    this.parts = shelf.clues().parts();
-    // The last place is the story: it is told of the whole knife and cannot be replaced.
-    this.replacedPrior = new double[parts.size() + 1];
-    for (int k = 0; k < parts.size(); k++) {
-      replacedPrior[k] = parts.get(k).replaceable().prior();
-    }
+    this.traits = new Traits(shelf);
   }
 
   /** How much is told. */
@@ -84,10 +80,11 @@ public final class DatingModel {
     Hypotheses hypotheses = hypotheses(evidence);
     Inference inference = new Inference(hypotheses, axis.size(), byPart(looks));
     double[] post = inference.years();
-    Explainer explainer = new Explainer(hypotheses, inference, axis, parts);
+    Explainer explainer = new Explainer(hypotheses, inference, desk, looks, evidence);
     List<StateProbability> states = explainer.states();
     List<Curve> curves = curves(evidence, looks, hypotheses);
-    List<Conflict> conflicts = new Conflicts(axis, curves, resolvedBy(states)).find();
+    List<Conflict> conflicts =
+        new Conflicts(axis, curves, (a, b) -> resolving(a, b, evidence, explainer)).find();
     List<ClueInfluence> clues =
         told == Told.BRIEFLY ? List.of() : influences(evidence, looks, inference, post, conflicts);
     List<ClueGroup> groups = groups(clues, looks, curves, inference, post);
@@ -129,22 +126,22 @@ public final class DatingModel {
             conflicts,
             makers,
             features -> middle(features, curves),
-            evidence.marks().candidates()),
+            traits::label,
+            evidence.marks()),
         told == Told.WHOLE ? lookNext.find(evidence, explainer, makers) : List.of());
   }
 
   private Hypotheses hypotheses(Evidence evidence) {
-    return new Hypotheses(shelf, axis, tables, uses, hands, parts, replacedPrior, evidence);
+    return new Hypotheses(desk, evidence);
   }
 
   private List<Look> looks(Evidence evidence) {
     List<Look> looks = new ArrayList<>();
     for (Observed o : evidence.observed()) {
-      looks.add(tables.look(o.feature(), o.clue(), o.sureness()));
+      looks.add(desk.look(o));
     }
     for (Statement s : evidence.statements()) {
-      double[] allowed = axis.map(year -> s.allows(year) ? 1 : Look.RULED_OUT);
-      looks.add(Look.told(s.id(), parts.size(), s.reliability(), allowed, shelf.regions().size()));
+      looks.add(desk.told(s));
     }
     return looks;
   }
@@ -178,7 +175,7 @@ public final class DatingModel {
       boolean conflict = inConflict.contains(look.id());
       out.add(
           i < evidence.observed().size()
-              ? influence(evidence.observed().get(i), shift, bits, conflict)
+              ? influence(evidence.observed().get(i), shift, bits, conflict, option(evidence, i))
               : influence(
                   evidence.statements().get(i - evidence.observed().size()),
                   shift,
@@ -248,7 +245,33 @@ public final class DatingModel {
     return out;
   }
 
-  private ClueInfluence influence(Observed o, int shift, double bits, boolean conflict) {
+  // What the house offered is no change: its own record is told beside the general reason.
+  private String option(Evidence evidence, int i) {
+    Observed o = evidence.observed().get(i);
+    return evidence.marks().candidates().stream()
+        .limit(1)
+        .filter(c -> c.probability() >= HALF)
+        .flatMap(
+            c ->
+                c.maker().history().allFittings().stream()
+                    .filter(f -> f.feature().equals(o.feature().id()))
+                    .filter(f -> f.value().equals(o.clue().id()))
+                    .limit(1)
+                    .map(
+                        f ->
+                            " An option of "
+                                + c.maker().name()
+                                + ", "
+                                + f.from()
+                                + " to "
+                                + f.to()
+                                + (f.note().isEmpty() ? "." : ": " + f.note())))
+        .findFirst()
+        .orElse("");
+  }
+
+  private ClueInfluence influence(
+      Observed o, int shift, double bits, boolean conflict, String option) {
     Clue clue = o.clue();
     Bound before = clue.notBefore();
     if (before == null && !clue.windows().isEmpty()) {
@@ -268,7 +291,7 @@ public final class DatingModel {
         firm == null ? null : firm.firmness().toString(),
         shift,
         bits,
-        clue.why(),
+        clue.why() + option,
         clue.source(),
         conflict);
   }
@@ -292,15 +315,18 @@ public final class DatingModel {
 
   private List<Curve> curves(Evidence evidence, List<Look> looks, Hypotheses hypotheses) {
     List<Curve> curves = new ArrayList<>();
+    int told = 0;
     for (Observed o : evidence.observed()) {
+      Look look = looks.get(told++);
       if (o.clue().isDated()) {
-        double[] years = tables.alone(o.feature(), o.clue());
-        curves.add(new Curve(o.feature().id(), named(o), years));
+        curves.add(new Curve(o.feature().id(), named(o), tables.alone(look)));
       }
     }
-    int told = evidence.observed().size();
     for (Statement s : evidence.statements()) {
-      curves.add(new Curve(s.id(), s.label(), tables.alone(looks.get(told++))));
+      Look look = looks.get(told++);
+      if (s.isDated()) {
+        curves.add(new Curve(s.id(), s.label(), tables.alone(look)));
+      }
     }
     if (evidence.marks().anyRead()) {
       curves.add(new Curve(MARK, "The mark", markAlone(hypotheses)));
@@ -318,12 +344,25 @@ public final class DatingModel {
     return axis.year(Distribution.quantile(Distribution.normalised(together), HALF));
   }
 
-  private static String resolvedBy(List<StateProbability> states) {
-    return states.stream()
-        .filter(s -> s.state().kind() != State.Kind.AS_MADE)
-        .findFirst()
-        .map(s -> s.state().label())
-        .orElse("");
+  // Whatever lifts a conflict between two clues: a part that is not of the year, a misjudged look,
+  // a
+  // story that is not so, an older style, a mark of another.
+  private Optional<StateProbability> resolving(
+      String clue, String rival, Evidence evidence, Explainer explainer) {
+    Set<String> both = Set.of(clue, rival);
+    List<Observed> seen =
+        evidence.observed().stream().filter(o -> both.contains(o.feature().id())).toList();
+    Set<String> of = seen.stream().map(o -> o.feature().part()).collect(Collectors.toSet());
+    boolean copied = seen.stream().anyMatch(o -> o.clue().isCopied());
+    return explainer.likeliest(
+        state ->
+            switch (state.kind()) {
+              case PART_REPLACED, OLDER_PART -> of.contains(state.part());
+              case MISJUDGED, UNTRUE -> both.contains(state.part());
+              case OLD_STYLE -> copied;
+              case MARK_UNTRUSTED -> both.contains(MARK);
+              default -> false;
+            });
   }
 
   private static String named(Observed o) {

@@ -69,9 +69,14 @@ public record DatingVerdict(
    *
    * @param maker id on the shelf, null for one who is not on it
    * @param probability that it made this one
+   * @param speaksFor traits by which it leads the next likeliest, the most telling first
    */
   public record Contractor(
-      @Nullable String maker, String label, double probability, Span nineTenths) {}
+      @Nullable String maker,
+      String label,
+      double probability,
+      Span nineTenths,
+      List<String> speaksFor) {}
 
   /**
    * A state with its probability.
@@ -146,6 +151,8 @@ public record DatingVerdict(
    * Two clues that do not go together in a knife as made.
    *
    * @param gap years between them, 0 where they touch
+   * @param resolvedBy the likeliest way that lifts it; empty where there is none
+   * @param resolvedProbability how likely that way is
    */
   public record Conflict(
       String feature,
@@ -154,7 +161,8 @@ public record DatingVerdict(
       String rivalLabel,
       double overlap,
       int gap,
-      String resolvedBy) {}
+      String resolvedBy,
+      double resolvedProbability) {}
 
   /**
    * Something not looked at yet.

@@ -2,13 +2,17 @@ package snikra.core.dating;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
 import snikra.core.code.SeenCode;
 import snikra.core.mark.MarkEvidence;
+import snikra.core.pattern.Pattern;
 import snikra.core.specimen.Sureness;
+import snikra.core.wording.Wording;
 
 /**
  * All that speaks of one knife's origin.
@@ -18,6 +22,7 @@ import snikra.core.specimen.Sureness;
  * @param found answers by feature or trait, for holding the number against
  * @param lookedInVain features that were looked at and could not be told, and {@link
  *     snikra.core.specimen.Sought} that was not found
+ * @param shown the same with how surely it was seen, for holding against hands and models
  * @param facesLeft where a mark may stand and nobody has looked yet, in the order of looking
  */
 public record Evidence(
@@ -27,8 +32,31 @@ public record Evidence(
     @Nullable String number,
     List<SeenCode> codes,
     Map<String, String> found,
+    Shown shown,
     List<FaceLeft> facesLeft,
     Set<String> lookedInVain) {
+
+  /** Of a knife of which all that was found was seen surely. */
+  public Evidence(
+      MarkEvidence marks,
+      List<Observed> observed,
+      List<Statement> statements,
+      @Nullable String number,
+      List<SeenCode> codes,
+      Map<String, String> found,
+      List<FaceLeft> facesLeft,
+      Set<String> lookedInVain) {
+    this(
+        marks,
+        observed,
+        statements,
+        number,
+        codes,
+        found,
+        Shown.surely(found),
+        facesLeft,
+        lookedInVain);
+  }
 
   public Evidence {
     observed = List.copyOf(observed);
@@ -48,6 +76,7 @@ public record Evidence(
         number,
         codes,
         found,
+        shown.without(ids),
         facesLeft,
         lookedInVain);
   }
@@ -55,7 +84,7 @@ public record Evidence(
   /** The same but for the marks. */
   Evidence unmarked() {
     return new Evidence(
-        marks.unseen(), observed, statements, number, codes, found, facesLeft, lookedInVain);
+        marks.unseen(), observed, statements, number, codes, found, shown, facesLeft, lookedInVain);
   }
 
   /**
@@ -65,12 +94,22 @@ public record Evidence(
    */
   public record FaceLeft(String label, double legible) {}
 
-  /** A feature looked at. */
-  public record Observed(Feature feature, Clue clue, Sureness sureness) {}
+  /**
+   * A feature looked at.
+   *
+   * @param patterns where it is the pattern, what it may be with the share of each
+   */
+  public record Observed(
+      Feature feature, Clue clue, Sureness sureness, Map<Pattern, Double> patterns) {
+    /** An answer of the clue book. */
+    public Observed(Feature feature, Clue clue, Sureness sureness) {
+      this(feature, clue, sureness, Map.of());
+    }
+  }
 
   /**
-   * Something that says the knife existed by a year, or did not before one; one of the two years is
-   * given.
+   * Something that is said of the knife: that it existed by a year, that it did not before one,
+   * that it is of certain years, of a country or by a maker.
    *
    * @param id stable within the knife
    * @param station where it was told
@@ -78,8 +117,10 @@ public record Evidence(
    * @param notBefore first year it can be of
    * @param byYear last year it can have been made in
    * @param years the only years it can be of, where it tells them one by one
+   * @param regions the only ones it can be from, where it tells that
+   * @param maker who made it, where it tells that
    * @param reliability probability that it is true of this knife
-   * @param why the reason for the year
+   * @param why the reason for it
    */
   public record Statement(
       String id,
@@ -89,8 +130,24 @@ public record Evidence(
       @Nullable Integer notBefore,
       @Nullable Integer byYear,
       @Nullable Set<Integer> years,
+      @Nullable Set<String> regions,
+      @Nullable String maker,
       double reliability,
       String why) {
+
+    /** A statement of years alone. */
+    public Statement(
+        String id,
+        String station,
+        String heading,
+        String label,
+        @Nullable Integer notBefore,
+        @Nullable Integer byYear,
+        @Nullable Set<Integer> years,
+        double reliability,
+        String why) {
+      this(id, station, heading, label, notBefore, byYear, years, null, null, reliability, why);
+    }
 
     /** A statement of a first or a last year. */
     public Statement(
@@ -110,6 +167,60 @@ public record Evidence(
       return (notBefore == null || year >= notBefore)
           && (byYear == null || year <= byYear)
           && (years == null || years.contains(year));
+    }
+
+    /** Whether the knife can be from this country. */
+    public boolean allows(String region) {
+      return regions == null || regions.contains(region);
+    }
+
+    /** Whether it says anything about the year. */
+    public boolean isDated() {
+      return notBefore != null || byYear != null || years != null;
+    }
+
+    /** Both at once, as one witness tells them; empty where they cannot both be so. */
+    Optional<Statement> and(Statement more) {
+      Integer from = later(notBefore, more.notBefore);
+      Integer to = earlier(byYear, more.byYear);
+      Set<Integer> shared = years == null ? more.years : years;
+      if (years != null && more.years != null) {
+        shared = years.stream().filter(more.years::contains).collect(Collectors.toSet());
+      }
+      Set<Integer> left =
+          shared == null
+              ? null
+              : shared.stream()
+                  .filter(y -> (from == null || y >= from) && (to == null || y <= to))
+                  .collect(Collectors.toSet());
+      boolean apart =
+          (left != null && left.isEmpty())
+              || (from != null && to != null && from > to)
+              || (regions != null && more.regions != null && !regions.equals(more.regions))
+              || (maker != null && more.maker != null && !maker.equals(more.maker));
+      return apart
+          ? Optional.empty()
+          : Optional.of(
+              new Statement(
+                  id,
+                  station,
+                  heading,
+                  label.equals(more.label) ? label : label + "; " + Wording.lowerFirst(more.label),
+                  from,
+                  to,
+                  left,
+                  regions == null ? more.regions : regions,
+                  maker == null ? more.maker : maker,
+                  Math.max(reliability, more.reliability),
+                  why));
+    }
+
+    private static @Nullable Integer later(@Nullable Integer a, @Nullable Integer b) {
+      return a == null ? b : b == null ? a : Integer.valueOf(Math.max(a, b));
+    }
+
+    private static @Nullable Integer earlier(@Nullable Integer a, @Nullable Integer b) {
+      return a == null ? b : b == null ? a : Integer.valueOf(Math.min(a, b));
     }
   }
 }

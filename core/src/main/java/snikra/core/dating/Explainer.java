@@ -5,8 +5,9 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Part;
 import snikra.core.dating.DatingVerdict.Attribution;
@@ -14,6 +15,10 @@ import snikra.core.dating.DatingVerdict.Contractor;
 import snikra.core.dating.DatingVerdict.Explanation;
 import snikra.core.dating.DatingVerdict.StateProbability;
 import snikra.core.dating.Hypotheses.Hypothesis;
+import snikra.core.dating.Ways.Older;
+import snikra.core.dating.Ways.Replaced;
+import snikra.core.dating.Ways.Whole;
+import snikra.core.dating.Ways.Wrong;
 import snikra.core.reference.Region;
 
 /** Takes the posterior apart again: by maker, by state, and by both. */
@@ -21,30 +26,36 @@ final class Explainer {
   /** Who made it when not even the country is clear. */
   static final String NOT_ON_FILE = "A maker not on file";
 
+  /** All of a country on file of whom none comes to much. */
+  static final String OTHERS_ON_FILE = "Others on file";
+
   private static final double SHOWN_FROM = 0.005;
+
+  /** Under this nothing is told, not even with others. */
+  private static final double NEXT_TO_NOTHING = 1e-4;
 
   /** Share of the whole under which a hypothesis is not taken apart by state. */
   private static final double NEGLIGIBLE = 1e-12;
 
   private static final double NINE_TENTHS = 0.9;
+
+  /** From so much on a trait is told as speaking for a hand. */
+  private static final double TELLING_DECIBANS = 2;
+
   private static final int EXPLANATIONS = 6;
 
   /** Share of a country among makers not on file from which it is named. */
   private static final double CLEAR_COUNTRY = 0.6;
 
-  private static final int AS_MADE = 0;
-  private static final int OLD_STYLE = 1;
-  private static final int MARK_UNTRUSTED = 2;
-  private static final int TWO_AT_ONCE = 3;
-  private static final int FIRST_PART = 4;
-
   private final Hypotheses hypotheses;
   private final Inference inference;
   private final YearAxis axis;
   private final List<Part> parts;
+  private final Priors priors;
+  private final List<Look> looks;
 
-  /** Every state there is; the weights of an owner are kept in this order. */
-  private final List<State> states;
+  /** Every state there may be; the weights of an owner are kept in this order. */
+  private final Ways ways;
 
   private final Map<String, Owner> owners = new LinkedHashMap<>();
 
@@ -68,6 +79,11 @@ final class Explainer {
 
     final double[] years;
 
+    /** What it hears of the parts. */
+    final Voice voice;
+
+    final HandRecord record;
+
     Owner(Hypothesis h, int states, int size) {
       maker = h.maker() == null ? null : h.maker().id();
       hand = h.hand();
@@ -76,6 +92,8 @@ final class Explainer {
       label = h.maker() == null ? h.region().unlisted() : h.maker().name();
       byState = new double[states][];
       weights = new double[states];
+      voice = h.group().voice;
+      record = h.record();
       years = new double[size];
     }
 
@@ -90,12 +108,15 @@ final class Explainer {
     }
   }
 
-  Explainer(Hypotheses hypotheses, Inference inference, YearAxis axis, List<Part> parts) {
+  Explainer(
+      Hypotheses hypotheses, Inference inference, Desk desk, List<Look> looks, Evidence evidence) {
     this.hypotheses = hypotheses;
     this.inference = inference;
-    this.axis = axis;
-    this.parts = parts;
-    this.states = states(parts);
+    this.axis = desk.axis;
+    this.parts = desk.parts;
+    this.priors = desk.priors;
+    this.looks = looks;
+    this.ways = new Ways(parts, looks, evidence);
     double[] weight = hypotheses.all.stream().mapToDouble(this::weight).toArray();
     double negligible = NEGLIGIBLE * Distribution.sum(weight);
     for (int i = 0; i < weight.length; i++) {
@@ -109,7 +130,7 @@ final class Explainer {
           owners.computeIfAbsent(
               key,
               k -> {
-                Owner met = new Owner(h, states.size(), axis.size());
+                Owner met = new Owner(h, ways.size(), axis.size());
                 names.computeIfAbsent(name, n -> new ArrayList<>()).add(met);
                 return met;
               });
@@ -118,20 +139,6 @@ final class Explainer {
     owners.values().forEach(Owner::sumUp);
     total = owners.values().stream().mapToDouble(Owner::weight).sum();
     explained = explained();
-  }
-
-  private static List<State> states(List<Part> parts) {
-    List<State> states = new ArrayList<>();
-    states.add(new State(State.Kind.AS_MADE, null, "as made"));
-    states.add(new State(State.Kind.OLD_STYLE, null, "made later in the old style"));
-    states.add(new State(State.Kind.MARK_UNTRUSTED, null, "the mark is not to be trusted"));
-    states.add(new State(State.Kind.TWO_AT_ONCE, null, "two of these at once"));
-    for (Part part : parts) {
-      String name = part.label().toLowerCase(Locale.ROOT);
-      states.add(new State(State.Kind.PART_REPLACED, part.id(), name + " replaced"));
-      states.add(new State(State.Kind.OLDER_PART, part.id(), "older " + name + " used up"));
-    }
-    return states;
   }
 
   private double weight(Hypothesis h) {
@@ -154,7 +161,7 @@ final class Explainer {
     }
   }
 
-  // What the single states do not account for is two of them at once.
+  // What the single ways do not account for is two of them at once.
   private void share(Owner owner, Group group, int near, double[] mass) {
     double[] left = new double[axis.size()];
     double[] asMade = inference.asMade(group, ClueTables.AS_MADE).clone();
@@ -171,22 +178,71 @@ final class Explainer {
       owner.years[y] += left[y];
     }
     if (group.kind == Group.Kind.UNTRUSTED) {
-      put(owner, MARK_UNTRUSTED, asMade, null, 1, left);
+      put(owner, ways.place(Whole.MARK_UNTRUSTED), asMade, null, 1, left);
     } else {
-      put(owner, AS_MADE, asMade, null, 1, left);
-      put(owner, OLD_STYLE, later, null, 1, left);
+      asMade(owner, group, asMade, later, left);
       for (int k = 0; k < parts.size(); k++) {
         if (group.voice.speaks(k)) {
-          put(owner, FIRST_PART + 2 * k, asMade, group.voice.replaced(k), 1, left);
-          double prior = Voice.OLDER_PRIOR[near];
-          put(owner, FIRST_PART + 2 * k + 1, asMade, group.voice.older(k), prior, left);
+          Voice voice = group.voice;
+          double[] replaced =
+              either(
+                  asMade,
+                  voice.replaced(k, ClueTables.AS_MADE),
+                  later,
+                  voice.replaced(k, ClueTables.OLD_STYLE));
+          put(owner, ways.place(new Replaced(k)), replaced, null, 1, left);
+          double[] older =
+              either(
+                  asMade,
+                  voice.older(k, ClueTables.AS_MADE),
+                  later,
+                  voice.older(k, ClueTables.OLD_STYLE));
+          double prior = priors.older()[near];
+          put(owner, ways.place(new Older(k)), older, null, prior, left);
         }
       }
     }
     for (int y = 0; y < left.length; y++) {
       left[y] = Math.max(0, left[y]);
     }
-    put(owner, TWO_AT_ONCE, left, null, 1, left);
+    put(owner, ways.place(Whole.TWO_AT_ONCE), left, null, 1, left);
+  }
+
+  // A part of another year, and whether the rest is in an older style makes no difference.
+  private double[] either(double[] asMade, double[] departs, double[] later, double[] inOldStyle) {
+    double[] sum = new double[asMade.length];
+    for (int y = 0; y < sum.length; y++) {
+      double plain = asMade[y] * departs[y];
+      sum[y] = plain + Math.min(later[y] * inOldStyle[y], priors.oldStyle() * plain);
+    }
+    return sum;
+  }
+
+  // As made means that everything was seen rightly too. What was made in an old style while that
+  // was the style of the day is as made.
+  private void asMade(Owner owner, Group group, double[] asMade, double[] later, double[] left) {
+    double[] ofItsDay = asMade.clone();
+    double[] oldStyle = new double[later.length];
+    double prior = priors.oldStyle();
+    for (int y = 0; y < later.length; y++) {
+      double same = Math.min(later[y], prior * asMade[y]);
+      ofItsDay[y] += same;
+      oldStyle[y] = later[y] - same;
+    }
+    put(owner, ways.place(Whole.OLD_STYLE), oldStyle, null, 1, left);
+    List<Look> heard =
+        looks.stream().filter(l -> l.misjudged() != null && group.voice.hears(l)).toList();
+    for (Look look : heard) {
+      double[] odds = look.misjudged()[group.voice.region];
+      for (int y = 0; y < ofItsDay.length; y++) {
+        ofItsDay[y] /= 1 + odds[y];
+      }
+    }
+    put(owner, ways.place(Whole.AS_MADE), ofItsDay, null, 1, left);
+    for (Look look : heard) {
+      double[] odds = look.misjudged()[group.voice.region];
+      put(owner, ways.place(new Wrong(looks.indexOf(look))), ofItsDay, odds, 1, left);
+    }
   }
 
   // Adds an amount, by year, to a state and takes it from what is left.
@@ -203,7 +259,7 @@ final class Explainer {
       owner.byState[state] = row;
     }
     for (int y = 0; y < row.length; y++) {
-      double more = times == null ? amount[y] : amount[y] * prior * times[y];
+      double more = prior * (times == null ? amount[y] : amount[y] * times[y]);
       row[y] += more;
       left[y] -= more;
     }
@@ -218,29 +274,24 @@ final class Explainer {
   double[][][] weightFor(int part, List<Region> regions) {
     double[][][] weight = new double[regions.size()][Outlook.WAYS][];
     for (Owner o : owners.values()) {
-      for (int s = 0; s < states.size(); s++) {
+      for (int s = 0; s < ways.size(); s++) {
         add(weight[regions.indexOf(o.region)], o, s, part);
       }
     }
     return scaled(weight, total);
   }
 
-  private void add(double[][] ways, Owner o, int s, int part) {
-    int way =
-        switch (s - FIRST_PART - 2 * part) {
-          case 0 -> Outlook.REPLACED;
-          case 1 -> Outlook.OLDER;
-          default -> s == OLD_STYLE ? Outlook.OLD_STYLE : Outlook.AS_MADE;
-        };
+  private void add(double[][] onPart, Owner o, int s, int part) {
+    int way = ways.seenOn(s, part);
     if (o.weights[s] > 0) {
-      ways[way] = ways[way] == null ? new double[axis.size()] : ways[way];
-      addTo(ways[way], o.byState[s]);
+      onPart[way] = onPart[way] == null ? new double[axis.size()] : onPart[way];
+      addTo(onPart[way], o.byState[s]);
     }
   }
 
   private static double[][][] scaled(double[][][] weight, double whole) {
-    for (double[][] ways : weight) {
-      for (double[] row : ways) {
+    for (double[][] ofRegion : weight) {
+      for (double[] row : ofRegion) {
         for (int y = 0; row != null && y < row.length; y++) {
           row[y] /= whole;
         }
@@ -249,12 +300,32 @@ final class Explainer {
     return weight;
   }
 
+  /** Who made it; what is left out one by one is told together by country, so that all is 1. */
   List<Attribution> makers() {
-    return names.values().stream()
-        .map(this::attribution)
-        .filter(a -> a.probability() >= SHOWN_FROM)
-        .sorted(Comparator.comparingDouble((Attribution a) -> -a.probability()))
-        .toList();
+    List<Attribution> told = new ArrayList<>();
+    Map<String, List<Owner>> rest = new LinkedHashMap<>();
+    for (List<Owner> name : names.values()) {
+      Owner house = name.get(0);
+      double p = name.stream().mapToDouble(Owner::weight).sum() / total;
+      if (p >= SHOWN_FROM || house.maker == null) {
+        told.add(attribution(name));
+      } else {
+        rest.computeIfAbsent(house.home, r -> new ArrayList<>()).addAll(name);
+      }
+    }
+    rest.forEach(
+        (region, owners) ->
+            told.add(
+                new Attribution(
+                    null,
+                    region,
+                    OTHERS_ON_FILE,
+                    owners.stream().mapToDouble(Owner::weight).sum() / total,
+                    nineTenths(years(owners)),
+                    List.of())));
+    told.removeIf(a -> a.probability() < NEXT_TO_NOTHING);
+    told.sort(Comparator.comparingDouble((Attribution a) -> -a.probability()));
+    return told;
   }
 
   private Attribution attribution(List<Owner> name) {
@@ -272,13 +343,42 @@ final class Explainer {
             .sorted(
                 Comparator.comparing((Owner o) -> o.hand.isAnyone())
                     .thenComparingDouble(o -> -o.weight()))
-            .map(this::contractor)
+            .map(o -> contractor(o, name))
             .toList());
   }
 
-  private Contractor contractor(Owner o) {
+  private Contractor contractor(Owner o, List<Owner> name) {
     String maker = o.hand.maker() == null ? null : o.hand.maker().id();
-    return new Contractor(maker, o.hand.label(), o.weight() / total, nineTenths(o.years));
+    return new Contractor(
+        maker, o.hand.label(), o.weight() / total, nineTenths(o.years), speaksFor(o, name));
+  }
+
+  // By what a hand leads the likeliest of the others.
+  private static List<String> speaksFor(Owner hand, List<Owner> name) {
+    Owner next =
+        name.stream()
+            .filter(o -> o != hand && o.hand != null && !o.hand.isAnyone())
+            .max(Comparator.comparingDouble(Owner::weight))
+            .orElse(null);
+    Map<String, Double> telling = new LinkedHashMap<>();
+    for (HandRecord.Said said : hand.record.said()) {
+      double others =
+          next == null
+              ? 1
+              : next.record.said().stream()
+                  .filter(s -> s.trait().equals(said.trait()))
+                  .mapToDouble(s -> s.over(next.years))
+                  .findFirst()
+                  .orElse(1);
+      double decibans = 10 * Math.log10(said.over(hand.years) / others);
+      if (decibans >= TELLING_DECIBANS) {
+        telling.put(said.trait(), decibans);
+      }
+    }
+    return telling.entrySet().stream()
+        .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
+        .map(Map.Entry::getKey)
+        .toList();
   }
 
   private double[] years(List<Owner> name) {
@@ -299,22 +399,44 @@ final class Explainer {
     return out;
   }
 
+  /** How it came to be so; what is left out one by one is told together, so that all is 1. */
   List<StateProbability> states() {
     List<StateProbability> out = new ArrayList<>();
-    for (int s = 0; s < states.size(); s++) {
-      State state = states.get(s);
-      double sum = 0;
-      for (Owner o : owners.values()) {
-        sum += o.weights[s];
+    double rest = 1;
+    for (int s = 0; s < ways.size(); s++) {
+      double p = probability(s);
+      if (p >= SHOWN_FROM || s == ways.place(Whole.AS_MADE)) {
+        out.add(new StateProbability(ways.state(s), p, partSpan(s)));
+        rest -= p;
       }
-      double p = sum / total;
-      if (p >= SHOWN_FROM || s == AS_MADE) {
-        boolean replaced = state.kind() == State.Kind.PART_REPLACED;
-        out.add(new StateProbability(state, p, replaced ? partSpan(s) : null));
-      }
+    }
+    if (rest > NEXT_TO_NOTHING) {
+      out.add(new StateProbability(new State(State.Kind.ALL_ELSE, null, "all else"), rest, null));
     }
     out.sort(Comparator.comparingDouble((StateProbability s) -> -s.probability()));
     return out;
+  }
+
+  private double probability(int s) {
+    double sum = 0;
+    for (Owner o : owners.values()) {
+      sum += o.weights[s];
+    }
+    return sum / total;
+  }
+
+  /** The likeliest of these ways, however little it comes to. */
+  Optional<StateProbability> likeliest(Predicate<State> among) {
+    StateProbability best = null;
+    for (int s = 0; s < ways.size(); s++) {
+      if (among.test(ways.state(s))) {
+        double p = probability(s);
+        if (p > 0 && (best == null || p > best.probability())) {
+          best = new StateProbability(ways.state(s), p, null);
+        }
+      }
+    }
+    return Optional.ofNullable(best);
   }
 
   List<Explanation> explanations() {
@@ -325,7 +447,7 @@ final class Explainer {
                     e.maker,
                     e.region,
                     e.label,
-                    states.get(e.state),
+                    ways.state(e.state),
                     e.probability,
                     nineTenths(years(e)),
                     null))
@@ -334,7 +456,7 @@ final class Explainer {
 
   private List<Explained> explained() {
     List<Explained> out = new ArrayList<>();
-    for (int s = 0; s < states.size(); s++) {
+    for (int s = 0; s < ways.size(); s++) {
       int state = s;
       for (List<Owner> name : names.values()) {
         Owner house = name.get(0);
@@ -399,16 +521,15 @@ final class Explainer {
   }
 
   // A replacement is as old as the knife or younger, and of a year in which it is at home.
-  private Span partSpan(int s) {
-    int k = (s - FIRST_PART) / 2;
+  private @Nullable Span partSpan(int s) {
+    Integer k = ways.replaced(s).orElse(null);
+    if (k == null) {
+      return null;
+    }
     double[] part = new double[axis.size()];
     for (Owner o : owners.values()) {
-      double[] knife = o.byState[s];
-      for (Hypothesis h : hypotheses.all) {
-        if (knife != null && o.region.equals(h.region()) && h.group().voice.speaks(k)) {
-          spread(knife, h.group().voice, k, part);
-          break;
-        }
+      if (o.byState[s] != null && o.voice.speaks(k)) {
+        spread(o.byState[s], o.voice, k, part);
       }
     }
     return nineTenths(part);

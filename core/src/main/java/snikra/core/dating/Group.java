@@ -11,11 +11,6 @@ final class Group {
     UNTRUSTED
   }
 
-  /** Prior of a later knife in the old style, relative to one as made. */
-  static final double OLD_STYLE_PRIOR = 0.10;
-
-  static final double UNTRUSTED_PRIOR = 0.01;
-
   /** Its place among the groups. */
   final int index;
 
@@ -24,17 +19,19 @@ final class Group {
 
   final Kind kind;
   final Voice voice;
+  private final Priors priors;
 
   /** Prior mass by nearness to a change (0 far, 1 near) and year. */
   final double[][] mass;
 
   private final boolean[] met = new boolean[2];
 
-  Group(int index, String key, Kind kind, Voice voice, int years) {
+  Group(int index, String key, Kind kind, Voice voice, int years, Priors priors) {
     this.index = index;
     this.key = key;
     this.kind = kind;
     this.voice = voice;
+    this.priors = priors;
     mass = new double[2][years];
   }
 
@@ -89,7 +86,7 @@ final class Group {
 
   /** Prior of the style and of the trust in the mark. */
   double prior(int style) {
-    return (style == ClueTables.OLD_STYLE ? OLD_STYLE_PRIOR : 1)
-        * (kind == Kind.UNTRUSTED ? UNTRUSTED_PRIOR : 1);
+    return (style == ClueTables.OLD_STYLE ? priors.oldStyle() : 1)
+        * (kind == Kind.UNTRUSTED ? priors.untrusted() : 1);
   }
 }

@@ -63,8 +63,8 @@ record Hand(@Nullable String label, @Nullable Maker maker, List<double[]> share)
         double[] row = shares.get(contract.by());
         for (int y = 0; y < row.length; y++) {
           boolean isThen = contract.from() <= axis.year(y) && axis.year(y) <= contract.to();
-          row[y] += isThen ? contract.share() : 0;
-          total[y] += isThen ? contract.share() : 0;
+          row[y] += isThen ? contract.share() * contract.trust() : 0;
+          total[y] += isThen ? contract.share() * contract.trust() : 0;
         }
       }
     }
@@ -75,6 +75,17 @@ record Hand(@Nullable String label, @Nullable Maker maker, List<double[]> share)
 
   private static @Nullable Maker named(String name, ReferenceShelf shelf) {
     return shelf.makers().stream().filter(m -> m.name().equals(name)).findFirst().orElse(null);
+  }
+
+  /** One who made a knife for a house with which no contract is on file. */
+  static Hand withoutContract(Maker maker, Maker house, YearAxis axis) {
+    double[] whole = axis.map(year -> 1);
+    return new Hand(maker.name(), maker, Collections.nCopies(house.marks().size(), whole));
+  }
+
+  /** Whether it is the house itself. */
+  boolean isItself() {
+    return label == null;
   }
 
   /** Whether it stands for all who are not known, who are many. */

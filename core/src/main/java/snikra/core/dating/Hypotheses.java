@@ -9,11 +9,11 @@ import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Feature;
 import snikra.core.clue.Part;
 import snikra.core.code.SeenCode;
+import snikra.core.mark.MarkEvidence.Seconds;
 import snikra.core.number.DecodedNumber;
 import snikra.core.number.NumberGrammar;
 import snikra.core.reference.History;
 import snikra.core.reference.Maker;
-import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
 
 /** Every maker and mark on the shelf and the unlisted ones of each region, weighed by the marks. */
@@ -27,6 +27,7 @@ final class Hypotheses {
    * One maker with all its marks, or the unlisted makers of a region, with its years.
    *
    * @param hand who made it, null for an unlisted one
+   * @param record what is on file of that hand
    * @param region of who made it
    * @param mass by nearness to a change and year; nothing outside the years from {@code from} up to
    *     {@code to}
@@ -34,6 +35,7 @@ final class Hypotheses {
   record Hypothesis(
       @Nullable Maker maker,
       @Nullable Hand hand,
+      HandRecord record,
       Region region,
       Group group,
       double[][] mass,
@@ -44,53 +46,39 @@ final class Hypotheses {
   final List<Voice> voices = new ArrayList<>();
   final List<Hypothesis> all = new ArrayList<>();
 
-  private final ReferenceShelf shelf;
-  private final YearAxis axis;
-  private final ClueTables tables;
-  private final List<List<MarkUse>> uses;
-  private final List<List<Hand>> hands;
-  private final List<Part> parts;
-  private final double[] replacedPrior;
+  private final Desk desk;
+  private final Evidence evidence;
+  private final double shift;
   private final Map<String, Group> listed = new HashMap<>();
   private final Map<String, Voice> plain = new HashMap<>();
 
-  Hypotheses(
-      ReferenceShelf shelf,
-      YearAxis axis,
-      ClueTables tables,
-      List<List<MarkUse>> uses,
-      List<List<Hand>> hands,
-      List<Part> parts,
-      double[] replacedPrior,
-      Evidence evidence) {
-    this.shelf = shelf;
-    this.axis = axis;
-    this.tables = tables;
-    this.uses = uses;
-    this.hands = hands;
-    this.parts = parts;
-    this.replacedPrior = replacedPrior;
-    double chance = evidence.number() == null ? 0 : NumberGrammar.logByChance(evidence.number());
-    double shift = Math.max(evidence.marks().logUnlisted(), evidence.marks().logCopied());
+  Hypotheses(Desk desk, Evidence evidence) {
+    this.desk = desk;
+    this.evidence = evidence;
+    double most = Math.max(evidence.marks().logUnlisted(), evidence.marks().logCopied());
     for (double l : evidence.marks().logLikelihood()) {
-      shift = Math.max(shift, l);
+      most = Math.max(most, l);
     }
-    addUnlisted(evidence, shift);
-    addListed(evidence, shift, chance);
+    shift = most;
+    addUnlisted();
+    addListed();
+    addForOthers();
   }
 
-  private void addUnlisted(Evidence evidence, double shift) {
-    double shares = shelf.regions().stream().mapToDouble(Region::share).sum();
+  private void addUnlisted() {
+    double shares = desk.shelf.regions().stream().mapToDouble(Region::share).sum();
     double coded = 1;
     for (SeenCode code : evidence.codes()) {
-      coded *= Maker.NOT_ON_FILE * code.byChance();
+      coded *= code.unexpected(Maker.NOT_ON_FILE);
     }
-    double known =
-        coded * shelf.unlistedWeight() * Math.exp(evidence.marks().logUnlisted() - shift);
+    double unlisted =
+        desk.shelf.unlistedWeight() * Math.exp(evidence.marks().logUnlisted() - shift);
+    double said = saidOf(null);
+    double known = said * coded * (unlisted + notAsListed());
     // A mark is copied as often as it is met: its prior is a share of its own maker's.
-    double copied = coded * Math.exp(evidence.marks().logCopied() - shift);
-    for (int r = 0; r < shelf.regions().size(); r++) {
-      Region region = shelf.regions().get(r);
+    double copied = said * coded * Math.exp(evidence.marks().logCopied() - shift);
+    for (int r = 0; r < desk.shelf.regions().size(); r++) {
+      Region region = desk.shelf.regions().get(r);
       double share = region.share() / shares;
       addUnlisted(region, r, Group.Kind.UNLISTED, known * share);
       if (evidence.marks().anyRead()) {
@@ -99,90 +87,229 @@ final class Hypotheses {
     }
   }
 
+  // A maker is claimed for the name on the knife.
+  private double saidOf(@Nullable Maker maker) {
+    double p = 1;
+    for (Evidence.Statement s : evidence.statements()) {
+      p *= s.maker() == null ? 1 : desk.named(s, maker);
+    }
+    return p;
+  }
+
+  // The letters of a mark on file, by a maker of whom what is listed is not so: told by letters
+  // alone a listing is believed as far as its sources are.
+  private double notAsListed() {
+    double sum = 0;
+    int v = 0;
+    for (int m = 0; m < desk.uses.size(); m++) {
+      Maker maker = desk.shelf.makers().get(m);
+      for (int i = 0; i < desk.uses.get(m).size(); i++) {
+        double trust = maker.marks().get(i).trust();
+        double weight = maker.weight() * desk.uses.get(m).get(i).weight();
+        sum += weight * givenAlone(v++) * (1 - trust) / trust;
+      }
+    }
+    return sum;
+  }
+
+  // P(faces | this mark), but for another maker's mark on a small blade: that names its maker.
+  private double givenAlone(int v) {
+    Seconds seconds = evidence.marks().seconds();
+    return seconds == null
+        ? Math.exp(evidence.marks().logLikelihood()[v] - shift)
+        : Math.exp(seconds.rest()[v] - shift + seconds.own()[v]) * (1 - desk.othersMark);
+  }
+
+  // Makers whose own mark is on a small blade, under a name that is not on file or not as listed.
+  private void addForOthers() {
+    Seconds seconds = evidence.marks().seconds();
+    if (seconds == null) {
+      return;
+    }
+    double all = desk.shelf.makers().stream().mapToDouble(Maker::weight).sum();
+    double doubted = 0;
+    int v = 0;
+    for (int m = 0; m < desk.uses.size(); m++) {
+      Maker maker = desk.shelf.makers().get(m);
+      for (int i = 0; i < desk.uses.get(m).size(); i++) {
+        double trust = maker.marks().get(i).trust();
+        double weight = maker.weight() * desk.uses.get(m).get(i).weight();
+        doubted += weight * Math.exp(seconds.rest()[v++] - shift) * (1 - trust) / trust;
+      }
+    }
+    for (Maker maker : onSmallBlades()) {
+      int m = desk.shelf.makers().indexOf(maker);
+      Hand hand = desk.hands.get(m).get(0);
+      Group group = groupFor(maker, maker, hand, HandRecord.SILENT);
+      double[][] mass = new double[2][desk.axis.size()];
+      double often = doubted * desk.othersMark * maker.weight() / all;
+      int first = firstMark(m);
+      for (MarkUse use : desk.uses.get(m)) {
+        double given = often * use.weight() * Math.exp(seconds.other()[first++]);
+        for (int i = 0; i < use.share().length; i++) {
+          mass[use.near()[i]][use.first() + i] += given * use.share()[i];
+        }
+      }
+      Region region = desk.shelf.region(maker.region());
+      add(new Hypothesis(maker, hand, HandRecord.SILENT, region, group, mass, 0, desk.axis.size()));
+    }
+  }
+
+  private int firstMark(int m) {
+    int v = 0;
+    for (int before = 0; before < m; before++) {
+      v += desk.uses.get(before).size();
+    }
+    return v;
+  }
+
   private void addUnlisted(Region region, int r, Group.Kind kind, double weight) {
     Group group = group(kind + " " + region.id(), kind, voice(r, kind == Group.Kind.UNLISTED));
-    double[][] mass = new double[2][axis.size()];
-    for (int y = 0; y < axis.size(); y++) {
-      mass[0][y] = weight * tables.output(r)[y];
+    double[][] mass = new double[2][desk.axis.size()];
+    for (int y = 0; y < desk.axis.size(); y++) {
+      mass[0][y] = weight * desk.tables.output(r)[y];
     }
-    add(new Hypothesis(null, null, region, group, mass, 0, axis.size()));
+    add(new Hypothesis(null, null, HandRecord.SILENT, region, group, mass, 0, desk.axis.size()));
   }
 
-  private void addListed(Evidence evidence, double shift, double chance) {
+  private void addListed() {
     int firstMark = 0;
-    for (int m = 0; m < uses.size(); m++) {
-      for (Hand hand : hands.get(m)) {
-        addListed(m, hand, firstMark, evidence, shift, chance);
+    for (int m = 0; m < desk.uses.size(); m++) {
+      for (Hand hand : desk.hands.get(m)) {
+        addListed(m, hand, firstMark, 1);
       }
-      firstMark += uses.get(m).size();
+      for (Maker other : onSmallBlades()) {
+        boolean isKnown = desk.hands.get(m).stream().anyMatch(h -> other.equals(h.maker()));
+        if (!isKnown) {
+          addListed(
+              m,
+              Hand.withoutContract(other, desk.shelf.makers().get(m), desk.axis),
+              firstMark,
+              desk.noContract);
+        }
+      }
+      firstMark += desk.uses.get(m).size();
     }
   }
 
-  private void addListed(
-      int m, Hand hand, int firstMark, Evidence evidence, double shift, double chance) {
-    Maker maker = shelf.makers().get(m);
+  /** Makers whose own marks the small blades may well bear. */
+  private List<Maker> onSmallBlades() {
+    return desk.shelf.makers().stream()
+        .filter(m -> evidence.marks().onSmallBlades().contains(m.id()))
+        .toList();
+  }
+
+  private void addListed(int m, Hand hand, int firstMark, double often) {
+    Maker maker = desk.shelf.makers().get(m);
     Maker numbering = hand.numbersOf(maker);
     Maker coding = hand.codesOf(maker);
     boolean coded = !evidence.codes().isEmpty();
-    Group group = groupFor(numbering, hand.regionFor(maker), evidence);
+    HandRecord record = desk.handReader.of(maker, hand, evidence);
+    Group group = groupFor(numbering, maker, hand, record);
     History.Model model =
         evidence.number() == null ? null : maker.history().model(evidence.number()).orElse(null);
     List<MarkUse> marks =
         model == null || model.marks().isEmpty()
-            ? uses.get(m)
-            : MarkUse.of(maker.asFor(model), axis);
-    double prior = numberWeight(numbering, evidence, chance) * maker.weight() / marks.size();
-    History.Spoken spoken = maker.history().spoken(evidence.found()).orElse(null);
-    NumberGrammar.Eras eras =
-        evidence.number() == null || numbering.numbers() == null
-            ? null
-            : numbering.numbers().eras(evidence.number()).orElse(null);
-    double[][] mass = new double[2][axis.size()];
-    int from = axis.size();
+            ? desk.uses.get(m)
+            : MarkUse.of(maker.asFor(model), desk.shelf.region(maker.region()), desk.axis);
+    double[] run = model == null ? null : desk.run(model);
+    double prior = often * numberWeight(numbering) * maker.weight() * saidOf(maker);
+    double[] eras = eras(numbering);
+    double[] small = hand.maker() == null || hand.isItself() ? null : smallBlades(hand.maker());
+    double[][] mass = new double[2][desk.axis.size()];
+    int from = desk.axis.size();
     int to = 0;
     int v = firstMark;
     for (MarkUse use : marks) {
       from = Math.min(from, use.first());
       to = Math.max(to, use.first() + use.share().length);
-      double weight = prior * Math.exp(evidence.marks().logLikelihood()[v] - shift);
-      double[] made = hand.share().get(v++ - firstMark);
+      double[] made = hand.share().get(v - firstMark);
+      double struck =
+          use.weight()
+              * (model == null ? 1 : desk.struckOn(model, maker.marks().get(v - firstMark)));
       for (int i = 0; i < use.share().length; i++) {
+        int y = use.first() + i;
         // What is less than a double can hold in full is no hypothesis any more.
-        double more = weight * use.share()[i] * made[use.first() + i];
+        double more = prior * struck * given(v, hand, small, y) * use.share()[i] * made[y];
         if (coded) {
-          more *= given(evidence, coding, use.first() + i);
+          more *= given(coding, y);
         }
-        if (spoken != null) {
-          more *= spoken.in(axis.year(use.first() + i));
-        }
-        if (eras != null) {
-          more *= eras.in(axis.year(use.first() + i));
-        }
-        if (model != null) {
-          more *= Maker.given(model, axis.year(use.first() + i));
-        }
-        mass[use.near()[i]][use.first() + i] += more > Double.MIN_NORMAL ? more : 0;
+        more *= at(record.whole(), y) * at(eras, y) * at(run, y);
+        mass[use.near()[i]][y] += more > Double.MIN_NORMAL ? more : 0;
+      }
+      v++;
+    }
+    Region region = desk.shelf.regions().get(group.voice.region);
+    add(new Hypothesis(maker, hand, record, region, group, mass, from, to));
+  }
+
+  private static double at(double @Nullable [] row, int y) {
+    return row == null ? 1 : row[y];
+  }
+
+  private double @Nullable [] eras(Maker numbering) {
+    if (evidence.number() == null || numbering.numbers() == null) {
+      return null;
+    }
+    NumberGrammar.Eras eras = numbering.numbers().eras(evidence.number()).orElse(null);
+    return eras == null ? null : desk.axis.map(eras::in);
+  }
+
+  // P(faces | this mark, this hand, this year).
+  private double given(int v, Hand hand, double @Nullable [] small, int y) {
+    Seconds seconds = evidence.marks().seconds();
+    if (seconds == null) {
+      return Math.exp(evidence.marks().logLikelihood()[v] - shift);
+    }
+    double rest = Math.exp(seconds.rest()[v] - shift);
+    double own = Math.exp(seconds.own()[v]);
+    if (hand.isItself()) {
+      return rest * own;
+    }
+    double others = small == null ? 0 : small[y];
+    return rest * ((1 - desk.othersMark) * own + desk.othersMark * others);
+  }
+
+  /** P(small blades as read | made by this maker in this year and struck with its mark). */
+  private double @Nullable [] smallBlades(Maker maker) {
+    Seconds seconds = evidence.marks().seconds();
+    if (seconds == null) {
+      return null;
+    }
+    int m = desk.shelf.makers().indexOf(maker);
+    double[] sum = new double[desk.axis.size()];
+    double[] all = new double[desk.axis.size()];
+    int v = firstMark(m);
+    for (MarkUse use : desk.uses.get(m)) {
+      double given = Math.exp(seconds.other()[v++]);
+      for (int y = 0; y < sum.length; y++) {
+        sum[y] += use.weight() * use.in(y) * given;
+        all[y] += use.weight() * use.in(y);
       }
     }
-    Region region = shelf.regions().get(group.voice.region);
-    add(new Hypothesis(maker, hand, region, group, mass, from, to));
+    for (int y = 0; y < sum.length; y++) {
+      sum[y] = all[y] > 0 ? sum[y] / all[y] : 0;
+    }
+    return sum;
   }
 
   // A code is read by the maker's own scheme, so it speaks through the maker.
-  private double given(Evidence evidence, Maker maker, int y) {
+  private double given(Maker maker, int y) {
     double p = 1;
     for (SeenCode code : evidence.codes()) {
-      p *= maker.given(code, axis.year(y));
+      p *= maker.given(code, desk.axis.year(y));
     }
     return p;
   }
 
   // How much better the number fits this maker's grammar than figures by chance.
-  private static double numberWeight(Maker maker, Evidence evidence, double chance) {
+  private double numberWeight(Maker maker) {
     if (evidence.number() == null || maker.numbers() == null) {
       return 1;
     }
-    return Math.exp(maker.numbers().logLikelihood(evidence.number()) - chance);
+    return Math.exp(
+        maker.numbers().logLikelihood(evidence.number())
+            - NumberGrammar.logByChance(evidence.number()));
   }
 
   private void add(Hypothesis h) {
@@ -197,30 +324,34 @@ final class Hypotheses {
   }
 
   private Group group(String key, Group.Kind kind, Voice voice) {
-    Group group = new Group(groups.size(), key, kind, voice, axis.size());
+    Group group = new Group(groups.size(), key, kind, voice, desk.axis.size(), desk.priors);
     groups.add(group);
     return group;
   }
 
   private Voice voice(int region, boolean hearsMark) {
     return plain.computeIfAbsent(
-        region + " " + hearsMark,
-        key -> addVoice(new Voice(voices.size(), region, hearsMark, axis.size(), replacedPrior)));
+        region + " " + hearsMark, key -> addVoice(region, hearsMark, Map.of()));
   }
 
-  private Voice addVoice(Voice voice) {
+  private Voice addVoice(int region, boolean hearsMark, Map<String, double[]> own) {
+    Voice voice = new Voice(voices.size(), region, hearsMark, desk.axis.size(), desk.priors, own);
     voices.add(voice);
     return voice;
   }
 
-  // Makers of one region share a group unless the number speaks differently of a part.
-  private Group groupFor(Maker numbering, String made, Evidence evidence) {
-    int region = regionIndex(made);
-    List<DecodedNumber.Field> telling =
-        decoded(numbering, evidence).map(this::telling).orElse(List.of());
+  // Makers of one region share a group unless the number or what is on file of the hand speaks of a
+  // part.
+  private Group groupFor(Maker numbering, Maker house, Hand hand, HandRecord record) {
+    String made = hand.regionFor(house);
+    int region = desk.shelf.regionIndex(made);
+    List<DecodedNumber.Field> telling = decoded(numbering).map(this::telling).orElse(List.of());
     String key = made;
     if (!telling.isEmpty()) {
       key += telling.stream().map(f -> f.meaning() + f.holds()).sorted().toList();
+    }
+    if (!record.rows().isEmpty()) {
+      key += " " + house.id() + " by " + hand.label();
     }
     return listed.computeIfAbsent(
         key,
@@ -228,27 +359,30 @@ final class Hypotheses {
             group(
                 k,
                 Group.Kind.LISTED,
-                telling.isEmpty() ? voice(region, false) : numbered(region, telling)));
+                telling.isEmpty() && record.rows().isEmpty()
+                    ? voice(region, false)
+                    : ownVoice(region, telling, record)));
   }
 
   private List<DecodedNumber.Field> telling(DecodedNumber decoded) {
     return decoded.fields().stream()
         .filter(f -> f.holds() != DecodedNumber.Holds.UNKNOWN)
-        .filter(f -> shelf.clues().feature(f.meaning()).isPresent())
+        .filter(f -> desk.shelf.clues().feature(f.meaning()).isPresent())
         .toList();
   }
 
-  private static Optional<DecodedNumber> decoded(Maker maker, Evidence evidence) {
+  private Optional<DecodedNumber> decoded(Maker maker) {
     return maker.numbers() == null || evidence.number() == null
         ? Optional.empty()
         : maker.numbers().decode(evidence.number(), evidence.found());
   }
 
-  private Voice numbered(int region, List<DecodedNumber.Field> telling) {
-    Voice voice = addVoice(new Voice(voices.size(), region, false, axis.size(), replacedPrior));
+  private Voice ownVoice(int region, List<DecodedNumber.Field> telling, HandRecord record) {
+    Voice voice = addVoice(region, false, record.rows());
+    List<Part> parts = desk.parts;
     for (DecodedNumber.Field field : telling) {
-      Feature feature = shelf.clues().feature(field.meaning()).orElseThrow();
-      int part = parts.indexOf(shelf.clues().part(feature.part()));
+      Feature feature = desk.shelf.clues().feature(field.meaning()).orElseThrow();
+      int part = parts.indexOf(desk.shelf.clues().part(feature.part()));
       boolean agrees = field.holds() == DecodedNumber.Holds.AGREES;
       voice.numberOriginal[part] *= agrees ? AGREES_ORIGINAL : CONTRADICTS_ORIGINAL;
       voice.numberReplaced[part] *= agrees ? AGREES_REPLACED : CONTRADICTS_REPLACED;
@@ -256,12 +390,20 @@ final class Hypotheses {
     return voice;
   }
 
-  private int regionIndex(String id) {
-    for (int r = 0; r < shelf.regions().size(); r++) {
-      if (shelf.regions().get(r).id().equals(id)) {
-        return r;
+  /**
+   * By how much at most one group may gain on another through what is on file of its hand of these
+   * features, when they are left out; 1 where nothing is.
+   */
+  double ownLeast(String feature) {
+    double least = 1;
+    double most = 1;
+    for (Voice voice : voices) {
+      double[] row = voice.own.get(feature);
+      for (int y = 0; row != null && y < row.length; y++) {
+        least = Math.min(least, row[y]);
+        most = Math.max(most, row[y]);
       }
     }
-    throw new IllegalArgumentException("region must be on the shelf; found " + id);
+    return least / most;
   }
 }

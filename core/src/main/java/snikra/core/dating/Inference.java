@@ -121,7 +121,7 @@ final class Inference {
   double[][] yearsWithoutEach(List<Look> looks) {
     double[][] post = new double[looks.size()][years];
     SortedMap<Integer, List<Group>> likely =
-        likely(looks.stream().mapToDouble(Look::least).min().orElse(1));
+        likely(looks.stream().mapToDouble(this::least).min().orElse(1));
     List<Voice> voices = likely.keySet().stream().map(hypotheses.voices::get).toList();
     List<Voice.@Nullable PartCurves[]> curves =
         looks.stream()
@@ -155,7 +155,7 @@ final class Inference {
   /** P(year) if none of these looks had been taken. */
   double[] yearsWithout(List<Look> left) {
     SortedMap<Integer, List<Group>> likely =
-        likely(left.stream().mapToDouble(Look::least).reduce(1, (a, b) -> a * b));
+        likely(left.stream().mapToDouble(this::least).reduce(1, (a, b) -> a * b));
     List<Voice> voices = likely.keySet().stream().map(hypotheses.voices::get).toList();
     Voice.@Nullable PartCurves[][] others = new Voice.PartCurves[looksByPart.size()][];
     for (Look look : left) {
@@ -181,6 +181,10 @@ final class Inference {
       weigh(group, rest, more, weights);
       addTo(post, group, weights);
     }
+  }
+
+  private double least(Look look) {
+    return look.least() * hypotheses.ownLeast(look.id());
   }
 
   // By voice. Leaving out a look makes nothing likelier than by its least likelihood, and nothing

@@ -2,6 +2,7 @@ package snikra.core.dating;
 
 import java.util.Arrays;
 import java.util.IdentityHashMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One thing that speaks, ready to be multiplied.
@@ -12,6 +13,8 @@ import java.util.IdentityHashMap;
  *     misread cannot settle the matter
  * @param compatibility P(seen) when nothing was misread, in a knife as made, by region and year
  * @param least no likelihood is below this
+ * @param misjudged by region and year, in a knife as made in the style of its day, the odds that it
+ *     was misjudged and nothing else explains it; null where that never is so
  */
 record Look(
     String id,
@@ -19,10 +22,10 @@ record Look(
     boolean markBorne,
     double[][][] likelihood,
     double[][] compatibility,
-    double least) {
+    double least,
+    double @Nullable [][] misjudged) {
 
-  /** What is left of a year that a statement rules out: as much as of one a law rules out. */
-  static final double RULED_OUT = 1e-4;
+  private static final double HARDLY_EVER = 1e-9;
 
   /**
    * An answer of the clue book.
@@ -42,25 +45,63 @@ record Look(
         markBorne,
         misread(p, reliability, mean),
         compatibility,
-        (1 - reliability) * mean);
+        (1 - reliability) * mean,
+        misjudged(p, reliability, mean));
   }
 
   /**
-   * A statement that the knife is of certain years.
+   * A statement that the knife is of certain years or of certain countries.
    *
-   * @param allowed by year, 1 where it allows the year
+   * @param allowed by region and year, 1 where it allows both
+   * @param shares of all knives, by region
    */
-  static Look told(String id, int part, double reliability, double[] allowed, int regions) {
+  static Look told(String id, int part, double reliability, double[][] allowed, double[] shares) {
     // By mistake it would be told of any years alike: the more it allows, the sooner.
-    double mean = Distribution.sum(allowed) / allowed.length;
-    double[][][] p = new double[regions][2][];
-    double[][] compatibility = new double[regions][];
-    for (int r = 0; r < regions; r++) {
-      Arrays.fill(p[r], allowed);
-      compatibility[r] = allowed;
+    double mean = 0;
+    for (int r = 0; r < shares.length; r++) {
+      mean += shares[r] * Distribution.sum(allowed[r]) / allowed[r].length;
+    }
+    double[][][] p = new double[shares.length][2][];
+    double[][] compatibility = new double[shares.length][];
+    for (int r = 0; r < shares.length; r++) {
+      Arrays.fill(p[r], allowed[r]);
+      compatibility[r] = allowed[r];
     }
     return new Look(
-        id, part, false, misread(p, reliability, mean), compatibility, (1 - reliability) * mean);
+        id,
+        part,
+        false,
+        misread(p, reliability, mean),
+        compatibility,
+        (1 - reliability) * mean,
+        misjudged(p, reliability, mean));
+  }
+
+  /**
+   * What is seen is told rightly with P, and wrongly with so much more as makes the likelihood: the
+   * part of the mixture that only a misjudged look explains.
+   */
+  private static double @Nullable [][] misjudged(double[][][] p, double reliability, double mean) {
+    double[][] out = new double[p.length][];
+    IdentityHashMap<double[], double[]> done = new IdentityHashMap<>();
+    double most = 0;
+    for (int r = 0; r < p.length; r++) {
+      out[r] =
+          done.computeIfAbsent(
+              p[r][ClueTables.AS_MADE],
+              row -> {
+                double[] odds = new double[row.length];
+                for (int y = 0; y < odds.length; y++) {
+                  double more = (1 - reliability) * (mean - row[y]);
+                  odds[y] = more > 0 && row[y] > 0 ? more / row[y] : 0;
+                }
+                return odds;
+              });
+      for (double odds : out[r]) {
+        most = Math.max(most, odds);
+      }
+    }
+    return most > HARDLY_EVER ? out : null;
   }
 
   /** Whether it is as likely in an older style as in the style of the day. */

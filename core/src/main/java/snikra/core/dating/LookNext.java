@@ -35,10 +35,12 @@ final class LookNext {
   private final ReferenceShelf shelf;
   private final ClueTables tables;
   private final Strikes strikes;
+  private final double nameBits;
 
   LookNext(ReferenceShelf shelf, ClueTables tables, YearAxis axis) {
     this.shelf = shelf;
     this.tables = tables;
+    this.nameBits = shelf.judgement().of("look.gives-the-name");
     this.strikes = new Strikes(shelf, axis);
   }
 
@@ -51,19 +53,25 @@ final class LookNext {
       Outlook outlook = tables.outlook(feature);
       double[][][] weight =
           weights.computeIfAbsent(outlook.part, part -> explainer.weightFor(part, shelf.regions()));
+      double bits = Math.max(outlook.bits(weight), namesIt(feature, evidence) ? nameBits : 0);
       looks.add(
-          new NextLook(
-              feature.id(),
-              feature.station(),
-              feature.label(),
-              feature.trouble(),
-              outlook.bits(weight)));
+          new NextLook(feature.id(), feature.station(), feature.label(), feature.trouble(), bits));
     }
     return looks.stream()
         .filter(l -> l.bits() >= WORTH_LOOKING)
         .sorted(Comparator.comparingDouble(l -> -l.bits() / l.trouble().cost()))
         .limit(MOST)
         .toList();
+  }
+
+  // What gives the knife its name, once something else was seen that makes it worth asking.
+  private boolean namesIt(Feature feature, Evidence evidence) {
+    return shelf.patterns().mechanisms().stream()
+        .filter(m -> m.shows().containsKey(feature.id()))
+        .anyMatch(
+            m ->
+                m.askWhen().entrySet().stream()
+                    .anyMatch(e -> e.getValue().contains("" + evidence.found().get(e.getKey()))));
   }
 
   /** What is not looked at yet and may be there. */
@@ -105,7 +113,10 @@ final class LookNext {
       return Optional.empty();
     }
     Evidence.FaceLeft face = evidence.facesLeft().get(0);
-    double open = evidence.marks().anyRead() ? openAfterReading(evidence) : open(makers);
+    double open =
+        evidence.marks().anyRead()
+            ? openAfterReading(evidence) + NAMES_ITS_COUNTRY * countryOpen(makers)
+            : open(makers);
     String label =
         Optional.ofNullable(evidence.marks().rival())
             .map(MarkRival::wouldTell)
@@ -130,17 +141,27 @@ final class LookNext {
   private double open(List<Attribution> makers) {
     double open = 0;
     double unlisted = 0;
-    double countries = 0;
     for (Attribution a : makers) {
       if (a.maker() == null) {
         unlisted += a.probability();
-        countries += Outlook.surprise(a.probability());
       } else {
         double marks = shelf.maker(a.maker()).map(m -> m.marks().size()).orElse(1);
         open += Outlook.surprise(a.probability()) + a.probability() * Math.log(marks);
       }
     }
-    double country = countries - Outlook.surprise(unlisted);
-    return open + Outlook.surprise(unlisted) + NAMES_ITS_COUNTRY * country;
+    return open + Outlook.surprise(unlisted) + NAMES_ITS_COUNTRY * countryOpen(makers);
+  }
+
+  // Which country makers not on file are of: another tang may name it.
+  private static double countryOpen(List<Attribution> makers) {
+    double unlisted = 0;
+    double countries = 0;
+    for (Attribution a : makers) {
+      if (a.maker() == null) {
+        unlisted += a.probability();
+        countries += Outlook.surprise(a.probability());
+      }
+    }
+    return Math.max(0, countries - Outlook.surprise(unlisted));
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.ToIntFunction;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import snikra.core.dating.DatingVerdict.Attribution;
 import snikra.core.dating.DatingVerdict.ClueInfluence;
@@ -15,6 +16,7 @@ import snikra.core.dating.DatingVerdict.Opinion;
 import snikra.core.dating.DatingVerdict.StateProbability;
 import snikra.core.dating.DatingVerdict.Strength;
 import snikra.core.mark.MarkCandidate;
+import snikra.core.mark.MarkEvidence;
 import snikra.core.wording.Wording;
 
 /** Puts a verdict into sentences a person would say. */
@@ -38,6 +40,8 @@ final class OpinionWriter {
   /**
    * The opinion.
    *
+   * @param traits the name of a trait in words
+   * @param read what the marks say
    * @param middle of the years of these clues together, in a knife as made by anyone anywhere
    */
   static Opinion write(
@@ -48,7 +52,8 @@ final class OpinionWriter {
       List<Conflict> conflicts,
       List<Attribution> makers,
       ToIntFunction<List<String>> middle,
-      List<MarkCandidate> marks) {
+      UnaryOperator<String> traits,
+      MarkEvidence read) {
     if (!seen) {
       return new Opinion(
           Strength.OPEN,
@@ -58,7 +63,7 @@ final class OpinionWriter {
     }
     Explanation lead = explanations.get(0);
     List<String> sentences = new ArrayList<>();
-    marks.stream().findFirst().flatMap(m -> mark(m, lead)).ifPresent(sentences::add);
+    read.candidates().stream().findFirst().flatMap(m -> mark(m, lead)).ifPresent(sentences::add);
     Attribution house =
         makers.stream()
             .filter(m -> lead.maker() != null && lead.maker().equals(m.maker()))
@@ -67,6 +72,8 @@ final class OpinionWriter {
             .orElse(null);
     if (house != null) {
       sentences.add(contracts(house));
+      speaksFor(house, traits).ifPresent(sentences::add);
+      onSmallBlade(house, read).ifPresent(sentences::add);
     }
     decidingBound(clues, lead.state()).ifPresent(sentences::add);
     fashion(clues, conflicts, states, middle)
@@ -115,6 +122,8 @@ final class OpinionWriter {
       case OLDER_PART -> made + "; " + lead.state().label();
       case MARK_UNTRUSTED -> made + " under a mark that is not its own";
       case TWO_AT_ONCE -> made + "; it is not all of a piece";
+      case MISJUDGED, UNTRUE -> made + "; " + lead.state().label();
+      case ALL_ELSE -> made;
     };
   }
 
@@ -139,6 +148,36 @@ final class OpinionWriter {
       hands.add("itself" + share(own / house.probability()));
     }
     return "By the contracts on file it was made for it by " + joined(hands, " or ") + ".";
+  }
+
+  // What of its record tells the likeliest hand from the next.
+  private static Optional<String> speaksFor(Attribution house, UnaryOperator<String> traits) {
+    Contractor first = house.contractors().get(0);
+    List<String> told =
+        first.speaksFor().stream()
+            .limit(MOST_NAMED)
+            .map(trait -> "the " + Wording.lowerFirst(traits.apply(trait)))
+            .toList();
+    return told.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            "For "
+                + first.label()
+                + (told.size() == 1 ? " speaks " : " speak ")
+                + joined(told, " and ")
+                + ".");
+  }
+
+  private static Optional<String> onSmallBlade(Attribution house, MarkEvidence read) {
+    return house.contractors().stream()
+        .filter(c -> c.maker() != null && read.onSmallBlades().contains(c.maker()))
+        .findFirst()
+        .map(
+            c ->
+                house.label()
+                    + " stands on the main blade, and the mark of "
+                    + c.label()
+                    + " on a second one.");
   }
 
   private static String share(double p) {
@@ -240,6 +279,7 @@ final class OpinionWriter {
       case OLDER_PART -> "older parts were used up";
       case MARK_UNTRUSTED -> "the mark is not its own";
       case TWO_AT_ONCE -> "it is not all of a piece in two ways";
+      case MISJUDGED, UNTRUE, ALL_ELSE -> state.label();
       case AS_MADE -> "it is as made";
     };
   }
@@ -252,7 +292,11 @@ final class OpinionWriter {
   }
 
   private static String conflict(Conflict c) {
-    String resolved = c.resolvedBy().isEmpty() ? "" : " Most likely: " + c.resolvedBy() + ".";
+    String resolved = "";
+    if (!c.resolvedBy().isEmpty()) {
+      String how = c.resolvedProbability() >= NAMED_FROM ? " Most likely: " : " It may be: ";
+      resolved = how + c.resolvedBy() + " (" + Wording.percent(c.resolvedProbability()) + ").";
+    }
     return c.label() + " does not go with " + Wording.lowerFirst(c.rivalLabel()) + "." + resolved;
   }
 

@@ -31,13 +31,21 @@ public final class Sampler {
   private static final double UNLISTED_IS_BARE = 0.2;
 
   private final ReferenceShelf shelf;
+  private final Desk desk;
   private final YearAxis axis;
   private final ClueTables tables;
-  private final List<List<MarkUse>> uses;
+  private final List<Struck> marks = new ArrayList<>();
   private final List<List<Hand>> hands;
+  private final Priors priors;
   private final List<Feature> features;
   private final MarkReader reader;
   private final Wear wear;
+
+  private static final int LISTED = 0;
+  private static final int COPIED = 2;
+  private static final int NOT_AS_LISTED = 3;
+
+  private record Struck(int maker, int place, MarkVariant variant, MarkUse use, double weight) {}
 
   /**
    * How knives are looked at.
@@ -65,10 +73,19 @@ public final class Sampler {
   /** A sampler of knives up to this year. */
   public Sampler(ReferenceShelf shelf, int thisYear) {
     this.shelf = shelf;
-    axis = new YearAxis(YearAxis.FIRST, thisYear);
-    tables = new ClueTables(shelf, axis);
-    uses = shelf.makers().stream().map(m -> MarkUse.of(m, axis)).toList();
-    hands = shelf.makers().stream().map(m -> Hand.of(m, shelf, axis)).toList();
+    desk = new Desk(shelf, thisYear);
+    axis = desk.axis;
+    tables = desk.tables;
+    for (int m = 0; m < desk.uses.size(); m++) {
+      for (int place = 0; place < desk.uses.get(m).size(); place++) {
+        MarkUse use = desk.uses.get(m).get(place);
+        Maker maker = shelf.makers().get(m);
+        double weight = maker.weight() * use.weight();
+        marks.add(new Struck(m, place, maker.marks().get(place), use, weight));
+      }
+    }
+    hands = desk.hands;
+    priors = desk.priors;
     reader = new MarkReader(shelf);
     wear = new Wear(shelf);
     features = shelf.clues().features().stream().filter(Sampler::isDrawn).toList();
@@ -84,29 +101,37 @@ public final class Sampler {
 
   /** Draws a knife. */
   public Drawn draw(RandomGenerator random, Care care) {
-    double[] weights = shelf.makers().stream().mapToDouble(Maker::weight).toArray();
-    double listed = Distribution.sum(weights);
+    double[] asListed = new double[marks.size()];
+    double[] otherwise = new double[marks.size()];
+    for (int v = 0; v < asListed.length; v++) {
+      asListed[v] = marks.get(v).weight();
+      double trust = marks.get(v).variant().trust();
+      otherwise[v] = asListed[v] * (1 - trust) / trust;
+    }
+    double listed = Distribution.sum(asListed);
     double unlisted = shelf.unlistedWeight();
-    double copied = Group.UNTRUSTED_PRIOR * listed;
-    double which = random.nextDouble() * (listed + unlisted + copied);
-    if (which < listed) {
-      int m = choose(random, weights);
-      Maker maker = shelf.makers().get(m);
-      int mark = random.nextInt(uses.get(m).size());
-      MarkUse use = uses.get(m).get(mark);
-      int i = choose(random, use.share());
-      int y = use.first() + i;
-      Region made = region(hand(random, hands.get(m), mark, y).regionFor(maker));
-      return knife(random, care, maker, made, y, use.near()[i], maker.marks().get(mark));
+    double copied = priors.untrusted() * listed;
+    double[] kinds = {listed, unlisted, copied, Distribution.sum(otherwise)};
+    int kind = choose(random, kinds);
+    if (kind == LISTED) {
+      Struck mark = marks.get(choose(random, asListed));
+      int i = choose(random, mark.use().share());
+      int y = mark.use().first() + i;
+      Hand hand = hand(random, hands.get(mark.maker()), mark.place(), y);
+      Maker maker = shelf.makers().get(mark.maker());
+      Region made = shelf.region(hand.regionFor(maker));
+      return knife(random, care, maker, made, y, mark.use().near()[i], mark.variant(), false);
     }
     int r = choose(random, shelf.regions().stream().mapToDouble(Region::share).toArray());
     int y = choose(random, tables.output(r));
-    MarkVariant variant = null;
-    if (which >= listed + unlisted) {
-      List<MarkVariant> marks = shelf.makers().get(choose(random, weights)).marks();
-      variant = marks.get(random.nextInt(marks.size()));
-    }
-    return knife(random, care, null, shelf.regions().get(r), y, 0, variant);
+    MarkVariant variant =
+        switch (kind) {
+          case COPIED -> marks.get(choose(random, asListed)).variant();
+          case NOT_AS_LISTED -> marks.get(choose(random, otherwise)).variant();
+          default -> null;
+        };
+    Region made = shelf.regions().get(r);
+    return knife(random, care, null, made, y, 0, variant, kind == COPIED);
   }
 
   private static Hand hand(RandomGenerator random, List<Hand> hands, int mark, int y) {
@@ -116,10 +141,6 @@ public final class Sampler {
             choose(random, hands.stream().mapToDouble(h -> h.share().get(mark)[y]).toArray()));
   }
 
-  private Region region(String id) {
-    return shelf.regions().stream().filter(r -> r.id().equals(id)).findFirst().orElseThrow();
-  }
-
   private Drawn knife(
       RandomGenerator random,
       Care care,
@@ -127,8 +148,9 @@ public final class Sampler {
       Region home,
       int y,
       int near,
-      @Nullable MarkVariant variant) {
-    boolean oldStyle = random.nextDouble() < Group.OLD_STYLE_PRIOR / (1 + Group.OLD_STYLE_PRIOR);
+      @Nullable MarkVariant variant,
+      boolean copied) {
+    boolean oldStyle = random.nextDouble() < priors.oldStyle() / (1 + priors.oldStyle());
     int style = oldStyle ? ClueTables.OLD_STYLE : ClueTables.AS_MADE;
     List<Part> parts = shelf.clues().parts();
     Map<String, State> odd = new TreeMap<>();
@@ -137,19 +159,35 @@ public final class Sampler {
       of[k] = partOf(random, parts.get(k), y, near, odd);
     }
     List<Evidence.Observed> seen = new ArrayList<>();
+    List<State> happened = new ArrayList<>();
+    double ofItsDay = 1;
+    double inOldStyle = 1;
     for (Feature feature : features) {
       int k = parts.indexOf(shelf.clues().part(feature.part()));
       if (random.nextDouble() < care.looks()) {
         Sureness truly = random.nextDouble() < care.slips() ? Sureness.LIKELY : Sureness.SURE;
-        seen.add(look(random, feature, shelf.regions().indexOf(home), style, of[k], truly));
+        int r = shelf.regions().indexOf(home);
+        Look look = look(random, feature, r, style, of[k], truly);
+        seen.add(new Evidence.Observed(feature, clue(feature, look), Sureness.SURE));
+        ofItsDay *= look.likelihood()[r][ClueTables.AS_MADE][of[k]];
+        inOldStyle *= look.likelihood()[r][ClueTables.OLD_STYLE][of[k]];
+        if (isMisjudged(random, look, r, of[k])) {
+          happened.add(new State(State.Kind.MISJUDGED, feature.id(), ""));
+        }
       }
     }
+    // An older style in the years of that style is as made.
+    boolean isLater = oldStyle && random.nextDouble() >= Math.min(1, ofItsDay / inOldStyle);
     List<SeenFace> faces = faces(random, care, variant);
     // What happened to a part nobody looked at makes no difference to what was seen.
     odd.keySet().retainAll(seen.stream().map(o -> o.feature().part()).toList());
-    boolean untrusted = maker == null && variant != null && !faces.isEmpty();
-    List<State> happened = new ArrayList<>(odd.values());
-    if (oldStyle) {
+    boolean untrusted = copied && !faces.isEmpty();
+    // A look at a part that is not of the knife's year, or in another style, is not told apart.
+    if (isLater || untrusted || !odd.isEmpty()) {
+      happened.clear();
+    }
+    happened.addAll(odd.values());
+    if (isLater) {
       happened.add(new State(State.Kind.OLD_STYLE, null, ""));
     }
     if (untrusted) {
@@ -163,7 +201,15 @@ public final class Sampler {
         };
     Evidence evidence =
         new Evidence(
-            reader.read(faces), seen, List.of(), null, List.of(), Map.of(), List.of(), Set.of());
+            reader.read(faces),
+            seen,
+            List.of(),
+            null,
+            List.of(),
+            Map.of(),
+            Shown.NOTHING,
+            List.of(),
+            Set.of());
     return new Drawn(
         maker == null ? null : maker.id(),
         home.id(),
@@ -176,7 +222,7 @@ public final class Sampler {
   // The year of a part: the knife's, one of those after it, or one of the years before.
   private int partOf(RandomGenerator random, Part part, int y, int near, Map<String, State> odd) {
     double replaced = part.replaceable().prior();
-    double older = replaced > 0 ? Voice.OLDER_PRIOR[near] : 0;
+    double older = replaced > 0 ? priors.older()[near] : 0;
     double which = random.nextDouble() * (1 + replaced + older);
     if (which < 1) {
       return y;
@@ -191,14 +237,28 @@ public final class Sampler {
         : Math.max(0, y - 1 - random.nextInt(Voice.OLDER_BY));
   }
 
-  private Evidence.Observed look(
+  private Look look(
       RandomGenerator random, Feature feature, int region, int style, int y, Sureness truly) {
     double[] p =
         feature.clues().stream()
             .mapToDouble(c -> tables.look(feature, c, truly).likelihood()[region][style][y])
             .toArray();
-    Clue shown = feature.clues().get(choose(random, p));
-    return new Evidence.Observed(feature, shown, Sureness.SURE);
+    return tables.look(feature, feature.clues().get(choose(random, p)), truly);
+  }
+
+  private Clue clue(Feature feature, Look look) {
+    return feature.clues().stream()
+        .filter(
+            c ->
+                List.of(Sureness.SURE, Sureness.LIKELY).stream()
+                    .anyMatch(s -> tables.look(feature, c, s) == look))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static boolean isMisjudged(RandomGenerator random, Look look, int region, int y) {
+    double odds = look.misjudged() == null ? 0 : look.misjudged()[region][y];
+    return random.nextDouble() < odds / (1 + odds);
   }
 
   private List<SeenFace> faces(RandomGenerator random, Care care, @Nullable MarkVariant variant) {
@@ -227,6 +287,7 @@ public final class Sampler {
         knife.number(),
         knife.codes(),
         knife.found(),
+        knife.shown(),
         knife.facesLeft(),
         knife.lookedInVain());
   }

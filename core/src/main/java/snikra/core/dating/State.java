@@ -3,7 +3,12 @@ package snikra.core.dating;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
-/** How a knife came to be as it is. */
+/**
+ * How a knife came to be as it is.
+ *
+ * @param part the part it befell, or the feature that was misjudged, or the statement that is not
+ *     so
+ */
 public record State(Kind kind, @Nullable String part, String label) {
 
   /** The kinds of state. */
@@ -13,7 +18,13 @@ public record State(Kind kind, @Nullable String part, String label) {
     PART_REPLACED,
     OLDER_PART,
     MARK_UNTRUSTED,
-    TWO_AT_ONCE;
+    TWO_AT_ONCE,
+    /** Something was not what it was taken for. */
+    MISJUDGED,
+    /** Something said of it is not so. */
+    UNTRUE,
+    /** All that is not told one by one. */
+    ALL_ELSE;
 
     @Override
     public String toString() {

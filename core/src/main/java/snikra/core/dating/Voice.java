@@ -2,6 +2,7 @@ package snikra.core.dating;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.function.ObjIntConsumer;
 import org.jspecify.annotations.Nullable;
 
@@ -11,9 +12,6 @@ import org.jspecify.annotations.Nullable;
  * the knife's year, replaced, and older stock.
  */
 final class Voice {
-  /** Prior of older parts used up, far from and near a change of owner, model or closing. */
-  static final double[] OLDER_PRIOR = {0.02, 0.15};
-
   /** How many years older stock may be. */
   static final int OLDER_BY = 8;
 
@@ -30,9 +28,12 @@ final class Voice {
 
   final double[] numberReplaced;
 
+  /** By feature, what the hand's own record says of what was seen, by year, against anyone's. */
+  final Map<String, double[]> own;
+
+  private final Priors priors;
   private final boolean[] met = new boolean[2];
   private final int years;
-  private final double[] replacedPrior;
   private final @Nullable PartCurves[] parts;
 
   /** One over the count of years from each year on. */
@@ -84,13 +85,20 @@ final class Voice {
     }
   }
 
-  Voice(int index, int region, boolean hearsMark, int years, double[] replacedPrior) {
+  Voice(
+      int index,
+      int region,
+      boolean hearsMark,
+      int years,
+      Priors priors,
+      Map<String, double[]> own) {
     this.index = index;
     this.region = region;
     this.hearsMark = hearsMark;
     this.years = years;
-    this.replacedPrior = replacedPrior;
-    this.parts = new PartCurves[replacedPrior.length];
+    this.priors = priors;
+    this.own = own;
+    this.parts = new PartCurves[priors.replaced().length];
     inverse = new double[years];
     greatest = new double[years];
     spare = new double[years];
@@ -108,7 +116,7 @@ final class Voice {
     return row;
   }
 
-  private boolean hears(Look look) {
+  boolean hears(Look look) {
     return hearsMark || !look.markBorne();
   }
 
@@ -135,6 +143,9 @@ final class Voice {
       if (hears(look) != other.hears(look) || (hears(look) && !same)) {
         return false;
       }
+      if (own.get(look.id()) != other.own.get(look.id())) {
+        return false;
+      }
     }
     return true;
   }
@@ -152,6 +163,10 @@ final class Voice {
         if (hears(look)) {
           multiply(curves.original[style], look.likelihood()[region][style], first);
           first = false;
+          double[] said = own.get(look.id());
+          if (said != null) {
+            multiply(curves.original[style], said, false);
+          }
         }
       }
       fill(curves, part, style);
@@ -181,7 +196,7 @@ final class Voice {
       least = own[y] < least ? own[y] : least;
     }
     double sum = 0;
-    double prior = replacedPrior[part] * numberReplaced[part] / numberOriginal[part];
+    double prior = priors.replaced()[part] * numberReplaced[part] / numberOriginal[part];
     double[] replaced = curves.replaced[style];
     for (int y = years - 1; y >= 0; y--) {
       sum += own[y];
@@ -189,13 +204,13 @@ final class Voice {
     }
     double[] older = curves.older[style];
     double[] greatest = greatestBefore(own);
-    double ever = replacedPrior[part] > 0 ? 1 : 0;
+    double ever = priors.replaced()[part] > 0 ? 1 : 0;
     for (int y = 0; y < years; y++) {
       older[y] = ever * greatest[y] * inverse[y];
     }
     for (int near = 0; near < 2; near++) {
       double[] departs = curves.departs[near][style];
-      double often = OLDER_PRIOR[near];
+      double often = priors.older()[near];
       for (int y = 0; y < years; y++) {
         departs[y] = replaced[y] + often * older[y];
       }
@@ -282,13 +297,13 @@ final class Voice {
   }
 
   /** Weight of a part replaced against original, by year. */
-  double[] replaced(int part) {
-    return parts[part].replaced[ClueTables.AS_MADE];
+  double[] replaced(int part, int style) {
+    return parts[part].replaced[style];
   }
 
   /** Weight of an older part against one of the knife's year, its prior left out, by year. */
-  double[] older(int part) {
-    return parts[part].older[ClueTables.AS_MADE];
+  double[] older(int part, int style) {
+    return parts[part].older[style];
   }
 
   /** Likelihood of a part alone in the style of its day. */

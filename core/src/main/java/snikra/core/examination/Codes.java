@@ -3,15 +3,11 @@ package snikra.core.examination;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import java.util.TreeSet;
 import snikra.core.code.CodeScheme;
-import snikra.core.code.NumberTable;
 import snikra.core.code.SeenCode;
 import snikra.core.code.SeenHallmark;
 import snikra.core.code.SeenNumber;
 import snikra.core.dating.DatingVerdict;
-import snikra.core.dating.Evidence.Statement;
 import snikra.core.examination.Verdict.CodeReading;
 import snikra.core.examination.Verdict.CodeVerdict;
 import snikra.core.examination.Verdict.HallmarkVerdict;
@@ -22,12 +18,6 @@ import snikra.core.specimen.Specimen;
 
 /** Date codes and registered numbers, read by the shelf. */
 final class Codes {
-  /** A number cut in steel is seldom misread and seldom on a part of another knife. */
-  private static final double RELIABILITY = 0.985;
-
-  /** A silver blade may be of another knife, and hallmarks were let in. */
-  private static final double HALLMARK = 0.96;
-
   private static final int READINGS = 6;
 
   private Codes() {}
@@ -52,7 +42,7 @@ final class Codes {
     List<CodeReading> readings = new ArrayList<>();
     for (Maker maker : makers) {
       for (CodeScheme scheme : maker.codes()) {
-        if (scheme.reads(code) && readings.size() < READINGS) {
+        if (!code.isNone() && scheme.reads(code) && readings.size() < READINGS) {
           readings.add(
               new CodeReading(
                   maker.id(),
@@ -77,16 +67,9 @@ final class Codes {
               t ->
                   out.add(
                       new RegisteredVerdict(
-                          seen, t.label(), notBefore(seen, t), t.why(), t.note())));
+                          seen, t.label(), seen.notBefore(t), t.why(), t.note())));
     }
     return out;
-  }
-
-  private static int notBefore(SeenNumber seen, NumberTable table) {
-    return Optional.ofNullable(seen.number())
-        .flatMap(NumberTable::parse)
-        .map(table::notBefore)
-        .orElse(table.begins());
   }
 
   /** What each hallmark says. */
@@ -100,51 +83,6 @@ final class Codes {
                   out.add(
                       new HallmarkVerdict(
                           seen, office.label(), office.years(seen), office.note())));
-    }
-    return out;
-  }
-
-  // The letter changed within the year, and the silver was worked up after it was tested.
-  private static Set<Integer> made(List<Integer> assayed) {
-    Set<Integer> years = new TreeSet<>();
-    assayed.forEach(
-        year -> {
-          years.add(year);
-          years.add(year + 1);
-        });
-    return years;
-  }
-
-  /** The same as statements to date by. */
-  static List<Statement> statements(Specimen knife, ReferenceShelf shelf) {
-    List<Statement> out = new ArrayList<>();
-    for (HallmarkVerdict h : hallmarks(knife, shelf)) {
-      if (!h.years().isEmpty()) {
-        out.add(
-            new Statement(
-                "hallmark-" + (out.size() + 1),
-                "number",
-                "Silver",
-                h.label() + ", letter " + h.seen().letter(),
-                h.years().get(0),
-                h.years().get(h.years().size() - 1) + 1,
-                made(h.years()),
-                HALLMARK,
-                h.note()));
-      }
-    }
-    for (RegisteredVerdict r : registered(knife, shelf)) {
-      String number = r.seen().number() == null ? "" : " " + r.seen().number();
-      out.add(
-          new Statement(
-              "registered-" + (out.size() + 1),
-              "number",
-              "Number",
-              r.label() + number,
-              r.notBefore(),
-              null,
-              RELIABILITY,
-              r.why()));
     }
     return out;
   }

@@ -2,15 +2,11 @@ package snikra.core.examination;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
@@ -18,7 +14,9 @@ import snikra.core.condition.GradeVerdict;
 import snikra.core.dating.DatingModel;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.dating.Evidence;
+import snikra.core.dating.Gathering;
 import snikra.core.dating.Span;
+import snikra.core.dating.State;
 import snikra.core.examination.Verdict.Candidate;
 import snikra.core.examination.Verdict.Finding;
 import snikra.core.examination.Verdict.MarkVerdict;
@@ -30,35 +28,24 @@ import snikra.core.number.DecodedNumber;
 import snikra.core.pattern.PatternNamer;
 import snikra.core.pattern.PatternVerdict;
 import snikra.core.pattern.PatternVerdict.Standing;
-import snikra.core.provenance.EdtfDate;
-import snikra.core.provenance.StoryEvent;
 import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.resemblance.Comparison;
 import snikra.core.resemblance.Likeness;
 import snikra.core.resemblance.Lookalike;
-import snikra.core.specimen.Face;
-import snikra.core.specimen.FaceState;
 import snikra.core.specimen.Seen;
-import snikra.core.specimen.Sought;
 import snikra.core.specimen.Specimen;
-import snikra.core.specimen.Sureness;
 import snikra.core.value.Appraiser;
 import snikra.core.value.ValueVerdict;
 
 /** Examines knives against one shelf. Immutable; safe for many threads. */
 public final class Examiner {
-  /** How often something can be read on the mark side of a main tang, and elsewhere. */
-  private static final double MAIN_TANG = 0.75;
-
-  private static final double OTHER_FACES = 0.3;
-
   /** Stands for all marks together where clues are left out. */
   public static final String MARK = "mark";
 
   private static final double NAMED_FROM = 0.5;
-  private static final double WORD_IS_SURE = 0.9;
   private static final String HANDLE = "handle_material";
+  private static final String HANDLE_PART = "handle";
 
   private final ReferenceShelf shelf;
   private final int thisYear;
@@ -126,14 +113,15 @@ public final class Examiner {
   public Verdict examine(Specimen knife, Set<String> without) {
     PatternVerdict pattern = namer.name(knife);
     MarkEvidence marks = reader.read(without.contains(MARK) ? List.of() : knife.marks());
-    DatingVerdict dated = dating.date(evidence(knife, marks).without(without));
-    NumberVerdict number = Numbers.read(knife, found(knife), dated, shelf).orElse(null);
+    DatingVerdict dated = dating.date(evidence(knife, marks, pattern).without(without));
+    NumberVerdict number = Numbers.read(knife, Gathering.found(knife), dated, shelf).orElse(null);
     GradeVerdict grade = shelf.condition().grade(knife.condition());
     Sketch sketch = sketch(knife);
     ValueVerdict value =
-        appraiser.appraise(subject(knife, pattern, dated, grade), knife.comparables());
+        appraiser.appraise(subject(knife, pattern, dated, number, grade), knife.comparables());
     List<Finding> findings = new ArrayList<>(findings(pattern, number, dated));
-    findings.addAll(Questions.of(knife, sketch, shelf));
+    findings.addAll(opening(knife));
+    findings.addAll(Questions.of(knife, sketch, shelf, thisYear));
     return new Verdict(
         pattern,
         markVerdict(marks),
@@ -184,22 +172,22 @@ public final class Examiner {
 
   /** When and by whom, without the reasons: for going over many knives. */
   public DatingVerdict date(Specimen knife) {
-    return dating.dateBriefly(evidence(knife, reader.read(knife.marks())));
+    return dating.dateBriefly(evidence(knife, namer.name(knife)));
   }
 
   /** When and by whom, with the reasons, but without what to look at next: for keeping. */
   public DatingVerdict dateWithReasons(Specimen knife) {
-    return dating.dateWithReasons(evidence(knife, reader.read(knife.marks())));
+    return dating.dateWithReasons(evidence(knife, namer.name(knife)));
   }
 
   /** A knife in a few words, for lists of many knives. */
   public Summary summarise(Specimen knife) {
     PatternVerdict pattern = namer.name(knife);
-    DatingVerdict dated = date(knife);
+    DatingVerdict dated = dating.dateBriefly(evidence(knife, pattern));
     GradeVerdict grade = shelf.condition().grade(knife.condition());
-    NumberVerdict number = Numbers.read(knife, found(knife), dated, shelf).orElse(null);
+    NumberVerdict number = Numbers.read(knife, Gathering.found(knife), dated, shelf).orElse(null);
     ValueVerdict value =
-        appraiser.appraise(subject(knife, pattern, dated, grade), knife.comparables());
+        appraiser.appraise(subject(knife, pattern, dated, number, grade), knife.comparables());
     return summary(knife, pattern, dated, number, grade, value);
   }
 
@@ -232,30 +220,12 @@ public final class Examiner {
         pattern.title(),
         pattern.tradeTitle(),
         maker,
-        isDateable(knife) ? dated.nineTenths() : null,
+        dated.explanations().isEmpty() ? null : dated.nineTenths(),
         conflict,
         grade,
         value.low(),
         value.high(),
         value.currency());
-  }
-
-  // Whether anything was looked at that may date it.
-  private boolean isDateable(Specimen knife) {
-    Stream<Map.Entry<String, Seen<String>>> seen =
-        Stream.concat(
-            knife.seen().entrySet().stream(),
-            knife.blades().stream().limit(1).flatMap(b -> b.seen().entrySet().stream()));
-    return seen.anyMatch(e -> clue(e.getKey(), e.getValue()).isPresent())
-        || knife.marks().stream().anyMatch(m -> m.state() != FaceState.WORN)
-        || knife.number() != null
-        || !knife.codes().isEmpty()
-        || !knife.registered().isEmpty()
-        || !knife.hallmarks().isEmpty();
-  }
-
-  private Optional<Clue> clue(String feature, Seen<String> seen) {
-    return shelf.clues().feature(feature).flatMap(f -> f.clue("" + seen.value()));
   }
 
   /**
@@ -278,117 +248,57 @@ public final class Examiner {
       @Nullable String currency) {}
 
   private Appraiser.Subject subject(
-      Specimen knife, PatternVerdict pattern, DatingVerdict dated, GradeVerdict grade) {
+      Specimen knife,
+      PatternVerdict pattern,
+      DatingVerdict dated,
+      @Nullable NumberVerdict number,
+      GradeVerdict grade) {
     return new Appraiser.Subject(
-        leadingMaker(dated), leadingPattern(pattern), grade.best(), found(knife, HANDLE));
+        leadingMaker(dated), leadingPattern(pattern), grade.best(), handles(knife, dated, number));
   }
 
-  private Evidence evidence(Specimen knife, MarkEvidence marks) {
-    Map<String, Seen<String>> seen = new TreeMap<>(knife.seen());
-    if (!knife.blades().isEmpty()) {
-      seen.putAll(knife.blades().get(0).seen());
-    }
-    for (MarkEvidence.WordFound w : marks.words()) {
-      Sureness sureness = w.probability() > WORD_IS_SURE ? Sureness.SURE : Sureness.LIKELY;
-      seen.putIfAbsent(w.feature(), new Seen<>(w.clue(), sureness));
-    }
-    List<Evidence.Observed> observed = new ArrayList<>();
+  // Where it does not open in the usual way, how to do it without harm.
+  private List<Finding> opening(Specimen knife) {
+    List<Finding> out = new ArrayList<>();
     for (Feature feature : shelf.clues().features()) {
-      Seen<String> s = seen.get(feature.id());
-      Optional<Clue> clue = s == null ? Optional.empty() : feature.clue("" + s.value());
-      clue.ifPresent(c -> observed.add(new Evidence.Observed(feature, c, s.sureness())));
-    }
-    List<Evidence.Statement> statements = new ArrayList<>(statements(knife));
-    statements.addAll(Codes.statements(knife, shelf));
-    return new Evidence(
-        marks,
-        observed,
-        statements,
-        knife.number(),
-        knife.codes(),
-        found(knife),
-        facesLeft(knife),
-        Stream.concat(
-                seen.entrySet().stream()
-                    .filter(e -> e.getValue().value() == null)
-                    .map(Map.Entry::getKey),
-                knife.notFound().stream().map(Sought::toString))
-            .collect(Collectors.toSet()));
-  }
-
-  // The main tang first: makers struck there before anywhere else.
-  private static List<Evidence.FaceLeft> facesLeft(Specimen knife) {
-    List<Evidence.FaceLeft> left = new ArrayList<>();
-    if (notLooked(knife, 1, Face.MARK)) {
-      left.add(new Evidence.FaceLeft("the mark side of the main tang", MAIN_TANG));
-    }
-    if (notLooked(knife, 1, Face.PILE)) {
-      left.add(new Evidence.FaceLeft("the pile side of the main tang", OTHER_FACES));
-    }
-    for (int blade = 2; blade <= knife.blades().size(); blade++) {
-      if (notLooked(knife, blade, Face.MARK)) {
-        left.add(new Evidence.FaceLeft("the tang of blade " + blade, OTHER_FACES));
-      }
-    }
-    return left;
-  }
-
-  private static boolean notLooked(Specimen knife, int blade, Face face) {
-    return knife.marks().stream().noneMatch(m -> m.blade() == blade && m.face() == face);
-  }
-
-  private static List<Evidence.Statement> statements(Specimen knife) {
-    List<Evidence.Statement> out = new ArrayList<>();
-    for (int i = 0; i < knife.story().size(); i++) {
-      StoryEvent e = knife.story().get(i);
-      if (e.date() != null) {
-        out.add(statement("story-" + (i + 1), e, e.date()));
-      }
+      String seen = found(knife, feature.id());
+      feature
+          .clue("" + seen)
+          .map(Clue::opens)
+          .ifPresent(how -> out.add(Findings.of(feature.station(), "how-it-opens", false, how)));
     }
     return out;
   }
 
-  // Sources that date the knife otherwise all stay in, each with the weight of its word.
-  private static Evidence.Statement statement(String id, StoryEvent e, EdtfDate date) {
-    boolean dated = e.kind() == StoryEvent.Kind.DATED;
-    return new Evidence.Statement(
-        id,
-        "story",
-        "Story",
-        (dated ? "Said to be of" : sentence(e.kind().toString())) + " " + date.written(),
-        null,
-        date.latestYear(),
-        dated
-            ? IntStream.rangeClosed(date.earliestYear(), date.latestYear())
-                .boxed()
-                .collect(Collectors.toSet())
-            : null,
-        e.source().reliability(),
-        "A story is as good as its source.");
+  // A handle put on later is no other handle of the same model, but a fault: what counts is the one
+  // it left the works with, as far as its number tells that.
+  private static Set<String> handles(
+      Specimen knife, DatingVerdict dated, @Nullable NumberVerdict number) {
+    boolean replaced =
+        dated.states().stream()
+            .anyMatch(
+                s ->
+                    s.state().kind() == State.Kind.PART_REPLACED
+                        && HANDLE_PART.equals(s.state().part())
+                        && s.probability() >= NAMED_FROM);
+    if (!replaced) {
+      String handle = found(knife, HANDLE);
+      return handle == null ? Set.of() : Set.of(handle);
+    }
+    return number == null || number.decoded() == null
+        ? Set.of()
+        : number.decoded().fields().stream()
+            .filter(f -> f.meaning().equals(HANDLE))
+            .flatMap(f -> f.values().stream())
+            .collect(Collectors.toSet());
   }
 
-  private static String sentence(String s) {
-    return s.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + s.substring(1);
+  private Evidence evidence(Specimen knife, MarkEvidence marks, PatternVerdict pattern) {
+    return Gathering.of(knife, marks, pattern, shelf);
   }
 
-  // What a number may speak of: features by their answers, and the traits of the first look.
-  private static Map<String, String> found(Specimen knife) {
-    Map<String, String> found = new HashMap<>();
-    knife
-        .seen()
-        .forEach(
-            (feature, seen) -> {
-              if (seen.value() != null) {
-                found.put(feature, seen.value());
-              }
-            });
-    if (!knife.blades().isEmpty()) {
-      found.put("blades", Integer.toString(knife.blades().size()));
-    }
-    if (knife.frame() != null && knife.frame().value() != null) {
-      found.put("frame", knife.frame().value());
-    }
-    return found;
+  private Evidence evidence(Specimen knife, PatternVerdict pattern) {
+    return evidence(knife, reader.read(knife.marks()), pattern);
   }
 
   private static @Nullable String found(Specimen knife, String feature) {
@@ -437,12 +347,17 @@ public final class Examiner {
       PatternVerdict pattern, @Nullable NumberVerdict number, DatingVerdict dated) {
     List<Finding> findings = new ArrayList<>();
     for (DatingVerdict.Conflict c : dated.conflicts()) {
-      String station = stationOf(dated, c.feature());
-      findings.add(
-          c.gap() > 0
-              ? Findings.of(
-                  station, "conflict-years-apart", true, c.label(), c.rivalLabel(), c.gap())
-              : Findings.of(station, "conflict", true, c.label(), c.rivalLabel()));
+      // It stands wherever one of the two was entered.
+      Set<String> stations = new LinkedHashSet<>();
+      stations.add(stationOf(dated, c.feature()));
+      stations.add(stationOf(dated, c.rival()));
+      for (String station : stations) {
+        findings.add(
+            c.gap() > 0
+                ? Findings.of(
+                    station, "conflict-years-apart", true, c.label(), c.rivalLabel(), c.gap())
+                : Findings.of(station, "conflict", true, c.label(), c.rivalLabel()));
+      }
     }
     if (number != null && number.decoded() != null) {
       for (DecodedNumber.Field f : number.decoded().fields()) {

@@ -6,10 +6,13 @@ import snikra.core.examination.Verdict.Finding;
 import snikra.core.measure.Measurement;
 import snikra.core.profile.BladeRoom;
 import snikra.core.profile.BladeWear;
+import snikra.core.provenance.EdtfDate;
+import snikra.core.provenance.StoryEvent;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.SeenBlade;
 import snikra.core.specimen.SeenFace;
 import snikra.core.specimen.Specimen;
+import snikra.core.wording.Wording;
 
 /**
  * What of the measures is worth a second look: sizes no pattern has, readings outside what is
@@ -24,8 +27,9 @@ final class Questions {
 
   private Questions() {}
 
-  static List<Finding> of(Specimen knife, Sketch sketch, ReferenceShelf shelf) {
+  static List<Finding> of(Specimen knife, Sketch sketch, ReferenceShelf shelf, int thisYear) {
     List<Finding> out = new ArrayList<>();
+    story(knife, thisYear, out);
     closedLength(knife, shelf, out);
     for (int b = 0; b < knife.blades().size(); b++) {
       blade(b, knife, sketch, shelf.patterns().room(), out);
@@ -47,6 +51,33 @@ final class Questions {
               }
             });
     return out;
+  }
+
+  // A date yet to come, and a knife that changed hands before the one it came from had it.
+  private static void story(Specimen knife, int thisYear, List<Finding> out) {
+    Integer heldFrom = null;
+    for (StoryEvent e : knife.story()) {
+      EdtfDate date = e.date();
+      if (date == null) {
+        continue;
+      }
+      if (date.earliestYear() > thisYear) {
+        out.add(Findings.of("story", "date-to-come", false, date.written(), "" + thisYear));
+      }
+      if (heldFrom != null && e.kind().isHandedOn() && date.latestYear() < heldFrom) {
+        out.add(
+            Findings.of(
+                "story",
+                "handed-on-before-held",
+                false,
+                Wording.upperFirst(e.kind().toString()),
+                date.written(),
+                "" + heldFrom));
+      }
+      if (e.kind().isHeld()) {
+        heldFrom = date.earliestYear();
+      }
+    }
   }
 
   private static void closedLength(Specimen knife, ReferenceShelf shelf, List<Finding> out) {

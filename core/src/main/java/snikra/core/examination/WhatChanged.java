@@ -147,6 +147,7 @@ public final class WhatChanged {
     }
     put(at, name, blade.type(), t -> shelf.patterns().blade(t).map(BladeType::name).orElse(t));
     put(at + ".end", name + ", end", blade.end(), String::valueOf);
+    put(at + ".spring", name + ", which spring", blade.spring(), String::valueOf);
     put(at + ".presses", name + ", springs", blade.presses(), String::valueOf);
     put(at + ".side", name + ", lies", blade.side(), String::valueOf);
     if (blade.length() != null) {

@@ -1,6 +1,7 @@
 package snikra.core.mark;
 
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -16,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param rival what sets the first of them apart from the second
  * @param unlisted probability of an unlisted mark
  * @param words answers of mark-borne features that the lines spell out
+ * @param seconds what was read on small blades, apart from the rest; null where nothing was
  */
 public record MarkEvidence(
     boolean anySeen,
@@ -26,13 +28,30 @@ public record MarkEvidence(
     List<MarkCandidate> candidates,
     @Nullable MarkRival rival,
     double unlisted,
-    List<WordFound> words) {
+    List<WordFound> words,
+    @Nullable Seconds seconds) {
 
   /** The same of a knife at whose marks nobody looked. */
   public MarkEvidence unseen() {
     return new MarkEvidence(
-        false, false, new double[logLikelihood.length], 0, 0, List.of(), null, 1, List.of());
+        false, false, new double[logLikelihood.length], 0, 0, List.of(), null, 1, List.of(), null);
   }
+
+  /** Makers whose own marks may well be what was read on small blades, by id. */
+  public Set<String> onSmallBlades() {
+    return seconds == null ? Set.of() : seconds.makers();
+  }
+
+  /**
+   * What was read on small blades: by the maker of the main blade's mark, or by who made the knife
+   * for it.
+   *
+   * @param rest likelihood of all other faces by mark, as a logarithm
+   * @param own likelihood of the small blades under the same mark, as a logarithm
+   * @param other the same where this mark, as it stands on its main tangs, is on them alone
+   * @param makers whose marks they may well be
+   */
+  public record Seconds(double[] rest, double[] own, double[] other, Set<String> makers) {}
 
   /** A line that spells an answer of the clue book, such as a country. */
   public record WordFound(String feature, String clue, String word, double probability) {}

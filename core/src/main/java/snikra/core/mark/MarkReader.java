@@ -6,13 +6,17 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
+import snikra.core.judgement.Judgement;
 import snikra.core.reference.Maker;
+import snikra.core.reference.MarkShares;
 import snikra.core.reference.MarkVariant;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Face;
@@ -23,23 +27,27 @@ import snikra.core.specimen.Technique;
 
 /** Holds readings against the marks of a shelf. Immutable; one for each shelf. */
 public final class MarkReader {
-  private static final double LINE_GROUND_AWAY = 0.12;
-  private static final double LINE_NOT_ON_FILE = 0.02;
-  private static final double OUT_OF_ORDER = 0.01;
-  private static final double COMMON_WORD = 0.04;
   private static final double WORD_IS_FOUND = 0.5;
-  private static final double TECHNIQUE_AGREES = 0.97;
-  private static final double TECHNIQUE_DIFFERS = 0.01;
-  private static final double LAYOUT_AGREES = 0.94;
-  private static final double LAYOUT_DIFFERS = 0.03;
-  private static final double BARE_THOUGH_MARKED = 0.05;
-  private static final double MARKED_THOUGH_BARE = 0.1;
-  private static final double UNLISTED_IS_BARE = 0.2;
 
-  /** Etchings on the flat of a blade are the exception. */
-  private static final double UNLISTED_IS_NOT_ETCHED = 0.85;
+  /** Logarithm of the likelihood of a face from which it may well be this mark. */
+  private static final double WELL_READ = -6;
 
   private static final int CANDIDATES = 4;
+
+  private final double lineWornAway;
+  private final double lineNotOnFile;
+  private final double outOfOrder;
+  private final double commonWord;
+  private final double bareThoughMarked;
+  private final double markedThoughBare;
+  private final double unusualPlace;
+  private final double unlistedIsBare;
+  private final double unlistedIsNotEtched;
+  private final double techniqueAgrees;
+  private final double techniqueDiffers;
+  private final double layoutAgrees;
+  private final double layoutDiffers;
+  private final double anothersOnSmallBlade;
 
   private final List<Struck> marks = new ArrayList<>();
   private final List<Word> words = new ArrayList<>();
@@ -119,21 +127,37 @@ public final class MarkReader {
    * @param extra probability of a line read that is not on file
    */
   private record Order(List<Line> lines, double[][] given, double[] extra) {
-    static Order of(List<Line> lines) {
+    static Order of(List<Line> lines, double notOnFile) {
       return new Order(
           lines,
           lines.stream().map(Line::given).toArray(double[][]::new),
-          lines.stream().mapToDouble(line -> LINE_NOT_ON_FILE * line.byChance).toArray());
+          lines.stream().mapToDouble(line -> notOnFile * line.byChance).toArray());
     }
   }
 
   /** A reader for the marks and the common words of this shelf. */
   public MarkReader(ReferenceShelf shelf) {
+    Judgement judgement = shelf.judgement();
+    lineWornAway = judgement.of("mark.line-worn-away");
+    lineNotOnFile = judgement.of("mark.line-not-on-file");
+    outOfOrder = judgement.of("mark.out-of-order");
+    commonWord = judgement.of("mark.common-word");
+    bareThoughMarked = judgement.of("mark.bare-though-marked");
+    markedThoughBare = judgement.of("mark.marked-though-bare");
+    unusualPlace = judgement.of("mark.unusual-place");
+    unlistedIsBare = judgement.of("mark.unlisted-bare");
+    unlistedIsNotEtched = judgement.of("mark.unlisted-not-etched");
+    techniqueAgrees = judgement.of("mark.technique-agrees");
+    techniqueDiffers = judgement.of("mark.technique-differs");
+    layoutAgrees = judgement.of("mark.layout-agrees");
+    layoutDiffers = judgement.of("mark.layout-differs");
+    anothersOnSmallBlade = judgement.of("hand.own-mark-on-small-blade");
     channel = new Channel(shelf.confusions());
     StruckLines.Collector known = new StruckLines.Collector(shelf.spellings());
     for (Maker maker : shelf.makers()) {
-      double share = maker.weight() / maker.marks().size();
-      for (MarkVariant v : maker.marks()) {
+      double[] shares = MarkShares.of(maker, shelf.region(maker.region()));
+      for (int i = 0; i < shares.length; i++) {
+        MarkVariant v = maker.marks().get(i);
         marks.add(
             new Struck(
                 maker,
@@ -141,7 +165,7 @@ public final class MarkReader {
                 struck(v.lines(), known),
                 struck(v.pile(), known),
                 struck(v.etch(), known),
-                share));
+                maker.weight() * shares[i]));
       }
     }
     for (Feature feature : shelf.clues().features()) {
@@ -193,12 +217,30 @@ public final class MarkReader {
             .toList();
     double[] log = new double[marks.size()];
     boolean[] told = new boolean[marks.size()];
-    for (ReadFace face : telling) {
-      hold(face, log, told);
-    }
     double unlisted = 0;
+    List<ReadFace> small = new ArrayList<>();
     for (ReadFace face : telling) {
-      unlisted += Math.log(byChance(face));
+      if (face.face.blade() > 1 && face.face.state() == FaceState.READ) {
+        small.add(face);
+      } else {
+        hold(face, log, told);
+        unlisted += Math.log(byChance(face));
+      }
+    }
+    MarkEvidence.Seconds seconds = null;
+    if (!small.isEmpty()) {
+      seconds = seconds(small, log, told);
+      double[] others = others(seconds.other());
+      double chance = 0;
+      for (ReadFace face : small) {
+        chance += Math.log(byChance(face));
+      }
+      double all = Arrays.stream(others).max().orElse(0);
+      unlisted += mixed(chance, all);
+      for (int v = 0; v < log.length; v++) {
+        log[v] += mixed(seconds.own()[v], others[v]);
+      }
+      Arrays.fill(told, true);
     }
     double top = unlisted;
     for (double l : log) {
@@ -207,6 +249,10 @@ public final class MarkReader {
     double[] weight = weights(log, told, top);
     double copied = Arrays.stream(weight).sum();
     double other = unlistedWeight * Math.exp(unlisted - top);
+    for (int v = 0; v < weight.length; v++) {
+      double trust = marks.get(v).variant.trust();
+      other += weight[v] * (1 - trust) / trust;
+    }
     boolean anyRead = telling.stream().anyMatch(f -> f.face.state() == FaceState.READ);
     List<MarkCandidate> candidates =
         anyRead ? candidates(telling, weight, copied + other) : List.of();
@@ -219,7 +265,56 @@ public final class MarkReader {
         candidates,
         MarkRival.of(candidates, faces).orElse(null),
         other / (copied + other),
-        anyRead ? wordsIn(telling) : List.of());
+        anyRead ? wordsIn(telling) : List.of(),
+        seconds);
+  }
+
+  // Small blades apart: they may bear the mark of who made the knife for the house.
+  private MarkEvidence.Seconds seconds(List<ReadFace> small, double[] log, boolean[] told) {
+    double[] own = new double[log.length];
+    double[] other = new double[log.length];
+    int[][] onTang = onFace.get(Face.MARK);
+    double[] room = new double[mostLines + 1];
+    for (ReadFace face : small) {
+      hold(face, own, told);
+      boolean[] read = mayBe(face.lines);
+      for (int v = 0; v < other.length; v++) {
+        other[v] +=
+            isAny(read, onTang[v])
+                ? Math.log(linesGiven(face, onTang[v], room))
+                : Double.NEGATIVE_INFINITY;
+      }
+    }
+    Set<String> makers = new HashSet<>();
+    for (int v = 0; v < other.length; v++) {
+      if (other[v] > WELL_READ * small.size()) {
+        makers.add(marks.get(v).maker.id());
+      }
+    }
+    return new MarkEvidence.Seconds(log.clone(), own, other, makers);
+  }
+
+  /** By mark, the likelihood of the small blades under the marks of all other makers together. */
+  private double[] others(double[] other) {
+    double all = Arrays.stream(weights).sum();
+    double[] sums = new double[other.length];
+    double total = 0;
+    Map<String, Double> byMaker = new HashMap<>();
+    for (int v = 0; v < other.length; v++) {
+      double p = weights[v] / all * Math.exp(other[v]);
+      total += p;
+      byMaker.merge(marks.get(v).maker.id(), p, Double::sum);
+    }
+    for (int v = 0; v < sums.length; v++) {
+      sums[v] = Math.log(Math.max(0, total - byMaker.get(marks.get(v).maker.id())));
+    }
+    return sums;
+  }
+
+  // The small blades bear what goes with the mark, or now and then another maker's mark.
+  private double mixed(double own, double others) {
+    return Math.log(
+        (1 - anothersOnSmallBlade) * Math.exp(own) + anothersOnSmallBlade * Math.exp(others));
   }
 
   // Marks of which no line was read are alike where they are of a kind, and there are few kinds.
@@ -252,16 +347,25 @@ public final class MarkReader {
       apart[k] = Math.log(given);
     }
     boolean[] read = mayBe(face.lines);
+    int[][] onTang = onFace.get(Face.MARK);
     double[] room = new double[mostLines + 1];
     for (int v = 0; v < log.length; v++) {
       int k = kind[v];
       if (manner[k] > 0 && isAny(read, on[v])) {
         log[v] += Math.log(manner[k] * linesGiven(face, on[v], room));
         told[v] = true;
+      } else if (manner[k] == 0 && isAny(read, onTang[v])) {
+        // What a mark says it says wherever it stands.
+        log[v] += Math.log(Math.exp(apart[k]) + inUnusualPlace(face, onTang[v], room));
+        told[v] = true;
       } else {
         log[v] += apart[k];
       }
     }
+  }
+
+  private double inUnusualPlace(ReadFace face, int[] struck, double[] room) {
+    return unusualPlace * markedThoughBare * linesGiven(face, struck, room);
   }
 
   /** By line struck, whether any of the lines read may be it. */
@@ -286,24 +390,24 @@ public final class MarkReader {
   }
 
   /** Of a face that was read and that the mark stands on; else 0. */
-  private static double manner(SeenFace face, Struck mark) {
+  private double manner(SeenFace face, Struck mark) {
     if (face.state() == FaceState.BARE || !isMarked(face, mark)) {
       return 0;
     }
     // How it was put on and how it runs is on file for the mark, not for what stands elsewhere.
     double manner =
         face.face() == Face.MARK
-            ? fit(face.technique(), mark.variant.technique(), TECHNIQUE_AGREES, TECHNIQUE_DIFFERS)
-                * fit(face.layout(), mark.variant.layout(), LAYOUT_AGREES, LAYOUT_DIFFERS)
+            ? fit(face.technique(), mark.variant.technique(), techniqueAgrees, techniqueDiffers)
+                * fit(face.layout(), mark.variant.layout(), layoutAgrees, layoutDiffers)
             : 1;
-    return (1 - BARE_THOUGH_MARKED) * manner;
+    return (1 - bareThoughMarked) * manner;
   }
 
-  private static double elsewhere(ReadFace read, Struck mark) {
+  private double elsewhere(ReadFace read, Struck mark) {
     if (read.face.state() == FaceState.BARE) {
-      return isMarked(read.face, mark) ? BARE_THOUGH_MARKED : 1 - MARKED_THOUGH_BARE;
+      return isMarked(read.face, mark) ? bareThoughMarked : 1 - markedThoughBare;
     }
-    return MARKED_THOUGH_BARE * byChance(read.lines);
+    return markedThoughBare * (1 - unusualPlace) * byChance(read.lines);
   }
 
   private static boolean isMarked(SeenFace face, Struck mark) {
@@ -318,23 +422,23 @@ public final class MarkReader {
     double[] apart = new double[mostLines + 1];
     apart[0] = 1;
     for (Line line : read) {
-      apart[0] *= LINE_NOT_ON_FILE * line.byChance;
+      apart[0] *= lineNotOnFile * line.byChance;
     }
     // Nobody knows which of those struck stood between which of those read.
     for (int m = 1; m <= mostLines; m++) {
-      apart[m] = apart[m - 1] * LINE_GROUND_AWAY * (read.size() + m) / m;
+      apart[m] = apart[m - 1] * lineWornAway * (read.size() + m) / m;
     }
     Order[] swapped = new Order[Math.max(0, read.size() - 1)];
     for (int i = 0; i < swapped.length; i++) {
       List<Line> other = new ArrayList<>(read);
       Collections.swap(other, i, i + 1);
-      swapped[i] = Order.of(other);
+      swapped[i] = Order.of(other, lineNotOnFile);
     }
-    return new ReadFace(face, read, Order.of(read), swapped, apart);
+    return new ReadFace(face, read, Order.of(read, lineNotOnFile), swapped, apart);
   }
 
   // On a curve or round a circle one may begin to read at the wrong line.
-  private static double linesGiven(ReadFace face, int[] struck, double[] row) {
+  private double linesGiven(ReadFace face, int[] struck, double[] row) {
     double inOrder = linesGiven(face.inOrder, struck, row);
     double other = 0;
     for (int i = 0; i < face.swapped.length; i++) {
@@ -342,7 +446,7 @@ public final class MarkReader {
         other += linesGiven(face.swapped[i], struck, row) / face.swapped.length;
       }
     }
-    return other > 0 ? (1 - OUT_OF_ORDER) * inOrder + OUT_OF_ORDER * other : inOrder;
+    return other > 0 ? (1 - outOfOrder) * inOrder + outOfOrder * other : inOrder;
   }
 
   /** Whether a line may be one further down than the next line may be. */
@@ -358,11 +462,11 @@ public final class MarkReader {
   }
 
   // Lines keep their order; a line on file may be ground away, a line read may not be on file.
-  private static double linesGiven(Order read, int[] struck, double[] row) {
+  private double linesGiven(Order read, int[] struck, double[] row) {
     int m = struck.length;
     row[0] = 1;
     for (int j = 0; j < m; j++) {
-      row[j + 1] = row[j] * LINE_GROUND_AWAY;
+      row[j + 1] = row[j] * lineWornAway;
     }
     for (int i = 0; i < read.given.length; i++) {
       double[] given = read.given[i];
@@ -372,14 +476,14 @@ public final class MarkReader {
       for (int j = 0; j < m; j++) {
         double here = before * given[struck[j]] + row[j + 1] * extra;
         before = row[j + 1];
-        row[j + 1] = here + row[j] * LINE_GROUND_AWAY;
+        row[j + 1] = here + row[j] * lineWornAway;
       }
     }
     return row[m];
   }
 
-  private static double byChance(ReadFace face) {
-    double bare = face.face.face() == Face.BLADE ? UNLISTED_IS_NOT_ETCHED : UNLISTED_IS_BARE;
+  private double byChance(ReadFace face) {
+    double bare = face.face.face() == Face.BLADE ? unlistedIsNotEtched : unlistedIsBare;
     return face.face.state() == FaceState.BARE ? bare : (1 - bare) * byChance(face.lines);
   }
 
@@ -400,9 +504,9 @@ public final class MarkReader {
   private Line line(String text) {
     Channel.Read read = channel.read(text);
     double[] given = lines.given(read);
-    double p = (1 - COMMON_WORD) * read.chance();
+    double p = (1 - commonWord) * read.chance();
     for (Word word : words) {
-      p += COMMON_WORD * given[word.line];
+      p += commonWord * given[word.line];
     }
     return new Line(read, given, p);
   }
@@ -412,7 +516,7 @@ public final class MarkReader {
     for (ReadFace face : faces) {
       for (Line line : face.lines) {
         for (Word word : words) {
-          double p = COMMON_WORD * line.given(word.line) / line.byChance;
+          double p = commonWord * line.given(word.line) / line.byChance;
           if (p > WORD_IS_FOUND) {
             found.add(new MarkEvidence.WordFound(word.feature, word.clue.id(), word.word, p));
           }
@@ -475,7 +579,7 @@ public final class MarkReader {
     return new MarkCandidate(mark.maker, mark.variant, probability, lines, legible, agreeing);
   }
 
-  private static List<Line> likeliestOrder(ReadFace face, int[] struck) {
+  private List<Line> likeliestOrder(ReadFace face, int[] struck) {
     double[] row = new double[struck.length + 1];
     return Stream.concat(Stream.of(face.inOrder), Arrays.stream(face.swapped))
         .max(Comparator.comparingDouble(order -> linesGiven(order, struck, row)))
@@ -484,7 +588,7 @@ public final class MarkReader {
   }
 
   // Which line read goes with which line on file: best in order, for showing only.
-  private static int[] matchLines(List<Line> read, int[] struck) {
+  private int[] matchLines(List<Line> read, int[] struck) {
     int n = read.size();
     int m = struck.length;
     double[][] best = new double[n + 1][m + 1];
@@ -510,7 +614,7 @@ public final class MarkReader {
     return match;
   }
 
-  private static double gain(Line line, int struck) {
-    return Math.log(line.given(struck) / (LINE_NOT_ON_FILE * line.byChance));
+  private double gain(Line line, int struck) {
+    return Math.log(line.given(struck) / (lineNotOnFile * line.byChance));
   }
 }

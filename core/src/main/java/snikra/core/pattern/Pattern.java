@@ -12,10 +12,13 @@ import snikra.core.specimen.Side;
  * A named pattern.
  *
  * @param variantOf the pattern this is a variant of
- * @param sizeOf the name it shares with patterns that differ from it in size alone
+ * @param formOf the name it shares with patterns that differ from it in size or outline alone
  * @param surely how far its arrangement is agreed on
+ * @param era when it was made, null where nobody knows
+ * @param regions by country how usual it is there
  * @param often how often it is met, against an ordinary pattern; 1 where not given
  * @param frames weight by frame, 1 expected to 0.1 tolerated
+ * @param mechanism what makes it what it is beside its shape, null for most
  * @param springs counts, the usual one first
  * @param bolsters layouts, the usual one first
  * @param tellApart by rival pattern, the sentence that tells the two apart
@@ -28,8 +31,10 @@ public record Pattern(
     String family,
     Role role,
     @Nullable String variantOf,
-    @Nullable String sizeOf,
+    @Nullable String formOf,
     Agreement surely,
+    @Nullable Era era,
+    Map<String, Double> regions,
     @Nullable Double often,
     List<Alias> alsoCalled,
     Map<String, Double> frames,
@@ -38,6 +43,7 @@ public record Pattern(
     Dividers dividers,
     List<String> bolsters,
     List<String> pulls,
+    @Nullable Mechanism mechanism,
     List<Slot> slots,
     List<String> tells,
     Map<String, String> tellApart,
@@ -106,11 +112,35 @@ public record Pattern(
   public record Range(double min, double max, double typical) {}
 
   /**
+   * What one must see to give the name, and what few other knives show. Any of the answers will do.
+   *
+   * @param shows answers by feature of the clue book, or of {@code bolsters}
+   * @param atLarge share of all knives that show any of them
+   * @param askWhen answers by feature that make it worth asking
+   */
+  public record Mechanism(
+      Map<String, List<String>> shows, double atLarge, Map<String, List<String>> askWhen) {
+    public Mechanism {
+      askWhen = askWhen == null ? Map.of() : Map.copyOf(askWhen);
+    }
+  }
+
+  /**
+   * When it was made.
+   *
+   * @param from first year, give or take
+   * @param common year from which it was common
+   * @param to last common year; null where it still is made
+   */
+  public record Era(int from, int common, @Nullable Integer to) {}
+
+  /**
    * A place a blade takes.
    *
    * @param endAlso an end accepted as well
    * @param fromBack whether it opens along the back
    * @param side where it lies among its neighbours; a hint only
+   * @param bearsOn the back springs it works against, counted from either side
    * @param types weight by blade form, 1 expected to 0.05 tolerated
    */
   public record Slot(
@@ -120,8 +150,12 @@ public record Pattern(
       boolean fromBack,
       Presses presses,
       Side side,
+      List<Integer> bearsOn,
       boolean optional,
       Map<String, Double> types) {
+    public Slot {
+      bearsOn = bearsOn == null ? List.of() : List.copyOf(bearsOn);
+    }
 
     /** The form one expects in it. */
     public String usualType() {
@@ -134,6 +168,7 @@ public record Pattern(
   }
 
   public Pattern {
+    regions = regions == null ? Map.of() : Map.copyOf(regions);
     alsoCalled = alsoCalled == null ? List.of() : List.copyOf(alsoCalled);
     tellApart = tellApart == null ? Map.of() : Map.copyOf(tellApart);
     strictly = strictly == null ? List.of() : List.copyOf(strictly);

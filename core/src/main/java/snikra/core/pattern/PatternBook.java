@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import snikra.core.profile.BladeRoom;
@@ -68,6 +69,11 @@ public record PatternBook(
       throw new IllegalArgumentException(
           what + " of pattern " + pattern + " must be in the book; found " + id);
     }
+  }
+
+  /** What some patterns are known by beside their shape. */
+  public List<Pattern.Mechanism> mechanisms() {
+    return patterns.stream().map(Pattern::mechanism).filter(Objects::nonNull).toList();
   }
 
   /** The frame with this id. */

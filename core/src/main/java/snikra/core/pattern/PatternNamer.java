@@ -53,7 +53,7 @@ public final class PatternNamer {
   public PatternVerdict name(Specimen knife) {
     Ranked strict = rank(knife, Tolerance.STRICT, false);
     Ranked trade = rank(knife, Tolerance.TRADE, true);
-    boolean known = Scoring.known(knife) > 0 && !strict.scored.isEmpty();
+    boolean known = Scoring.known(knife, book) > 0 && !strict.scored.isEmpty();
     return new PatternVerdict(
         title(strict, knife),
         title(trade, knife),
@@ -68,7 +68,7 @@ public final class PatternNamer {
         scored.add(new Scoring(book, p, knife, tolerance));
       }
     }
-    double unnamed = Scoring.known(knife) * Math.log(UNNAMED_BY_CHANCE);
+    double unnamed = Scoring.known(knife, book) * Math.log(UNNAMED_BY_CHANCE);
     double shift = scored.stream().mapToDouble(Scoring::log).max().orElse(unnamed);
     double top = Math.max(shift, unnamed);
     double sum = Math.exp(unnamed - top);
@@ -171,7 +171,7 @@ public final class PatternNamer {
   private static Optional<String> whateverItsSize(Ranked ranked) {
     Map<String, Double> shares = new HashMap<>();
     for (int i = 0; i < ranked.scored.size(); i++) {
-      String name = ranked.scored.get(i).pattern().sizeOf();
+      String name = ranked.scored.get(i).pattern().formOf();
       if (name != null) {
         shares.merge(name, ranked.probability.get(i), Double::sum);
       }

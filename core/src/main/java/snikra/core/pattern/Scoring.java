@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import snikra.core.pattern.Pattern.Mechanism;
 import snikra.core.pattern.PatternVerdict.Requirement;
 import snikra.core.pattern.PatternVerdict.Standing;
 import snikra.core.specimen.Presses;
@@ -23,6 +24,7 @@ final class Scoring {
 
   private static final double LESS_USUAL_BOLSTERS = 0.75;
   private static final String DIVIDER = "divider";
+  private static final String BOLSTERS = "bolsters";
 
   private final PatternBook book;
   private final Pattern pattern;
@@ -42,7 +44,7 @@ final class Scoring {
             : new SlotAssignment(book, pattern, knife.blades(), tolerance);
     double blades = assignment == null ? 0 : assignment.log() + count();
     double role = Math.log(pattern.role() == Pattern.Role.FALLBACK ? FALLBACK : pattern.weight());
-    this.log = role + blades + frame() + press() + springs() + length() + bolsters();
+    this.log = role + blades + frame() + press() + springs() + length() + bolsters() + mechanism();
   }
 
   Pattern pattern() {
@@ -120,6 +122,32 @@ final class Scoring {
     }
     double q = seen.sureness().reliability();
     return Math.log(q * tolerance.bolsters() + (1 - q));
+  }
+
+  // What few knives show counts for the pattern that is known by it, and against all others.
+  private double mechanism() {
+    double log = 0;
+    for (Mechanism of : book.mechanisms()) {
+      boolean isOurs = of == pattern.mechanism();
+      boolean looked = of.shows().keySet().stream().anyMatch(f -> seen(knife, f) != null);
+      if (isShown(of, knife)) {
+        log += isOurs ? 0 : Math.log(of.atLarge());
+      } else if (isOurs) {
+        log += Math.log(looked ? of.atLarge() * tolerance.frame() : of.atLarge());
+      }
+    }
+    return log;
+  }
+
+  static boolean isShown(Mechanism of, Specimen knife) {
+    return of.shows().entrySet().stream()
+        .anyMatch(e -> e.getValue().contains("" + seen(knife, e.getKey())));
+  }
+
+  private static @Nullable String seen(Specimen knife, String feature) {
+    return BOLSTERS.equals(feature)
+        ? Seen.valueOf(knife.bolsters())
+        : Seen.valueOf(knife.seen().get(feature));
   }
 
   /** What the pattern asks and what was found; unknowns are listed and never counted as missed. */
@@ -224,8 +252,9 @@ final class Scoring {
   }
 
   /** How many things that tell patterns apart were seen. */
-  static int known(Specimen knife) {
-    int known = Seen.valueOf(knife.frame()) != null ? 1 : 0;
+  static int known(Specimen knife, PatternBook book) {
+    int known = (int) book.mechanisms().stream().filter(m -> isShown(m, knife)).count();
+    known += Seen.valueOf(knife.frame()) != null ? 1 : 0;
     known += knife.closedLength() != null ? 1 : 0;
     for (SeenBlade b : knife.blades()) {
       known += (Seen.valueOf(b.type()) != null ? 1 : 0) + (Seen.valueOf(b.end()) != null ? 1 : 0);

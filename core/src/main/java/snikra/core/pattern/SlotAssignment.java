@@ -24,6 +24,7 @@ final class SlotAssignment {
   private static final double OPTIONAL = 0.9;
   private static final double OTHER_END = 0.8;
   private static final double OTHER_SIDE = 0.85;
+  private static final double OTHER_SPRING = 0.3;
   private static final double TYPE_MISSEEN = 0.1;
 
   private final PatternBook book;
@@ -101,7 +102,21 @@ final class SlotAssignment {
         Seen.weight(blade.end(), e -> fit(e, slot), e -> fit(e == End.A ? End.B : End.A, slot));
     double side =
         Seen.weight(blade.side(), s -> s == slot.side() ? 1 : OTHER_SIDE, s -> OTHER_SIDE);
-    return type * end * side * (slot.optional() ? OPTIONAL : 1);
+    double spring =
+        Seen.weight(
+            blade.spring(),
+            n -> isOn(n, slot) ? 1 : OTHER_SPRING,
+            n -> isOn(n, slot) ? 1 : OTHER_SPRING);
+    return type * end * side * spring * (slot.optional() ? OPTIONAL : 1);
+  }
+
+  // Counted from either side: a knife may lie either way up.
+  private boolean isOn(int spring, Slot slot) {
+    int last =
+        pattern.slots().stream().flatMap(s -> s.bearsOn().stream()).max(Integer::compare).orElse(0);
+    return slot.bearsOn().isEmpty()
+        || slot.bearsOn().contains(spring)
+        || slot.bearsOn().contains(last + 1 - spring);
   }
 
   private double fit(End end, Slot slot) {

@@ -8,6 +8,9 @@ import org.jspecify.annotations.Nullable;
  * One link in the chain of where a knife has been.
  *
  * @param price what was paid, with its currency as a three-letter code
+ * @param region the country it is said to be from, by its id
+ * @param maker who is said to have made it, by its id
+ * @param teller who says so, where it is known: what one tells twice counts once
  */
 public record StoryEvent(
     Kind kind,
@@ -17,7 +20,10 @@ public record StoryEvent(
     Source source,
     @Nullable BigDecimal price,
     @Nullable String currency,
-    @Nullable String note) {
+    @Nullable String note,
+    @Nullable String region,
+    @Nullable String maker,
+    @Nullable String teller) {
 
   /**
    * What happened. By then the knife existed; where it is dated, a source says it was made then.
@@ -32,6 +38,16 @@ public record StoryEvent(
     ADVERTISED,
     DATED;
 
+    /** Whether it tells that somebody had it. */
+    public boolean isHeld() {
+      return this == HELD || isHandedOn();
+    }
+
+    /** Whether it came from one hand into another. */
+    public boolean isHandedOn() {
+      return this == BOUGHT || this == GIVEN || this == INHERITED;
+    }
+
     @Override
     public String toString() {
       return name().toLowerCase(Locale.ROOT);
@@ -41,17 +57,25 @@ public record StoryEvent(
   /** Who says so, with the weight of their word. */
   public enum Source {
     OWN_RECORD(0.985),
-    DOCUMENT(0.95),
+    DOCUMENT(0.97),
     CATALOGUE(0.9),
-    BOOK(0.85),
-    FAMILY(0.6),
+    PRICE_LIST(0.9),
+    ADVERTISEMENT(0.85),
+    BOOK(0.5),
+    FAMILY(0.65),
     DEALER(0.5),
-    HEARSAY(0.4);
+    HEARSAY(0.4),
+    FORUM(0.3);
 
     private final double reliability;
 
     Source(double reliability) {
       this.reliability = reliability;
+    }
+
+    /** Whether it is talk that goes from mouth to mouth, so that many who tell it are one. */
+    public boolean isPassedOn() {
+      return this == FAMILY || this == DEALER || this == HEARSAY || this == FORUM;
     }
 
     /** Probability that the statement is true of this knife. */
@@ -63,6 +87,19 @@ public record StoryEvent(
     public String toString() {
       return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
+  }
+
+  /** A link that claims nothing but its date. */
+  public StoryEvent(
+      Kind kind,
+      @Nullable EdtfDate date,
+      @Nullable String holder,
+      @Nullable String place,
+      Source source,
+      @Nullable BigDecimal price,
+      @Nullable String currency,
+      @Nullable String note) {
+    this(kind, date, holder, place, source, price, currency, note, null, null, null);
   }
 
   public StoryEvent {

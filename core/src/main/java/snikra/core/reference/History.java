@@ -1,11 +1,9 @@
 package snikra.core.reference;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -34,12 +32,6 @@ public record History(
 
   private static final String SHIELD = "shield_shape";
 
-  /** How likely a fitting is in years in which the maker is not known to have used it. */
-  private static final double OUT_OF_ERA = 0.05;
-
-  /** How likely a fitting is that the maker is not known to have used at all. */
-  private static final double NOT_ON_FILE = 0.2;
-
   /** What kind of name it is. */
   public enum Kind {
     MAKER,
@@ -64,9 +56,23 @@ public record History(
    *     that no other contract names
    */
   public record Contract(
-      String by, int from, int to, double share, List<String> marks, String note, String source) {
+      String by,
+      int from,
+      int to,
+      double share,
+      List<String> marks,
+      String note,
+      String source,
+      double trust) {
     public Contract {
       marks = marks == null ? List.of() : List.copyOf(marks);
+      trust = Trust.orMost(trust);
+    }
+
+    /** A contract that is believed. */
+    public Contract(
+        String by, int from, int to, double share, List<String> marks, String note, String source) {
+      this(by, from, to, share, marks, note, source, Trust.MOST);
     }
   }
 
@@ -87,9 +93,14 @@ public record History(
       @Nullable List<List<Double>> drawn,
       @Nullable String picture,
       String note,
-      String source) {
+      String source,
+      double trust) {
+    public ShieldEra {
+      trust = Trust.orMost(trust);
+    }
+
     private Fitting fitting() {
-      return new Fitting(SHIELD, shape, from, to, give, note, source);
+      return new Fitting(SHIELD, shape, from, to, give, note, source, trust);
     }
   }
 
@@ -99,34 +110,57 @@ public record History(
    * @param give years by which either end may be out
    */
   public record Fitting(
-      String feature, String value, int from, int to, int give, String note, String source) {
-    private double in(int year) {
+      String feature,
+      String value,
+      int from,
+      int to,
+      int give,
+      String note,
+      String source,
+      double trust) {
+    public Fitting {
+      trust = Trust.orMost(trust);
+    }
+
+    /** How much at home it is in a year: 1 in its years, falling over those it may be out by. */
+    public double in(int year, double outOfEra) {
       int outside = Math.max(from - year, year - to);
-      return outside <= 0 ? 1 : outside > give ? OUT_OF_ERA : 1 - outside / (give + 1.0);
+      return outside <= 0 ? 1 : outside > give ? outOfEra : 1 - outside / (give + 1.0);
     }
   }
 
-  /** Something by which its work is known. */
-  public record Tell(String text, String source) {}
-
   /**
-   * What the fittings of one knife say of a year, through this maker.
+   * Something by which its work is known, in words, and where it can be looked for as data: a trait
+   * with how likely its answers are, or a length.
    *
-   * @param eras for each feature that speaks, the eras of what was seen
-   * @param strange how many features show what the maker is not known to have used
+   * @param trait a feature of the clue book or a trait of the first look, as of a model
+   * @param likely probability by answer, in all at most 1
+   * @param mm for a length, its middle
+   * @param spread for a length, its standard deviation in millimetres
    */
-  public record Spoken(List<List<Fitting>> eras, int strange) {
-    /** P(fittings | made in this year), against the makers at large. */
-    public double in(int year) {
-      double p = Math.pow(NOT_ON_FILE, strange);
-      for (List<Fitting> era : eras) {
-        double best = 0;
-        for (Fitting f : era) {
-          best = Math.max(best, f.in(year));
-        }
-        p *= best;
-      }
-      return p;
+  public record Tell(
+      String text,
+      @Nullable String trait,
+      Map<String, Double> likely,
+      @Nullable Double mm,
+      @Nullable Double spread,
+      String source,
+      double trust) {
+    public Tell {
+      likely = likely == null ? Map.of() : Map.copyOf(likely);
+      trust = Trust.orMost(trust);
+    }
+
+    /** A tell in words alone. */
+    public Tell(String text, String source) {
+      this(text, null, Map.of(), null, null, source, Trust.MOST);
+    }
+
+    /** The same as a tell of its knives, where it can be looked for. */
+    public Optional<ModelTell> asData() {
+      return trait == null
+          ? Optional.empty()
+          : Optional.of(new ModelTell(trait, likely, mm, spread, source, trust));
     }
   }
 
@@ -150,8 +184,10 @@ public record History(
       Map<String, Years> marks,
       List<ModelTell> tells,
       String note,
-      String source) {
+      String source,
+      double trust) {
     public Model {
+      trust = Trust.orMost(trust);
       tells = tells == null ? List.of() : List.copyOf(tells);
       marks = marks == null ? Map.of() : Map.copyOf(marks);
     }
@@ -184,22 +220,5 @@ public record History(
   /** Shields and other fittings together. */
   public List<Fitting> allFittings() {
     return Stream.concat(shields.stream().map(ShieldEra::fitting), fittings.stream()).toList();
-  }
-
-  /** What was found that speaks through this maker, by feature; empty when nothing does. */
-  public Optional<Spoken> spoken(Map<String, String> found) {
-    Map<String, List<Fitting>> byFeature =
-        allFittings().stream()
-            .filter(f -> found.containsKey(f.feature()))
-            .collect(Collectors.groupingBy(Fitting::feature));
-    if (byFeature.isEmpty()) {
-      return Optional.empty();
-    }
-    List<List<Fitting>> eras = new ArrayList<>();
-    byFeature.forEach(
-        (feature, all) ->
-            eras.add(all.stream().filter(f -> f.value().equals(found.get(feature))).toList()));
-    int strange = (int) eras.stream().filter(List::isEmpty).count();
-    return Optional.of(new Spoken(eras.stream().filter(e -> !e.isEmpty()).toList(), strange));
   }
 }

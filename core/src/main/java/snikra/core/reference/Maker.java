@@ -35,9 +35,6 @@ public record Maker(
   /** How often a maker struck a code nothing is known of. */
   public static final double NOT_ON_FILE = 0.03;
 
-  /** How likely a model is in years in which it is not known to have been made. */
-  private static final double MODEL_OUT_OF_RUN = 0.05;
-
   /** A maker of whom nothing is known but marks, numbers and codes. */
   public Maker(
       String id,
@@ -91,22 +88,18 @@ public record Maker(
         note);
   }
 
-  /** P(model | made in this year), against models at large. */
-  public static double given(History.Model model, int year) {
-    return year >= model.from() && year <= model.to() ? 1 : MODEL_OUT_OF_RUN;
-  }
-
   /**
    * P(code as seen | made by it in this year): by its schemes in force, and by chance where it has
    * none of that sign.
    */
   public double given(SeenCode seen, int year) {
     if (!codes(seen.sign(), year)) {
-      return NOT_ON_FILE * seen.byChance();
+      return seen.unexpected(NOT_ON_FILE);
     }
+    double byChance = seen.unexpected(NOT_ON_FILE);
     double p = 0;
     for (CodeScheme scheme : codes) {
-      p = Math.max(p, scheme.given(seen, year));
+      p = Math.max(p, scheme.trust() * scheme.given(seen, year) + (1 - scheme.trust()) * byChance);
     }
     return p;
   }

@@ -16,6 +16,7 @@ import snikra.core.specimen.Technique;
  * @param from first year of use, closed
  * @param to last year of use, closed
  * @param give years by which either end may be out
+ * @param trust how far the listing is to be believed, above 0 and below 1
  */
 public record MarkVariant(
     String id,
@@ -29,7 +30,8 @@ public record MarkVariant(
     int to,
     int give,
     String note,
-    String source) {
+    String source,
+    double trust) {
 
   /** A straight mark on the tang alone. */
   public MarkVariant(
@@ -55,10 +57,12 @@ public record MarkVariant(
         to,
         give,
         note,
-        source);
+        source,
+        Trust.MOST);
   }
 
   public MarkVariant {
+    trust = Trust.orMost(trust);
     lines = List.copyOf(lines);
     pile = List.copyOf(pile);
     etch = etch == null ? List.of() : List.copyOf(etch);
@@ -95,7 +99,14 @@ public record MarkVariant(
         years.to(),
         give,
         note,
-        source);
+        source,
+        trust);
+  }
+
+  /** The same listing, believed so far. */
+  public MarkVariant believed(double other) {
+    return new MarkVariant(
+        id, lines, pile, etch, layout, technique, everyBlade, from, to, give, note, source, other);
   }
 
   /** What it has on one face of the main blade. */

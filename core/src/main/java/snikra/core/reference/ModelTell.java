@@ -19,9 +19,11 @@ public record ModelTell(
     Map<String, Double> likely,
     @Nullable Double mm,
     @Nullable Double spread,
-    String source) {
+    String source,
+    double trust) {
 
   public ModelTell {
+    trust = Trust.orMost(trust);
     likely = likely == null ? Map.of() : Map.copyOf(likely);
     double sum = likely.values().stream().mapToDouble(Double::doubleValue).sum();
     if (sum > 1 + 1e-9) {
@@ -31,6 +33,16 @@ public record ModelTell(
     if ((mm == null) != (spread == null)) {
       throw new IllegalArgumentException("mm and spread of " + trait + " must be given together");
     }
+  }
+
+  /** A tell that is believed. */
+  public ModelTell(
+      String trait,
+      Map<String, Double> likely,
+      @Nullable Double mm,
+      @Nullable Double spread,
+      String source) {
+    this(trait, likely, mm, spread, source, Trust.MOST);
   }
 
   /** By its answers. */

@@ -9,6 +9,7 @@ import snikra.core.clue.ClueBook;
 import snikra.core.code.AssayOffice;
 import snikra.core.code.NumberTable;
 import snikra.core.condition.ConditionBook;
+import snikra.core.judgement.Judgement;
 import snikra.core.measure.MeasureBook;
 import snikra.core.pattern.PatternBook;
 
@@ -20,6 +21,7 @@ import snikra.core.pattern.PatternBook;
  *     listed maker of weight 1
  * @param spellings words the trade takes for one another, such as an ampersand and "and"
  * @param confusions for each letter the letters a worn one is taken for
+ * @param judgement priors and rates nobody can look up
  */
 public record ReferenceShelf(
     ClueBook clues,
@@ -32,7 +34,8 @@ public record ReferenceShelf(
     Map<Character, String> confusions,
     List<List<String>> spellings,
     List<AssayOffice> assayOffices,
-    List<Maker> makers) {
+    List<Maker> makers,
+    Judgement judgement) {
 
   public ReferenceShelf {
     regions = List.copyOf(regions);
@@ -47,6 +50,21 @@ public record ReferenceShelf(
             "region of maker " + m.id() + " must be on the shelf; found " + m.region());
       }
     }
+  }
+
+  /** The region with this id. */
+  public Region region(String id) {
+    return regions.get(regionIndex(id));
+  }
+
+  /** The place of a region among the regions. */
+  public int regionIndex(String id) {
+    for (int r = 0; r < regions.size(); r++) {
+      if (regions.get(r).id().equals(id)) {
+        return r;
+      }
+    }
+    throw new IllegalArgumentException("region must be on the shelf; found " + id);
   }
 
   /** The maker with this id. */
@@ -104,6 +122,24 @@ public record ReferenceShelf(
         letters,
         words,
         offices,
-        others);
+        others,
+        judgement);
+  }
+
+  /** The same shelf, judged by other numbers. */
+  public ReferenceShelf judgedBy(Judgement other) {
+    return new ReferenceShelf(
+        clues,
+        patterns,
+        condition,
+        measures,
+        numberTables,
+        regions,
+        unlistedWeight,
+        confusions,
+        spellings,
+        assayOffices,
+        makers,
+        other);
   }
 }

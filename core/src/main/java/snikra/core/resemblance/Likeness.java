@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 import snikra.core.mark.MarkEvidence;
 import snikra.core.reference.History;
 import snikra.core.reference.Maker;
+import snikra.core.reference.MarkShares;
 import snikra.core.reference.MarkVariant;
 import snikra.core.reference.ModelTell;
 import snikra.core.reference.ReferenceShelf;
@@ -23,6 +24,9 @@ import snikra.core.resemblance.Comparison.Standing;
 import snikra.core.resemblance.Comparison.Total;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.Specimen;
+import snikra.core.trait.AtLarge;
+import snikra.core.trait.PatternTells;
+import snikra.core.trait.Traits;
 import snikra.core.wording.Wording;
 
 /** Holds knives against lookalikes. Immutable. */
@@ -298,9 +302,11 @@ public final class Likeness {
     int place = 0;
     for (Maker m : shelf.makers()) {
       weights += m.weight();
-      for (MarkVariant v : m.marks()) {
+      double[] shares = MarkShares.of(m, shelf.region(m.region()));
+      for (int i = 0; i < shares.length; i++) {
+        MarkVariant v = m.marks().get(i);
         double p = Math.exp(marks.logLikelihood()[place++] - top);
-        any += m.weight() * p / m.marks().size();
+        any += m.weight() * p * shares[i];
         if (m.id().equals(maker.id()) && v.from() <= lookalike.to() && v.to() >= lookalike.from()) {
           own += p;
           struck++;

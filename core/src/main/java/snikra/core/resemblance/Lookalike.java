@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import snikra.core.reference.ModelTell;
+import snikra.core.trait.Traits;
 
 /**
  * What a knife may be one of.

@@ -9,6 +9,7 @@ import snikra.core.measure.Length;
  * One blade or tool as found; null is not looked at. The first of a knife is its main blade.
  *
  * @param side where it lies among its neighbours
+ * @param spring which back spring it works against, counted from the mark side
  * @param length from the tang shoulder to the point
  * @param heights measured along it, for how much is left
  * @param area of its outline, traced on a photograph
@@ -19,6 +20,7 @@ public record SeenBlade(
     @Nullable Seen<End> end,
     @Nullable Seen<Presses> presses,
     @Nullable Seen<Side> side,
+    @Nullable Seen<Integer> spring,
     @Nullable Length length,
     List<BladeHeight> heights,
     @Nullable BladeArea area,
@@ -43,7 +45,7 @@ public record SeenBlade(
   public static SeenBlade sure(
       @Nullable String type, @Nullable End end, @Nullable Presses presses, @Nullable Side side) {
     return new SeenBlade(
-        sure(type), sure(end), sure(presses), sure(side), null, List.of(), null, Map.of());
+        sure(type), sure(end), sure(presses), sure(side), null, null, List.of(), null, Map.of());
   }
 
   private static <T> @Nullable Seen<T> sure(@Nullable T value) {

@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import snikra.core.condition.ConditionBook;
 import snikra.core.condition.ConditionBook.Grade;
@@ -44,7 +45,7 @@ public final class Appraiser {
       @Nullable String maker,
       @Nullable String pattern,
       @Nullable Grade grade,
-      @Nullable String handle) {}
+      Set<String> handles) {}
 
   /** Weighs the sales. Sales in another currency than most are shown and not counted. */
   public ValueVerdict appraise(Subject knife, List<ComparableSale> sales) {
@@ -84,7 +85,7 @@ public final class Appraiser {
     double weight = 1;
     weight *= step(steps, "maker", like(knife.maker(), sale.maker(), OTHER_MAKER));
     weight *= step(steps, "pattern", patternLikeness(knife.pattern(), sale.pattern()));
-    weight *= step(steps, "handle", like(knife.handle(), sale.handle(), OTHER_HANDLE));
+    weight *= step(steps, "handle", handleLikeness(knife.handles(), sale.handle()));
     double factor = 1;
     if (knife.grade() != null && sale.grade() != null) {
       Grade sold = condition.grades().get(condition.rank(sale.grade()));
@@ -109,6 +110,10 @@ public final class Appraiser {
       return UNKNOWN;
     }
     return a.equals(b) ? 1 : different;
+  }
+
+  private static double handleLikeness(Set<String> handles, @Nullable String sold) {
+    return handles.isEmpty() || sold == null ? UNKNOWN : handles.contains(sold) ? 1 : OTHER_HANDLE;
   }
 
   private double patternLikeness(@Nullable String a, @Nullable String b) {

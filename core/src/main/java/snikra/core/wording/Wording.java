@@ -14,6 +14,13 @@ public final class Wording {
         : label.substring(0, 1).toLowerCase(Locale.ROOT) + label.substring(1);
   }
 
+  /** Words that begin a sentence. */
+  public static String upperFirst(String words) {
+    return words.isEmpty()
+        ? words
+        : words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+  }
+
   /** A probability in whole hundredths. */
   public static String percent(double probability) {
     return Math.round(100 * probability) + "%";

@@ -112,7 +112,8 @@ class CodeSchemeTest {
                 new CodeScheme.Part("K", "first quarter"),
                 new CodeScheme.Part("N", "second quarter"))),
         "",
-        "s");
+        "s",
+        0.9);
   }
 
   @Test

@@ -109,7 +109,7 @@ class ContractsTest {
 
   @Test
   void aContractForOneMarkSpeaksOfThatMarkAlone() {
-    assertThat(share(lead(knife(LISK, "LISK", "OVER SEA")), "ostermug")).isGreaterThan(0.97);
+    assertThat(share(lead(knife(LISK, "LISK", "OVER SEA")), "ostermug")).isGreaterThan(0.96);
     assertThat(share(lead(knife(LISK, "LISK", "WINDOVER")), "ostermug")).isLessThan(0.6);
     assertThat(knife(LISK, "LISK", "OVER SEA").dated().opinion().headline())
         .isEqualTo("ostermug made it for lisk");

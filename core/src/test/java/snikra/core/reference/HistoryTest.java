@@ -20,9 +20,9 @@ class HistoryTest {
           List.of(),
           List.of(),
           List.of(
-              new ShieldEra("bar", 1890, 1900, 1, null, null, "", ""),
-              new ShieldEra("crest", 1901, 1930, 1, null, null, "", "")),
-          List.of(new Fitting("handle_material", "bone", 1895, 1905, 0, "", "")),
+              new ShieldEra("bar", 1890, 1900, 1, null, null, "", "", 0.99),
+              new ShieldEra("crest", 1901, 1930, 1, null, null, "", "", 0.99)),
+          List.of(new Fitting("handle_material", "bone", 1895, 1905, 0, "", "", 0.99)),
           List.of(
               new Model(
                   "33-3J",
@@ -33,7 +33,8 @@ class HistoryTest {
                   Map.of("old", new Years(1910, 1915)),
                   List.of(),
                   "",
-                  "")),
+                  "",
+                  0.99)),
           List.of());
 
   private static Maker maker(History history) {
@@ -57,30 +58,12 @@ class HistoryTest {
         "");
   }
 
-  private static double given(String feature, String value, int year) {
-    return HISTORY.spoken(Map.of(feature, value)).orElseThrow().in(year);
-  }
-
-  @Test
-  void shieldsAndHandlesSpeakThroughTheirMaker() {
-    assertThat(given("shield_shape", "bar", 1895)).isEqualTo(1);
-    assertThat(given("shield_shape", "bar", 1901)).isBetween(0.4, 0.6);
-    assertThat(given("shield_shape", "bar", 1920)).isLessThan(0.1);
-    assertThat(given("shield_shape", "oval", 1895)).isBetween(0.1, 0.3);
-    assertThat(given("handle_material", "bone", 1906)).isLessThan(0.1);
-    assertThat(HISTORY.spoken(Map.of("bail", "wire"))).isEmpty();
-    Map<String, String> both = Map.of("shield_shape", "bar", "handle_material", "bone");
-    assertThat(HISTORY.spoken(both).orElseThrow().in(1897)).isEqualTo(1);
-    assertThat(History.NONE.spoken(both)).isEmpty();
-  }
-
   @Test
   void aModelKeepsItsOwnYearsOfAMark() {
     Model model = HISTORY.model("33-3 j").orElseThrow();
     Maker own = maker(HISTORY).asFor(model);
     assertThat(own.marks().get(0).from()).isEqualTo(1910);
     assertThat(own.marks().get(1)).isEqualTo(maker(HISTORY).marks().get(1));
-    assertThat(Maker.given(model, 1921)).isLessThan(Maker.given(model, 1920));
 
     DatingVerdict plain = dated(HISTORY, "41-2J");
     DatingVerdict ofModel = dated(HISTORY, "33-3J");

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import snikra.core.condition.ConditionBook;
 import snikra.core.condition.ConditionBook.Grade;
@@ -15,7 +16,8 @@ class AppraiserTest {
   private static final Grade MINT = new Grade("mint", "Mint", 2);
   private final Appraiser appraiser =
       new Appraiser(PatternBook.empty(), new ConditionBook(List.of(MINT, GOOD), List.of()));
-  private final Appraiser.Subject knife = new Appraiser.Subject("thrale", "jack", GOOD, "bone");
+  private final Appraiser.Subject knife =
+      new Appraiser.Subject("thrale", "jack", GOOD, Set.of("bone"));
 
   @Test
   void fewerThanThreeSalesAreTooThinAndAreShown() {

@@ -38,6 +38,7 @@ class PageController {
         "/bench/{id}/resembles",
         "/calibration",
         "/keeping",
+        "/judgement",
         "/tray",
         "/makers",
         "/makers/{id}"

@@ -22,6 +22,7 @@ import snikra.core.code.Sign;
 import snikra.core.condition.ConditionBook;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Stations;
+import snikra.core.judgement.Judgement;
 import snikra.core.measure.Length;
 import snikra.core.measure.MeasureBook.Quantity;
 import snikra.core.pattern.BladeType;
@@ -51,6 +52,7 @@ class BookController {
         shelf.patterns().bolsters(),
         shelf.patterns().patterns().stream().map(p -> new Named(p.id(), p.name())).toList(),
         shelf.makers().stream().map(m -> new Named(m.id(), m.name())).toList(),
+        shelf.regions().stream().map(r -> new Named(r.id(), r.label())).toList(),
         shelf.clues().features().stream().map(BookController::question).toList(),
         shelf.condition(),
         shelf.measures().quantities(),
@@ -70,6 +72,7 @@ class BookController {
       List<BolsterLayout> bolsters,
       List<Named> patterns,
       List<Named> makers,
+      List<Named> regions,
       List<Question> questions,
       ConditionBook condition,
       List<Quantity> quantities,
@@ -161,6 +164,12 @@ class BookController {
       written = last;
     }
     return last.book;
+  }
+
+  /** {@code GET /api/judgement}: priors and rates nobody can look up, each with its reason. */
+  @GetMapping("/api/judgement")
+  List<Judgement.Rate> judgement() {
+    return desk.examiner().shelf().judgement().rates();
   }
 
   @GetMapping("/api/book")

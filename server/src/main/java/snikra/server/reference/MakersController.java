@@ -16,8 +16,8 @@ import snikra.core.reference.Maker;
 import snikra.core.reference.MarkVariant;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
+import snikra.core.reference.Source;
 import snikra.formats.PackFormat.Pack;
-import snikra.formats.PackFormat.Source;
 
 /**
  * {@code GET /api/makers}: the makers on the shelf with their marks, codes and numbers, to read.

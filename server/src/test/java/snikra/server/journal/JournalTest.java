@@ -122,9 +122,9 @@ class JournalTest {
 
   @Test
   void aLaterSittingIsAnEntryThatTellsWhatChangedAndWhatItDid() {
-    sit("{\"frame\":\"canoe\"}");
+    sit("{\"bolsters\":\"both-ends\"}");
     later(Duration.ofDays(3));
-    sit("{\"frame\":\"canoe\",\"seen\":{" + BONE + "}}");
+    sit("{\"bolsters\":\"both-ends\",\"seen\":{" + BONE + "}}");
 
     List<JournalEntry> entries = journal.of("k");
     assertThat(entries).hasSize(2);
@@ -132,7 +132,7 @@ class JournalTest {
     assertThat(entries.get(0).changes().get(0).before()).isNull();
     assertThat(entries.get(0).changes().get(0).label()).isEqualTo("Handle material");
     assertThat(entries.get(0).because().get(0)).contains("years later");
-    assertThat(entries.get(0).opinion().span().from()).isGreaterThan(1940);
+    assertThat(entries.get(0).opinion().span().from()).isGreaterThan(1900);
     assertThat(entries.get(1).opinion().span()).isNull();
   }
 
@@ -150,7 +150,7 @@ class JournalTest {
     assertThat(own.own().from()).isEqualTo(1930);
     assertThat(own.own().to()).isEqualTo(1939);
     assertThat(own.own().probability()).isLessThan(0.05);
-    assertThat(own.opinion().span().from()).isGreaterThan(1940);
+    assertThat(own.opinion().span().from()).isGreaterThan(1900);
 
     sit("{\"seen\":{" + BONE + "},\"number\":\"3\"}");
     assertThat(journal.of("k")).hasSize(3);

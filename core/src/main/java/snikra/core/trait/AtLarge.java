@@ -1,4 +1,4 @@
-package snikra.core.resemblance;
+package snikra.core.trait;
 
 import java.util.HashMap;
 import java.util.List;
@@ -14,7 +14,7 @@ import snikra.core.specimen.Seen;
  * How often an answer is met on knives at large: for the first look by all patterns as often as
  * they are met, for the rest by the base rates of the clue book.
  */
-final class AtLarge {
+public final class AtLarge {
   /** Of an answer nothing is known of; and of a pattern number among all there are. */
   private static final double RARE = 0.01;
 
@@ -27,7 +27,7 @@ final class AtLarge {
 
   private record Weighted(double share, List<ModelTell> tells) {}
 
-  AtLarge(ReferenceShelf shelf) {
+  public AtLarge(ReferenceShelf shelf) {
     List<Pattern> all = shelf.patterns().patterns();
     double total = all.stream().mapToDouble(AtLarge::often).sum();
     patterns =
@@ -60,7 +60,7 @@ final class AtLarge {
    * P(answer | any knife). Where there is only something to see beside another answer that was
    * seen, such as jigging on jigged bone, among the knives that show that.
    */
-  double rate(String trait, String value, Map<String, Seen<String>> seen) {
+  public double rate(String trait, String value, Map<String, Seen<String>> seen) {
     if (trait.equals(Traits.NUMBER)) {
       return NUMBER;
     }
@@ -76,7 +76,7 @@ final class AtLarge {
   }
 
   /** Density of closed lengths at large, for each millimetre. */
-  double density(double mm) {
+  public double density(double mm) {
     double sum = 0;
     for (Weighted p : patterns) {
       for (ModelTell tell : p.tells) {
@@ -88,7 +88,7 @@ final class AtLarge {
     return Math.max(sum, 1e-4);
   }
 
-  static double normal(double x, double middle, double spread) {
+  public static double normal(double x, double middle, double spread) {
     double z = (x - middle) / spread;
     return Math.exp(-z * z / 2) / (spread * Math.sqrt(2 * Math.PI));
   }

@@ -1,4 +1,4 @@
-package snikra.core.resemblance;
+package snikra.core.trait;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -15,16 +15,16 @@ import snikra.core.specimen.Specimen;
 import snikra.core.wording.Wording;
 
 /** The respects in which knives are held against one another, and their names. */
-final class Traits {
-  static final String FRAME = "frame";
-  static final String LENGTH = "closed-length";
-  static final String BOLSTERS = "bolsters";
-  static final String SPRINGS = "springs";
-  static final String BLADES = "blades";
-  static final String BLADE = "blade-";
-  static final String NUMBER = "number";
-  static final String MARK = "mark";
-  static final int BLADES_TOLD = 4;
+public final class Traits {
+  public static final String FRAME = "frame";
+  public static final String LENGTH = "closed-length";
+  public static final String BOLSTERS = "bolsters";
+  public static final String SPRINGS = "springs";
+  public static final String BLADES = "blades";
+  public static final String BLADE = "blade-";
+  public static final String NUMBER = "number";
+  public static final String MARK = "mark";
+  public static final int BLADES_TOLD = 4;
 
   private static final Map<String, String> LABELS =
       Map.of(
@@ -38,7 +38,7 @@ final class Traits {
 
   private final ReferenceShelf shelf;
 
-  Traits(ReferenceShelf shelf) {
+  public Traits(ReferenceShelf shelf) {
     this.shelf = shelf;
   }
 
@@ -46,7 +46,7 @@ final class Traits {
    * What was looked at, in working order. The main blade speaks for the looks of each blade; tools
    * speak through the clue book, and must not speak twice.
    */
-  static Map<String, Seen<String>> of(Specimen knife, PatternBook book) {
+  public static Map<String, Seen<String>> of(Specimen knife, PatternBook book) {
     Map<String, Seen<String>> out = new LinkedHashMap<>();
     put(out, FRAME, knife.frame());
     put(out, BOLSTERS, knife.bolsters());
@@ -75,7 +75,7 @@ final class Traits {
   }
 
   /** Whether this is a blade and no tool. */
-  static boolean isBlade(@Nullable String type, PatternBook book) {
+  public static boolean isBlade(@Nullable String type, PatternBook book) {
     return type != null
         && book.blade(type).map(b -> b.kind() == BladeType.Kind.BLADE).orElse(false);
   }
@@ -86,7 +86,7 @@ final class Traits {
     }
   }
 
-  String label(String trait) {
+  public String label(String trait) {
     if (trait.startsWith(BLADE)) {
       String place = trait.substring(BLADE.length());
       return place.equals("1") ? "Main blade" : "Blade " + place;
@@ -96,7 +96,7 @@ final class Traits {
   }
 
   /** An answer in words. */
-  String words(String trait, String value) {
+  public String words(String trait, String value) {
     String label =
         switch (trait) {
           case FRAME -> shelf.patterns().frame(value).map(Frame::name).orElse(value);

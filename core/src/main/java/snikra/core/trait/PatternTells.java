@@ -1,4 +1,4 @@
-package snikra.core.resemblance;
+package snikra.core.trait;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -13,7 +13,7 @@ import snikra.core.pattern.PatternBook;
 import snikra.core.reference.ModelTell;
 
 /** How a knife looks of which nothing more is known than its pattern. */
-final class PatternTells {
+public final class PatternTells {
   private static final String TOOLS = "tools";
   private static final String SOURCE = "pattern-book";
 
@@ -27,7 +27,7 @@ final class PatternTells {
 
   private PatternTells() {}
 
-  static List<ModelTell> of(Pattern p, PatternBook book) {
+  public static List<ModelTell> of(Pattern p, PatternBook book) {
     List<ModelTell> out = new ArrayList<>();
     out.add(ModelTell.of(Traits.FRAME, shared(p.frames()), SOURCE));
     Pattern.Range size = p.closedLengthMm();
@@ -53,7 +53,7 @@ final class PatternTells {
   }
 
   /** The same, with the tools its slots ask for, whatever their form. */
-  static List<ModelTell> withTools(Pattern p, PatternBook book, ClueBook clues) {
+  public static List<ModelTell> withTools(Pattern p, PatternBook book, ClueBook clues) {
     List<ModelTell> out = new ArrayList<>(of(p, book));
     Set<String> types =
         p.slots().stream().flatMap(s -> s.types().keySet().stream()).collect(Collectors.toSet());

@@ -1,0 +1,120 @@
+package snikra.core.dating;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import snikra.core.clue.Part;
+import snikra.core.judgement.Judgement;
+import snikra.core.reference.History;
+import snikra.core.reference.Maker;
+import snikra.core.reference.MarkVariant;
+import snikra.core.reference.ReferenceShelf;
+import snikra.core.reference.Region;
+
+/** What is worked out once for a shelf, ready for every knife. */
+final class Desk {
+  final ReferenceShelf shelf;
+  final YearAxis axis;
+  final ClueTables tables;
+  final List<List<MarkUse>> uses;
+  final List<List<Hand>> hands;
+  final List<Part> parts;
+  final Priors priors;
+  final HandReader handReader;
+
+  /** How often another maker on file made it without a contract on file. */
+  final double noContract;
+
+  /** How often a hand struck its own mark on a small blade. */
+  final double othersMark;
+
+  private final PatternEras patternEras;
+  private final double ruledOut;
+  private final double beforeRun;
+  private final double afterRun;
+  private final double fade;
+  private final double notListedFor;
+  private final Map<History.Model, double[]> runs = new HashMap<>();
+
+  Desk(ReferenceShelf shelf, int thisYear) {
+    Judgement judgement = shelf.judgement();
+    this.shelf = shelf;
+    this.axis = new YearAxis(YearAxis.FIRST, thisYear);
+    this.tables = new ClueTables(shelf, axis);
+    this.uses =
+        shelf.makers().stream().map(m -> MarkUse.of(m, shelf.region(m.region()), axis)).toList();
+    this.hands = shelf.makers().stream().map(m -> Hand.of(m, shelf, axis)).toList();
+    this.parts = shelf.clues().parts();
+    this.priors = Priors.of(judgement, parts);
+    this.handReader = new HandReader(shelf, axis);
+    this.noContract = judgement.of("hand.no-contract");
+    this.othersMark = judgement.of("hand.own-mark-on-small-blade");
+    this.patternEras = new PatternEras(judgement);
+    this.ruledOut = judgement.of("look.ruled-out");
+    this.beforeRun = judgement.of("model.before-run");
+    this.afterRun = judgement.of("model.after-run");
+    this.notListedFor = judgement.of("model.mark-not-listed");
+    this.fade = judgement.of("model.fade");
+    shelf
+        .makers()
+        .forEach(m -> m.history().models().forEach(model -> runs.put(model, runOf(model))));
+  }
+
+  /** What a look says. */
+  Look look(Evidence.Observed o) {
+    return o.patterns().isEmpty()
+        ? tables.look(o.feature(), o.clue(), o.sureness())
+        : tables.look(o, parts.indexOf(shelf.clues().part(o.feature().part())), patternEras);
+  }
+
+  /** What a statement says, misremembering included. */
+  Look told(Evidence.Statement s) {
+    double[] years = axis.map(year -> s.allows(year) ? 1 : ruledOut);
+    double[] none = axis.map(year -> ruledOut);
+    double all = shelf.regions().stream().mapToDouble(Region::share).sum();
+    double[] shares = shelf.regions().stream().mapToDouble(r -> r.share() / all).toArray();
+    double[][] allowed = new double[shares.length][];
+    for (int r = 0; r < shares.length; r++) {
+      allowed[r] = s.allows(shelf.regions().get(r).id()) ? years : none;
+    }
+    return Look.told(s.id(), parts.size(), s.reliability(), allowed, shares);
+  }
+
+  /** P(said that it is by this maker | made by who), against what would be said of anyone. */
+  double named(Evidence.Statement s, @Nullable Maker maker) {
+    double byChance = 1.0 / (1 + shelf.makers().size());
+    double right = s.maker().equals(maker == null ? null : maker.id()) ? 1 : ruledOut;
+    return s.reliability() * right + (1 - s.reliability()) * byChance;
+  }
+
+  /** P(year | a knife of this model), against a model made in any year alike. */
+  double[] run(History.Model model) {
+    return runs.get(model);
+  }
+
+  /** How likely a mark is on a model with a mark history of its own, against its other knives. */
+  double struckOn(History.Model model, MarkVariant mark) {
+    return model.marks().isEmpty() || model.marks().containsKey(mark.id()) ? 1 : notListedFor;
+  }
+
+  // Nearly all in its years; a set share outside, most of it close by, more where the run is
+  // doubted.
+  private double[] runOf(History.Model model) {
+    double doubt = 1 / model.trust();
+    double before = beforeRun * doubt;
+    double after = afterRun * doubt;
+    double inside = (1 - Math.min(0.9, before + after)) / (model.to() - model.from() + 1);
+    double open = 1.0 / axis.size();
+    return axis.map(
+        year -> {
+          double p =
+              year < model.from()
+                  ? before * (1 - fade) * Math.pow(fade, model.from() - year - 1)
+                  : year > model.to()
+                      ? after * (1 - fade) * Math.pow(fade, year - model.to() - 1)
+                      : inside;
+          return (model.trust() * p + (1 - model.trust()) * open) / open;
+        });
+  }
+}

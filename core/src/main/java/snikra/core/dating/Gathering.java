@@ -1,0 +1,338 @@
+package snikra.core.dating;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import snikra.core.clue.Bound;
+import snikra.core.clue.Clue;
+import snikra.core.clue.Feature;
+import snikra.core.clue.Firmness;
+import snikra.core.code.AssayOffice;
+import snikra.core.code.NumberTable;
+import snikra.core.code.SeenHallmark;
+import snikra.core.code.SeenNumber;
+import snikra.core.dating.Evidence.Statement;
+import snikra.core.mark.MarkEvidence;
+import snikra.core.pattern.Pattern;
+import snikra.core.pattern.PatternVerdict;
+import snikra.core.provenance.EdtfDate;
+import snikra.core.provenance.StoryEvent;
+import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.Face;
+import snikra.core.specimen.Seen;
+import snikra.core.specimen.SeenBlade;
+import snikra.core.specimen.Sought;
+import snikra.core.specimen.Specimen;
+import snikra.core.specimen.Sureness;
+import snikra.core.trait.Traits;
+import snikra.core.wording.Wording;
+
+/** Takes from a knife as found all that speaks of its origin. */
+public final class Gathering {
+  /** How often something can be read on the mark side of a main tang, and elsewhere. */
+  private static final double MAIN_TANG = 0.75;
+
+  private static final double OTHER_FACES = 0.3;
+  private static final double WORD_IS_SURE = 0.9;
+
+  /** Id of the pattern among the clues. */
+  public static final String PATTERN = "pattern";
+
+  private static final String FRAME = "frame";
+
+  /** Share of all names together from which the pattern says something. */
+  private static final double PATTERN_KNOWN = 0.5;
+
+  private final Specimen knife;
+  private final ReferenceShelf shelf;
+
+  private Gathering(Specimen knife, ReferenceShelf shelf) {
+    this.knife = knife;
+    this.shelf = shelf;
+  }
+
+  /** All of it, with what the marks say and what the pattern may be. */
+  public static Evidence of(
+      Specimen knife, MarkEvidence marks, PatternVerdict pattern, ReferenceShelf shelf) {
+    return new Gathering(knife, shelf).evidence(marks, pattern);
+  }
+
+  private Evidence evidence(MarkEvidence marks, PatternVerdict pattern) {
+    Map<String, Seen<String>> seen = new TreeMap<>(knife.seen());
+    if (!knife.blades().isEmpty()) {
+      seen.putAll(knife.blades().get(0).seen());
+    }
+    for (MarkEvidence.WordFound w : marks.words()) {
+      Sureness sureness = w.probability() > WORD_IS_SURE ? Sureness.SURE : Sureness.LIKELY;
+      seen.putIfAbsent(w.feature(), new Seen<>(w.clue(), sureness));
+    }
+    List<Evidence.Observed> observed = new ArrayList<>();
+    for (Feature feature : shelf.clues().features()) {
+      Seen<String> s = seen.get(feature.id());
+      Optional<Clue> clue = s == null ? Optional.empty() : feature.clue("" + s.value());
+      clue.ifPresent(c -> observed.add(new Evidence.Observed(feature, c, s.sureness())));
+    }
+    pattern(pattern).ifPresent(observed::add);
+    List<Statement> statements = new ArrayList<>(told());
+    hallmarks(statements);
+    registered(statements);
+    return new Evidence(
+        marks,
+        observed,
+        statements,
+        knife.number(),
+        knife.codes(),
+        found(knife),
+        shown(),
+        facesLeft(),
+        Stream.concat(
+                seen.entrySet().stream()
+                    .filter(e -> e.getValue().value() == null)
+                    .map(Map.Entry::getKey),
+                knife.notFound().stream().map(Sought::toString))
+            .collect(Collectors.toSet()));
+  }
+
+  // The pattern is seen by what it is made of, and may be one of several.
+  private Optional<Evidence.Observed> pattern(PatternVerdict verdict) {
+    Map<Pattern, Double> shares = new LinkedHashMap<>();
+    for (PatternVerdict.Name name : verdict.names()) {
+      shelf
+          .patterns()
+          .pattern(name.pattern())
+          .filter(p -> name.probability() > 0 && (p.era() != null || !p.regions().isEmpty()))
+          .ifPresent(p -> shares.put(p, name.probability()));
+    }
+    if (shares.values().stream().mapToDouble(Double::doubleValue).sum() < PATTERN_KNOWN) {
+      return Optional.empty();
+    }
+    Pattern lead = shares.keySet().iterator().next();
+    Pattern.Era era = lead.era();
+    Clue clue =
+        new Clue(
+            lead.id(),
+            verdict.title(),
+            "",
+            1,
+            era == null ? null : new Bound(era.from(), era.common() - era.from(), Firmness.SOFT),
+            era == null || era.to() == null ? null : new Bound(era.to(), 0, Firmness.SOFT),
+            true,
+            List.of(),
+            lead.regions(),
+            List.of(),
+            "Patterns have their day and their countries; both softly, for patterns are revived.",
+            "pattern book");
+    Feature feature =
+        new Feature(PATTERN, "pattern", FRAME, "Pattern", false, false, List.of(clue));
+    return Optional.of(new Evidence.Observed(feature, clue, Sureness.SURE, shares));
+  }
+
+  /** What a number may speak of: features by their answers, and the traits of the first look. */
+  public static Map<String, String> found(Specimen knife) {
+    Map<String, String> found = new HashMap<>();
+    knife
+        .seen()
+        .forEach(
+            (feature, seen) -> {
+              if (seen.value() != null) {
+                found.put(feature, seen.value());
+              }
+            });
+    if (!knife.blades().isEmpty()) {
+      found.put(Traits.BLADES, Integer.toString(knife.blades().size()));
+    }
+    for (int i = 0; i < knife.blades().size(); i++) {
+      String type = Seen.valueOf(knife.blades().get(i).type());
+      if (type != null) {
+        found.put(Traits.BLADE + (i + 1), type);
+      }
+    }
+    put(found, Traits.FRAME, knife.frame());
+    put(found, Traits.BOLSTERS, knife.bolsters());
+    return found;
+  }
+
+  private static void put(Map<String, String> found, String trait, @Nullable Seen<String> seen) {
+    if (Seen.valueOf(seen) != null) {
+      found.put(trait, seen.value());
+    }
+  }
+
+  private Shown shown() {
+    Map<String, List<Seen<String>>> answers = new HashMap<>();
+    Traits.of(knife, shelf.patterns())
+        .forEach((trait, seen) -> answers.put(trait, new ArrayList<>(List.of(seen))));
+    for (int i = 0; i < knife.blades().size(); i++) {
+      SeenBlade blade = knife.blades().get(i);
+      if (Seen.valueOf(blade.type()) != null) {
+        answers.put(Traits.BLADE + (i + 1), List.of(blade.type()));
+      }
+      boolean isMain = i == 0;
+      blade
+          .seen()
+          .forEach(
+              (feature, seen) -> {
+                if (!isMain && seen.value() != null) {
+                  answers.computeIfAbsent(feature, f -> new ArrayList<>()).add(seen);
+                }
+              });
+    }
+    return new Shown(answers, knife.closedLength() == null ? null : knife.closedLength().mm());
+  }
+
+  // The main tang first: makers struck there before anywhere else.
+  private List<Evidence.FaceLeft> facesLeft() {
+    List<Evidence.FaceLeft> left = new ArrayList<>();
+    if (notLooked(1, Face.MARK)) {
+      left.add(new Evidence.FaceLeft("the mark side of the main tang", MAIN_TANG));
+    }
+    if (notLooked(1, Face.PILE)) {
+      left.add(new Evidence.FaceLeft("the pile side of the main tang", OTHER_FACES));
+    }
+    for (int blade = 2; blade <= knife.blades().size(); blade++) {
+      if (notLooked(blade, Face.MARK)) {
+        left.add(new Evidence.FaceLeft("the tang of blade " + blade, OTHER_FACES));
+      }
+    }
+    return left;
+  }
+
+  private boolean notLooked(int blade, Face face) {
+    return knife.marks().stream().noneMatch(m -> m.blade() == blade && m.face() == face);
+  }
+
+  // Sources that disagree all stay in, each with the weight of its word. Who tells a thing again is
+  // no second witness, and many mouths of one rumour are one.
+  private List<Statement> told() {
+    Map<String, List<Statement>> byTeller = new LinkedHashMap<>();
+    for (int i = 0; i < knife.story().size(); i++) {
+      StoryEvent e = knife.story().get(i);
+      Statement said = statement("story-" + (i + 1), e);
+      if (said != null) {
+        byTeller.computeIfAbsent(teller(e, i), t -> new ArrayList<>()).add(said);
+      }
+    }
+    List<Statement> out = new ArrayList<>();
+    for (List<Statement> ofOne : byTeller.values()) {
+      Statement together = ofOne.get(0);
+      for (Statement more : ofOne.subList(1, ofOne.size())) {
+        Statement both = together.and(more).orElse(null);
+        if (both == null) {
+          out.add(more);
+        } else {
+          together = both;
+        }
+      }
+      out.add(together);
+    }
+    return out;
+  }
+
+  private static String teller(StoryEvent e, int place) {
+    if (e.teller() != null) {
+      return "told by " + e.teller().strip().toLowerCase(java.util.Locale.ROOT);
+    }
+    return e.source().isPassedOn()
+        ? e.source().toString()
+        : e.source() + " " + (e.date() == null ? place : e.date().written()) + " " + e.kind();
+  }
+
+  private @Nullable Statement statement(String id, StoryEvent e) {
+    EdtfDate date = e.date();
+    if (date == null && e.region() == null && e.maker() == null) {
+      return null;
+    }
+    boolean dated = e.kind() == StoryEvent.Kind.DATED;
+    List<String> claims = new ArrayList<>();
+    if (date != null) {
+      claims.add((dated ? "of " : "") + date.written());
+    }
+    if (e.maker() != null) {
+      claims.add("by " + shelf.maker(e.maker()).map(m -> m.name()).orElse(e.maker()));
+    }
+    if (e.region() != null) {
+      claims.add("from " + shelf.region(e.region()).label());
+    }
+    String what = dated || date == null ? "Said to be" : Wording.upperFirst(e.kind().toString());
+    return new Statement(
+        id,
+        "story",
+        "Story",
+        what + " " + String.join(", ", claims),
+        null,
+        date == null ? null : date.latestYear(),
+        dated && date != null
+            ? IntStream.rangeClosed(date.earliestYear(), date.latestYear())
+                .boxed()
+                .collect(Collectors.toSet())
+            : null,
+        e.region() == null ? null : Set.of(e.region()),
+        e.maker(),
+        e.source().reliability(),
+        "A story is as good as its source.");
+  }
+
+  private void hallmarks(List<Statement> out) {
+    double word = shelf.judgement().of("statement.hallmark");
+    int n = 1;
+    for (SeenHallmark seen : knife.hallmarks()) {
+      AssayOffice office = shelf.assayOffice(seen.office()).orElse(null);
+      List<Integer> years = office == null ? List.of() : office.years(seen);
+      if (!years.isEmpty()) {
+        out.add(
+            new Statement(
+                "hallmark-" + n++,
+                "number",
+                "Silver",
+                office.label() + ", letter " + seen.letter(),
+                years.get(0),
+                years.get(years.size() - 1) + 1,
+                made(years),
+                word,
+                office.note()));
+      }
+    }
+  }
+
+  // The letter changed within the year, and the silver was worked up after it was tested.
+  private static Set<Integer> made(List<Integer> assayed) {
+    Set<Integer> years = new TreeSet<>();
+    assayed.forEach(
+        year -> {
+          years.add(year);
+          years.add(year + 1);
+        });
+    return years;
+  }
+
+  private void registered(List<Statement> out) {
+    double word = shelf.judgement().of("statement.registered");
+    int n = 1;
+    for (SeenNumber seen : knife.registered()) {
+      NumberTable table = shelf.numberTable(seen.table()).orElse(null);
+      if (table != null) {
+        String number = seen.number() == null ? "" : " " + seen.number();
+        out.add(
+            new Statement(
+                "registered-" + n++,
+                "number",
+                "Number",
+                table.label() + number,
+                seen.notBefore(table),
+                null,
+                word,
+                table.why()));
+      }
+    }
+  }
+}

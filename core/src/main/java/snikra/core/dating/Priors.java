@@ -1,0 +1,30 @@
+package snikra.core.dating;
+
+import java.util.List;
+import snikra.core.clue.Part;
+import snikra.core.judgement.Judgement;
+
+/**
+ * How likely a knife came to be otherwise than as made, relative to that.
+ *
+ * @param oldStyle made later in an older style
+ * @param untrusted under a mark that is not its maker's
+ * @param older a part of older stock, far from (0) and near (1) a change of owner, model or closing
+ * @param replaced by part; the last place is the story, which is told of the whole knife
+ */
+record Priors(double oldStyle, double untrusted, double[] older, double[] replaced) {
+
+  static Priors of(Judgement judgement, List<Part> parts) {
+    double[] replaced = new double[parts.size() + 1];
+    for (int k = 0; k < parts.size(); k++) {
+      replaced[k] = parts.get(k).replaceable().prior();
+    }
+    return new Priors(
+        judgement.of("state.old-style"),
+        judgement.of("state.mark-untrusted"),
+        new double[] {
+          judgement.of("state.older-part"), judgement.of("state.older-part-near-change")
+        },
+        replaced);
+  }
+}

@@ -1,0 +1,69 @@
+import { useQuery } from "@tanstack/react-query";
+import { useEffect } from "react";
+import { Link } from "react-router";
+import { api } from "../../api/client";
+import { Failed } from "../../ui/failed";
+
+/** What each group of numbers is about, by how their names begin. */
+const GROUPS: [string, string][] = [
+  ["state", "How a knife came to be as it is, against one as made"],
+  ["look", "What was seen"],
+  ["source", "What sources are worth"],
+  ["fitting", "What a maker fitted"],
+  ["model", "Models"],
+  ["tell", "Tells"],
+  ["hand", "Whose hand"],
+  ["mark", "Marks"],
+  ["statement", "What is struck or said beside the mark"],
+  ["pattern", "The pattern as a clue"],
+];
+
+/** Every number of judgement the verdicts are worked out from, each with its reason. */
+export function JudgementPage() {
+  const rates = useQuery({ queryKey: ["judgement"], queryFn: api.judgement });
+  useEffect(() => {
+    document.title = "Numbers of judgement \u2013 Snikra";
+  }, []);
+  if (rates.isError)
+    return (
+      <Failed what="The numbers could not be read." error={rates.error} onAgain={() => rates.refetch()} />
+    );
+  return (
+    <main className="px-4 pt-3 pb-8 lg:px-6">
+      <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">Numbers of judgement</h1>
+      <p className="mt-1 max-w-[46rem] text-ink2">
+        Nobody can look these up: they are held to be so, for the reason given, and every verdict is worked
+        out from them. Years, laws and materials stand in the book, facts about makers in the{" "}
+        <Link to="/makers" className="underline">
+          packs
+        </Link>
+        .
+      </p>
+      {rates.isPending && <p className="voice mt-4 text-ink3">Looking.</p>}
+      {GROUPS.map(([id, name]) => {
+        const own = (rates.data ?? []).filter((r) => r.id.startsWith(`${id}.`));
+        return (
+          own.length > 0 && (
+            <section key={id} aria-label={name} className="mt-5">
+              <h2 className="font-semibold">{name}</h2>
+              <dl className="mt-1 max-w-[60rem] border-t border-rule">
+                {own.map((r) => (
+                  <div
+                    key={r.id}
+                    className="grid grid-cols-[minmax(0,1fr)_4.5rem] gap-x-4 border-b border-rule py-1 sm:grid-cols-[minmax(0,1fr)_4.5rem_minmax(0,1.4fr)]"
+                  >
+                    <dt>{r.label}</dt>
+                    <dd className="num text-right">
+                      {r.value.toLocaleString(undefined, { maximumSignificantDigits: 3 })}
+                    </dd>
+                    <dd className="text-ink2 max-sm:col-span-2">{r.why}</dd>
+                  </div>
+                ))}
+              </dl>
+            </section>
+          )
+        );
+      })}
+    </main>
+  );
+}
