@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
 import snikra.core.pattern.Pattern;
@@ -72,23 +73,30 @@ final class ClueTables {
     return row(feature, clue).looks.get(sureness);
   }
 
-  /** What a pattern says that may be one of several. */
-  Look look(Evidence.Observed o, int part, PatternEras eras) {
-    double named = o.patterns().values().stream().mapToDouble(Double::doubleValue).sum();
-    double[][][] p = new double[regions.size()][2][];
-    for (int r = 0; r < regions.size(); r++) {
-      String region = regions.get(r).id();
-      for (int style = 0; style < 2; style++) {
-        boolean copy = style == OLD_STYLE;
-        p[r][style] =
-            axis.map(
-                year -> {
-                  double sum = Math.max(0, 1 - named);
-                  for (Map.Entry<Pattern, Double> e : o.patterns().entrySet()) {
-                    sum += e.getValue() * eras.at(e.getKey(), region, year, copy);
-                  }
-                  return sum;
-                });
+  /**
+   * What a pattern says that may be one of several.
+   *
+   * @param eras of a pattern, by region, style and year
+   */
+  Look look(Evidence.Observed o, int part, Function<Pattern, double[][][]> eras) {
+    double named = 0;
+    for (Evidence.Share share : o.patterns()) {
+      named += share.share();
+    }
+    double[][][] p = new double[regions.size()][2][axis.size()];
+    for (double[][] styles : p) {
+      for (double[] row : styles) {
+        Arrays.fill(row, Math.max(0, 1 - named));
+      }
+    }
+    for (Evidence.Share share : o.patterns()) {
+      double[][][] era = eras.apply(share.pattern());
+      for (int r = 0; r < p.length; r++) {
+        for (int style = 0; style < 2; style++) {
+          for (int y = 0; y < axis.size(); y++) {
+            p[r][style][y] += share.share() * era[r][style][y];
+          }
+        }
       }
     }
     double rightly = o.sureness().reliability();

@@ -1,11 +1,13 @@
 package snikra.core.dating;
 
-import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Part;
 import snikra.core.judgement.Judgement;
+import snikra.core.pattern.Pattern;
 import snikra.core.reference.History;
 import snikra.core.reference.Maker;
 import snikra.core.reference.MarkVariant;
@@ -30,12 +32,16 @@ final class Desk {
   final double othersMark;
 
   private final PatternEras patternEras;
+
+  /** By pattern, region, style and year. */
+  private final Map<String, double[][][]> eras = new ConcurrentHashMap<>();
+
   private final double ruledOut;
   private final double beforeRun;
   private final double afterRun;
   private final double fade;
   private final double notListedFor;
-  private final Map<History.Model, double[]> runs = new HashMap<>();
+  private final IdentityHashMap<History.Model, double[]> runs = new IdentityHashMap<>();
 
   Desk(ReferenceShelf shelf, int thisYear) {
     Judgement judgement = shelf.judgement();
@@ -65,7 +71,24 @@ final class Desk {
   Look look(Evidence.Observed o) {
     return o.patterns().isEmpty()
         ? tables.look(o.feature(), o.clue(), o.sureness())
-        : tables.look(o, parts.indexOf(shelf.clues().part(o.feature().part())), patternEras);
+        : tables.look(o, parts.indexOf(shelf.clues().part(o.feature().part())), this::era);
+  }
+
+  // Worked out when first met: few of the patterns in the book are.
+  private double[][][] era(Pattern pattern) {
+    return eras.computeIfAbsent(
+        pattern.id(),
+        id -> {
+          double[][][] rows = new double[shelf.regions().size()][2][];
+          for (int r = 0; r < rows.length; r++) {
+            String region = shelf.regions().get(r).id();
+            for (int style = 0; style < 2; style++) {
+              boolean copy = style == ClueTables.OLD_STYLE;
+              rows[r][style] = axis.map(year -> patternEras.at(pattern, region, year, copy));
+            }
+          }
+          return rows;
+        });
   }
 
   /** What a statement says, misremembering included. */

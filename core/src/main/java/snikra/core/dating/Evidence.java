@@ -99,13 +99,15 @@ public record Evidence(
    *
    * @param patterns where it is the pattern, what it may be with the share of each
    */
-  public record Observed(
-      Feature feature, Clue clue, Sureness sureness, Map<Pattern, Double> patterns) {
+  public record Observed(Feature feature, Clue clue, Sureness sureness, List<Share> patterns) {
     /** An answer of the clue book. */
     public Observed(Feature feature, Clue clue, Sureness sureness) {
-      this(feature, clue, sureness, Map.of());
+      this(feature, clue, sureness, List.of());
     }
   }
+
+  /** A pattern it may be, with its share. */
+  public record Share(Pattern pattern, double share) {}
 
   /**
    * Something that is said of the knife: that it existed by a year, that it did not before one,

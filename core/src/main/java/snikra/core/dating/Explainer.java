@@ -47,7 +47,6 @@ final class Explainer {
   /** Share of a country among makers not on file from which it is named. */
   private static final double CLEAR_COUNTRY = 0.6;
 
-  private final Hypotheses hypotheses;
   private final Inference inference;
   private final YearAxis axis;
   private final List<Part> parts;
@@ -110,7 +109,6 @@ final class Explainer {
 
   Explainer(
       Hypotheses hypotheses, Inference inference, Desk desk, List<Look> looks, Evidence evidence) {
-    this.hypotheses = hypotheses;
     this.inference = inference;
     this.axis = desk.axis;
     this.parts = desk.parts;

@@ -105,18 +105,18 @@ public final class Gathering {
 
   // The pattern is seen by what it is made of, and may be one of several.
   private Optional<Evidence.Observed> pattern(PatternVerdict verdict) {
-    Map<Pattern, Double> shares = new LinkedHashMap<>();
+    List<Evidence.Share> shares = new ArrayList<>();
     for (PatternVerdict.Name name : verdict.names()) {
       shelf
           .patterns()
           .pattern(name.pattern())
           .filter(p -> name.probability() > 0 && (p.era() != null || !p.regions().isEmpty()))
-          .ifPresent(p -> shares.put(p, name.probability()));
+          .ifPresent(p -> shares.add(new Evidence.Share(p, name.probability())));
     }
-    if (shares.values().stream().mapToDouble(Double::doubleValue).sum() < PATTERN_KNOWN) {
+    if (shares.stream().mapToDouble(Evidence.Share::share).sum() < PATTERN_KNOWN) {
       return Optional.empty();
     }
-    Pattern lead = shares.keySet().iterator().next();
+    Pattern lead = shares.get(0).pattern();
     Pattern.Era era = lead.era();
     Clue clue =
         new Clue(

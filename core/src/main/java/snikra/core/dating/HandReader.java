@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -36,7 +37,11 @@ final class HandReader {
   private final double tellIsWrong;
   private final double rare;
   private final double modelOnFile;
-  private final Map<Maker, Set<String>> spoken = new HashMap<>();
+
+  /** By maker itself: makers are large, and there is one of each. */
+  private final IdentityHashMap<Maker, Set<String>> spoken = new IdentityHashMap<>();
+
+  private final IdentityHashMap<Maker, boolean[]> nearChange = new IdentityHashMap<>();
 
   HandReader(ReferenceShelf shelf, YearAxis axis) {
     this.axis = axis;
@@ -49,7 +54,14 @@ final class HandReader {
     tellIsWrong = judgement.of("tell.wrong");
     rare = judgement.of("tell.rare");
     modelOnFile = judgement.of("hand.model-on-file");
-    shelf.makers().forEach(m -> spoken.put(m, spokenOf(m)));
+    for (Maker maker : shelf.makers()) {
+      boolean[] near = new boolean[axis.size()];
+      for (int y = 0; y < near.length; y++) {
+        near[y] = maker.isNearChange(axis.year(y));
+      }
+      nearChange.put(maker, near);
+      spoken.put(maker, spokenOf(maker));
+    }
   }
 
   // By which traits anything is on file of it.
@@ -71,7 +83,8 @@ final class HandReader {
     Set<String> dated =
         evidence.observed().stream().map(o -> o.feature().id()).collect(Collectors.toSet());
     Set<String> told = new HashSet<>();
-    for (Maker maker : own == house ? List.of(own) : List.of(own, house)) {
+    for (Maker maker :
+        hand.isItself() || own.equals(house) ? List.of(house) : List.of(own, house)) {
       for (String trait : spoken.getOrDefault(maker, Set.of())) {
         double[] row = told.contains(trait) ? null : row(maker, trait, shown);
         if (row != null) {
@@ -137,7 +150,7 @@ final class HandReader {
   }
 
   private double strange(Maker maker, int year) {
-    return maker.isNearChange(year) ? notOnFileNearChange : notOnFile;
+    return nearChange.get(maker)[year - axis.first()] ? notOnFileNearChange : notOnFile;
   }
 
   // Of several fitted at one time each was on a share of the knives.

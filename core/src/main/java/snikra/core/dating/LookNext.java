@@ -14,6 +14,7 @@ import snikra.core.dating.DatingVerdict.Attribution;
 import snikra.core.dating.DatingVerdict.NextLook;
 import snikra.core.mark.MarkCandidate;
 import snikra.core.mark.MarkRival;
+import snikra.core.pattern.Pattern.Mechanism;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Sought;
 import snikra.core.wording.Wording;
@@ -36,10 +37,12 @@ final class LookNext {
   private final ClueTables tables;
   private final Strikes strikes;
   private final double nameBits;
+  private final List<Mechanism> mechanisms;
 
   LookNext(ReferenceShelf shelf, ClueTables tables, YearAxis axis) {
     this.shelf = shelf;
     this.tables = tables;
+    this.mechanisms = shelf.patterns().mechanisms();
     this.nameBits = shelf.judgement().of("look.gives-the-name");
     this.strikes = new Strikes(shelf, axis);
   }
@@ -66,7 +69,7 @@ final class LookNext {
 
   // What gives the knife its name, once something else was seen that makes it worth asking.
   private boolean namesIt(Feature feature, Evidence evidence) {
-    return shelf.patterns().mechanisms().stream()
+    return mechanisms.stream()
         .filter(m -> m.shows().containsKey(feature.id()))
         .anyMatch(
             m ->

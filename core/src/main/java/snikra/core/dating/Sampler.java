@@ -167,8 +167,9 @@ public final class Sampler {
       if (random.nextDouble() < care.looks()) {
         Sureness truly = random.nextDouble() < care.slips() ? Sureness.LIKELY : Sureness.SURE;
         int r = shelf.regions().indexOf(home);
-        Look look = look(random, feature, r, style, of[k], truly);
-        seen.add(new Evidence.Observed(feature, clue(feature, look), Sureness.SURE));
+        Taken taken = look(random, feature, r, style, of[k], truly);
+        Look look = taken.look();
+        seen.add(new Evidence.Observed(feature, taken.shown(), Sureness.SURE));
         ofItsDay *= look.likelihood()[r][ClueTables.AS_MADE][of[k]];
         inOldStyle *= look.likelihood()[r][ClueTables.OLD_STYLE][of[k]];
         if (isMisjudged(random, look, r, of[k])) {
@@ -237,23 +238,17 @@ public final class Sampler {
         : Math.max(0, y - 1 - random.nextInt(Voice.OLDER_BY));
   }
 
-  private Look look(
+  /** An answer, and what it says when seen so. */
+  private record Taken(Clue shown, Look look) {}
+
+  private Taken look(
       RandomGenerator random, Feature feature, int region, int style, int y, Sureness truly) {
     double[] p =
         feature.clues().stream()
             .mapToDouble(c -> tables.look(feature, c, truly).likelihood()[region][style][y])
             .toArray();
-    return tables.look(feature, feature.clues().get(choose(random, p)), truly);
-  }
-
-  private Clue clue(Feature feature, Look look) {
-    return feature.clues().stream()
-        .filter(
-            c ->
-                List.of(Sureness.SURE, Sureness.LIKELY).stream()
-                    .anyMatch(s -> tables.look(feature, c, s) == look))
-        .findFirst()
-        .orElseThrow();
+    Clue shown = feature.clues().get(choose(random, p));
+    return new Taken(shown, tables.look(feature, shown, truly));
   }
 
   private static boolean isMisjudged(RandomGenerator random, Look look, int region, int y) {

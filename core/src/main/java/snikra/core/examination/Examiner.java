@@ -188,22 +188,16 @@ public final class Examiner {
     NumberVerdict number = Numbers.read(knife, Gathering.found(knife), dated, shelf).orElse(null);
     ValueVerdict value =
         appraiser.appraise(subject(knife, pattern, dated, number, grade), knife.comparables());
-    return summary(knife, pattern, dated, number, grade, value);
+    return summary(pattern, dated, number, grade, value);
   }
 
   /** The same out of the whole verdict on it, where that is at hand. */
-  public Summary summarise(Specimen knife, Verdict verdict) {
+  public Summary summarise(Verdict verdict) {
     return summary(
-        knife,
-        verdict.pattern(),
-        verdict.dating(),
-        verdict.number(),
-        verdict.grade(),
-        verdict.value());
+        verdict.pattern(), verdict.dating(), verdict.number(), verdict.grade(), verdict.value());
   }
 
   private Summary summary(
-      Specimen knife,
       PatternVerdict pattern,
       DatingVerdict dated,
       @Nullable NumberVerdict number,

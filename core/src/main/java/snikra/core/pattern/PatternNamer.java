@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import snikra.core.pattern.Pattern.Mechanism;
 import snikra.core.pattern.PatternVerdict.Name;
 import snikra.core.pattern.PatternVerdict.Requirement;
 import snikra.core.pattern.PatternVerdict.Standing;
@@ -27,10 +28,12 @@ public final class PatternNamer {
   private static final double UNNAMED_BY_CHANCE = 0.25;
 
   private final PatternBook book;
+  private final List<Mechanism> mechanisms;
 
   /** A namer for this book. */
   public PatternNamer(PatternBook book) {
     this.book = book;
+    this.mechanisms = book.mechanisms();
   }
 
   /** Names by one school, likeliest first, with their probabilities. */
@@ -51,9 +54,10 @@ public final class PatternNamer {
 
   /** The names this knife may bear. */
   public PatternVerdict name(Specimen knife) {
-    Ranked strict = rank(knife, Tolerance.STRICT, false);
-    Ranked trade = rank(knife, Tolerance.TRADE, true);
-    boolean known = Scoring.known(knife, book) > 0 && !strict.scored.isEmpty();
+    List<Mechanism> shown = mechanisms.stream().filter(m -> Scoring.isShown(m, knife)).toList();
+    Ranked strict = rank(knife, Tolerance.STRICT, false, shown);
+    Ranked trade = rank(knife, Tolerance.TRADE, true, shown);
+    boolean known = Scoring.known(knife, shown) > 0 && !strict.scored.isEmpty();
     return new PatternVerdict(
         title(strict, knife),
         title(trade, knife),
@@ -61,14 +65,15 @@ public final class PatternNamer {
         strict.unnamed);
   }
 
-  private Ranked rank(Specimen knife, Tolerance tolerance, boolean tradeLabels) {
+  private Ranked rank(
+      Specimen knife, Tolerance tolerance, boolean tradeLabels, List<Mechanism> shown) {
     List<Scoring> scored = new ArrayList<>();
     for (Pattern p : book.patterns()) {
       if (tradeLabels || p.role() != Pattern.Role.TRADE_LABEL) {
-        scored.add(new Scoring(book, p, knife, tolerance));
+        scored.add(new Scoring(book, p, knife, tolerance, shown));
       }
     }
-    double unnamed = Scoring.known(knife, book) * Math.log(UNNAMED_BY_CHANCE);
+    double unnamed = Scoring.known(knife, shown) * Math.log(UNNAMED_BY_CHANCE);
     double shift = scored.stream().mapToDouble(Scoring::log).max().orElse(unnamed);
     double top = Math.max(shift, unnamed);
     double sum = Math.exp(unnamed - top);

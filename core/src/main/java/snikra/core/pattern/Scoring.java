@@ -30,10 +30,22 @@ final class Scoring {
   private final Pattern pattern;
   private final Specimen knife;
   private final Tolerance tolerance;
+  private final List<Mechanism> mechanisms;
   private final @Nullable SlotAssignment assignment;
   private final double log;
 
-  Scoring(PatternBook book, Pattern pattern, Specimen knife, Tolerance tolerance) {
+  /**
+   * One pattern and one knife.
+   *
+   * @param mechanisms what some patterns are known by and this knife shows
+   */
+  Scoring(
+      PatternBook book,
+      Pattern pattern,
+      Specimen knife,
+      Tolerance tolerance,
+      List<Mechanism> mechanisms) {
+    this.mechanisms = mechanisms;
     this.book = book;
     this.pattern = pattern;
     this.knife = knife;
@@ -127,14 +139,13 @@ final class Scoring {
   // What few knives show counts for the pattern that is known by it, and against all others.
   private double mechanism() {
     double log = 0;
-    for (Mechanism of : book.mechanisms()) {
-      boolean isOurs = of == pattern.mechanism();
-      boolean looked = of.shows().keySet().stream().anyMatch(f -> seen(knife, f) != null);
-      if (isShown(of, knife)) {
-        log += isOurs ? 0 : Math.log(of.atLarge());
-      } else if (isOurs) {
-        log += Math.log(looked ? of.atLarge() * tolerance.frame() : of.atLarge());
-      }
+    for (Mechanism of : mechanisms) {
+      log += of.equals(pattern.mechanism()) ? 0 : Math.log(of.atLarge());
+    }
+    Mechanism own = pattern.mechanism();
+    if (own != null && !mechanisms.contains(own)) {
+      boolean looked = own.shows().keySet().stream().anyMatch(f -> seen(knife, f) != null);
+      log += Math.log(looked ? own.atLarge() * tolerance.frame() : own.atLarge());
     }
     return log;
   }
@@ -252,8 +263,8 @@ final class Scoring {
   }
 
   /** How many things that tell patterns apart were seen. */
-  static int known(Specimen knife, PatternBook book) {
-    int known = (int) book.mechanisms().stream().filter(m -> isShown(m, knife)).count();
+  static int known(Specimen knife, List<Mechanism> mechanisms) {
+    int known = mechanisms.size();
     known += Seen.valueOf(knife.frame()) != null ? 1 : 0;
     known += knife.closedLength() != null ? 1 : 0;
     for (SeenBlade b : knife.blades()) {

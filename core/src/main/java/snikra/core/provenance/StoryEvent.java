@@ -62,7 +62,7 @@ public record StoryEvent(
     PRICE_LIST(0.9),
     ADVERTISEMENT(0.85),
     BOOK(0.5),
-    FAMILY(0.65),
+    FAMILY(0.7),
     DEALER(0.5),
     HEARSAY(0.4),
     FORUM(0.3);
