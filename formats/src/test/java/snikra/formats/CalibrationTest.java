@@ -16,13 +16,15 @@ class CalibrationTest {
 
   @Test
   void spansAndProbabilitiesAreRightAsOftenAsTheySay() {
-    Calibration.Report report = calibration.run(KNIVES, SEED, new Sampler.Care(0.3, 0.3, 0));
+    // More than the 2,000 asked for: with so few one seed in a hundred is out by chance alone.
+    int many = 3 * KNIVES;
+    Calibration.Report report = calibration.run(many, SEED, new Sampler.Care(0.3, 0.3, 0));
     assertThat(report.nineTenths()).isBetween(0.87, 0.93);
     assertThat(report.half()).isBetween(0.46, 0.54);
     assertThat(report.maker().expectedError()).isLessThan(0.03);
     assertThat(report.state().expectedError()).isLessThan(0.03);
     assertThat(report.maker().tenths().stream().mapToInt(Calibration.Tenth::count).sum())
-        .isEqualTo(KNIVES);
+        .isEqualTo(many);
   }
 
   @Test

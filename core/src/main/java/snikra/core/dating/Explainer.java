@@ -420,7 +420,7 @@ final class Explainer {
     for (Owner o : owners.values()) {
       sum += o.weights[s];
     }
-    return sum / total;
+    return Math.min(1, sum / total);
   }
 
   /** The likeliest of these ways, however little it comes to. */

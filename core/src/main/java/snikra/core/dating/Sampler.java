@@ -160,8 +160,7 @@ public final class Sampler {
     }
     List<Evidence.Observed> seen = new ArrayList<>();
     List<State> happened = new ArrayList<>();
-    double ofItsDay = 1;
-    double inOldStyle = 1;
+    Map<Integer, List<Look>> looks = new TreeMap<>();
     for (Feature feature : features) {
       int k = parts.indexOf(shelf.clues().part(feature.part()));
       if (random.nextDouble() < care.looks()) {
@@ -170,12 +169,19 @@ public final class Sampler {
         Taken taken = look(random, feature, r, style, of[k], truly);
         Look look = taken.look();
         seen.add(new Evidence.Observed(feature, taken.shown(), Sureness.SURE));
-        ofItsDay *= look.likelihood()[r][ClueTables.AS_MADE][of[k]];
-        inOldStyle *= look.likelihood()[r][ClueTables.OLD_STYLE][of[k]];
+        looks.computeIfAbsent(k, part -> new ArrayList<>()).add(look);
         if (isMisjudged(random, look, r, of[k])) {
           happened.add(new State(State.Kind.MISJUDGED, feature.id(), ""));
         }
       }
+    }
+    double ofItsDay = 1;
+    double inOldStyle = 1;
+    for (Map.Entry<Integer, List<Look>> part : looks.entrySet()) {
+      State befell = odd.get(parts.get(part.getKey()).id());
+      int r = shelf.regions().indexOf(home);
+      ofItsDay *= ofPart(part.getValue(), befell, r, ClueTables.AS_MADE, y);
+      inOldStyle *= ofPart(part.getValue(), befell, r, ClueTables.OLD_STYLE, y);
     }
     // An older style in the years of that style is as made.
     boolean isLater = oldStyle && random.nextDouble() >= Math.min(1, ofItsDay / inOldStyle);
@@ -249,6 +255,30 @@ public final class Sampler {
             .toArray();
     Clue shown = feature.clues().get(choose(random, p));
     return new Taken(shown, tables.look(feature, shown, truly));
+  }
+
+  // What is seen of a part, by how it came to be, as the model weighs it.
+  private double ofPart(List<Look> looks, @Nullable State befell, int region, int style, int y) {
+    double[] row = new double[axis.size()];
+    for (int z = 0; z < row.length; z++) {
+      row[z] = 1;
+      for (Look look : looks) {
+        row[z] *= look.likelihood()[region][style][z];
+      }
+    }
+    if (befell == null) {
+      return row[y];
+    }
+    boolean isLater = befell.kind() == State.Kind.PART_REPLACED;
+    int from = isLater ? y : Math.max(0, y - Voice.OLDER_BY);
+    int to = isLater ? row.length : y;
+    double sum = 0;
+    double most = 0;
+    for (int z = from; z < to; z++) {
+      sum += row[z];
+      most = Math.max(most, row[z]);
+    }
+    return isLater ? sum / (to - from) : most;
   }
 
   private static boolean isMisjudged(RandomGenerator random, Look look, int region, int y) {

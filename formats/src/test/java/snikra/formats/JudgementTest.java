@@ -1,0 +1,196 @@
+package snikra.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import snikra.core.examination.Examiner;
+import snikra.core.examination.Verdict;
+import snikra.core.judgement.Judgement;
+import snikra.core.reference.ReferenceShelf;
+
+/** No number of judgement is read without effect: another number gives another verdict. */
+class JudgementTest {
+  private static final String PACK =
+      """
+      schema: 1
+      id: rates
+      title: A pack that says something of everything
+      note: Invented.
+      sources:
+        - {id: book, label: A book, kind: reference-book, reliability: 0.7}
+        - {id: stamps, label: A book of stamps, kind: reference-book, reliability: 0.7, describes: stamp}
+      makers:
+        - id: skelp
+          name: Skelp
+          region: US
+          place: Nowhere Mills
+          weight: 1
+          changes: [1914]
+          note: Invented.
+          marks:
+            - {id: sk-1, lines: [SKELPWORK, NOWHERE], pile: [MILLS], technique: struck, everyBlade: false, from: 1890, to: 1930, give: 1, note: "", source: book}
+            - {id: sk-2, lines: [SKELPWORK, NOWHERE], pile: [], etch: [SKELP], layout: arched, technique: struck, everyBlade: true, from: 1905, to: 1940, give: 1, note: "", source: stamps}
+          history:
+            kind: maker
+            contracts:
+              - {by: Ormtoft, share: 0.5, from: 1890, to: 1940, note: "", source: book}
+            shields:
+              - {shape: bar, give: 1, from: 1890, to: 1910, note: "", source: book}
+            fittings:
+              - {feature: bail, value: wire, give: 1, from: 1895, to: 1910, note: "", source: book}
+              - {feature: loose_part, value: bar, give: 1, from: 1900, to: 1910, note: "", source: book}
+              - {feature: driver, value: flat, give: 1, from: 1930, to: 1935, note: "", source: book}
+            models:
+              - number: "77"
+                label: Jack
+                pattern: regular-jack
+                from: 1900
+                to: 1910
+                marks: {sk-1: {from: 1900, to: 1908}}
+                tells: [{trait: closed-length, mm: 90, spread: 1, source: book}]
+                note: ""
+                source: book
+        - id: ormtoft
+          name: Ormtoft
+          region: DE
+          place: Hollenbrook
+          weight: 1
+          changes: []
+          note: Invented.
+          marks:
+            - {id: or-1, lines: [ORMTOFT], pile: [], technique: struck, everyBlade: true, from: 1900, to: 1925, give: 1, note: "", source: book}
+          history:
+            kind: maker
+            tells:
+              - {text: Brass liners., trait: liner_material, likely: {brass: 0.9}, source: book}
+            models:
+              - number: "12"
+                label: Jack
+                pattern: regular-jack
+                from: 1900
+                to: 1930
+                tells: [{trait: closed-length, mm: 90, spread: 1, source: book}]
+                note: ""
+                source: book
+        - id: trevvick
+          name: Trevvick
+          region: UK
+          place: Hollenbrook
+          weight: 1
+          changes: []
+          note: Invented.
+          marks:
+            - {id: tr-1, lines: [TREVVICK], pile: [], technique: struck, everyBlade: true, from: 1900, to: 1925, give: 1, note: "", source: book}
+      """;
+
+  private static final String LOOKS =
+      "\"seen\":{\"spacer\":\"plastic\",\"jigging\":\"worm-groove\",\"handle_material\":\"acetal\","
+          + "\"bail\":\"wire\",\"shield_shape\":\"oval\",\"driver\":\"flat\",\"liner_material\":\"brass\"},"
+          + "\"closedLength\":\"90 mm\"";
+
+  private static final List<String> KNIVES =
+      List.of(
+          "{" + LOOKS + ",\"marks\":[" + face(1, "mark", "SKELPWORK", "NOWHERE") + "]}",
+          "{\"seen\":{\"loose_part\":\"bar\"},\"marks\":["
+              + face(1, "mark", "SKELPWORK", "NOWHERE")
+              + "]}",
+          "{"
+              + LOOKS
+              + ",\"number\":\"77\",\"marks\":["
+              + face(1, "mark", "SKELPWORK")
+              + ","
+              + face(2, "mark", "ORMTOFT")
+              + "]}",
+          "{\"marks\":["
+              + face(1, "mark", "NOWHERE", "SKELPWORK")
+              + ","
+              + face(1, "pile", "OTHER WORDS")
+              + ",{\"blade\":1,\"face\":\"blade\",\"state\":\"bare\",\"lines\":[]}]}",
+          "{\"marks\":[" + face(1, "mark", "GERMANY") + "," + face(2, "mark", "SKELPWORK") + "]}",
+          "{\"marks\":[" + face(1, "mark", "SKELPWORK") + "," + face(2, "mark", "TREVVICK") + "]}",
+          "{\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"bare\",\"lines\":[]}]}",
+          "{\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\",\"technique\":\"etched\","
+              + "\"layout\":\"straight\",\"lines\":[\"SKELPWORK\"]}]}",
+          "{\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\",\"technique\":\"struck\","
+              + "\"layout\":\"arched\",\"lines\":[\"SKELPWORK\"]}]}",
+          "{\"registered\":[{\"table\":\"us-patent\",\"number\":\"1,234,567\"}],"
+              + "\"seen\":{\"punch\":\"wing\",\"nail_pull\":\"none\"}}",
+          "{\"hallmarks\":[{\"office\":\"OFFICE\",\"letter\":\"c\"}]}",
+          "{\"frame\":\"sowbelly\",\"seen\":{\"jigging\":\"deep-cross\"},\"blades\":["
+              + "{\"type\":\"clip\",\"end\":\"A\"},{\"type\":\"sheepfoot\",\"end\":\"B\"},"
+              + "{\"type\":\"spey\",\"end\":\"B\"}]}",
+          "{\"frame\":\"teardrop\",\"bolsters\":\"both-ends\",\"blades\":["
+              + "{\"type\":\"spear\",\"end\":\"A\"},{\"type\":\"pen\",\"end\":\"A\"}]}",
+          "{\"story\":[{\"kind\":\"dated\",\"date\":\"1890/1900\",\"source\":\"document\"}],"
+              + "\"seen\":{\"handle_material\":\"acetal\"}}");
+
+  private static final ReferenceShelf SHELF = shelf();
+  private static final Examiner PLAIN = new Examiner(SHELF, 2026);
+
+  private static String face(int blade, String face, String... lines) {
+    return "{\"blade\":%d,\"face\":\"%s\",\"state\":\"read\",\"technique\":\"struck\",\"lines\":[\"%s\"]}"
+        .formatted(blade, face, String.join("\",\"", lines));
+  }
+
+  private static ReferenceShelf shelf() {
+    ReferenceShelf shipped = ShippedShelf.load();
+    return shipped.withMakers(PackFormat.makers(List.of(PackFormat.read("rates.yaml", PACK))));
+  }
+
+  static List<String> ids() {
+    return SHELF.judgement().rates().stream()
+        .map(Judgement.Rate::id)
+        // Read where packs are bound, not where knives are dated.
+        .filter(id -> !id.equals("source.describes-stamp"))
+        .toList();
+  }
+
+  @ParameterizedTest
+  @MethodSource("ids")
+  void anotherNumberGivesAnotherVerdict(String id) {
+    double value = SHELF.judgement().of(id);
+    double other = value >= 1 ? 3 * value : value > 0.5 ? 0.4 * value : Math.min(0.9, 1.9 * value);
+    ReferenceShelf judged = SHELF.judgedBy(SHELF.judgement().with(id, other));
+    Examiner changed = new Examiner(judged, 2026);
+    String office = SHELF.assayOffices().get(0).id();
+    assertThat(KNIVES)
+        .as("%s at %s in place of %s", id, other, value)
+        .anyMatch(
+            knife -> {
+              String text = knife.replace("OFFICE", office);
+              return !told(PLAIN, text).equals(told(changed, text));
+            });
+  }
+
+  private static String told(Examiner examiner, String knife) {
+    Verdict verdict = examiner.examine(SpecimenFormat.read(knife, examiner.shelf()));
+    StringBuilder out = new StringBuilder();
+    for (double p : verdict.dating().curve()) {
+      out.append(Math.round(p * 1e9)).append(' ');
+    }
+    verdict.dating().makers().forEach(m -> out.append(m.label()).append(m.probability()));
+    verdict.dating().states().forEach(s -> out.append(s.state().label()).append(s.probability()));
+    verdict.dating().lookNext().forEach(l -> out.append(l.feature()).append(l.bits()));
+    return out.toString();
+  }
+
+  @Test
+  void aStampAloneIsBelievedLess() {
+    assertThat(SHELF.maker("skelp").orElseThrow().marks().get(0).trust()).isEqualTo(0.7);
+    assertThat(SHELF.maker("skelp").orElseThrow().marks().get(1).trust())
+        .isCloseTo(
+            0.7 * SHELF.judgement().of("source.describes-stamp"),
+            org.assertj.core.api.Assertions.within(1e-12));
+  }
+
+  @Test
+  void aNumberThatIsNotOnFileIsRefused() {
+    assertThatThrownBy(() -> SHELF.judgement().of("no.such")).hasMessageContaining("no.such");
+    assertThat(SHELF.judgement().rates())
+        .allSatisfy(r -> assertThat(r.why()).hasSizeGreaterThan(20));
+  }
+}
