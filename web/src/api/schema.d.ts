@@ -1853,8 +1853,8 @@ export interface components {
         };
         Taken: {
             /** Format: int32 */
-            taken: number;
-            problems: components["schemas"]["Problem"][];
+            taken?: number;
+            problems?: components["schemas"]["Problem"][];
         };
         TakenOut: {
             id: string;

@@ -228,16 +228,18 @@ function Bar({ share }: { share: number }) {
 }
 
 function Findings({ verdict }: { verdict: Verdict }) {
-  if (verdict.findings.length === 0) return null;
+  // What two stations tell is told once here.
+  const findings = verdict.findings.filter((f, i, all) => all.findIndex((o) => o.text === f.text) === i);
+  if (findings.length === 0) return null;
   return (
     <ul className="mt-2 border-t border-rule pt-1.5" data-testid="findings">
-      {verdict.findings.slice(0, 2).map((f) => (
+      {findings.slice(0, 2).map((f) => (
         <li key={f.text} className={f.conflict ? "font-semibold text-lead" : "text-ink2"}>
           {f.text}
         </li>
       ))}
-      {verdict.findings.length > 2 && (
-        <li className="text-ink2">and {verdict.findings.length - 2} more, at their stations.</li>
+      {findings.length > 2 && (
+        <li className="text-ink2">and {findings.length - 2} more, at their stations.</li>
       )}
     </ul>
   );

@@ -44,6 +44,18 @@ class StoriesTest {
     if (expected.has("region")) {
       assertThat(verdict.makers().get(0).region()).isEqualTo(expected.path("region").asString(""));
     }
+    if (expected.has("notRegion")) {
+      assertThat(verdict.makers().get(0).region())
+          .isNotEqualTo(expected.path("notRegion").asString(""));
+    }
+    if (expected.has("noConflict")) {
+      assertThat(verdict.conflicts()).isEmpty();
+    }
+    if (expected.has("within")) {
+      JsonNode within = expected.path("within");
+      assertThat(verdict.between(within.path(0).asInt(0), within.path(1).asInt(0)))
+          .isGreaterThanOrEqualTo(within.path(2).asDouble(0));
+    }
     StateProbability state = verdict.states().get(0);
     if (expected.has("state")) {
       assertThat(state.state().kind().toString()).isEqualTo(expected.path("state").asString(""));

@@ -71,8 +71,7 @@ final class Hypotheses {
     for (SeenCode code : evidence.codes()) {
       coded *= code.unexpected(Maker.NOT_ON_FILE);
     }
-    double unlisted =
-        desk.shelf.unlistedWeight() * Math.exp(evidence.marks().logUnlisted() - shift);
+    double unlisted = desk.shelf.unlistedWeight() * givenUnlisted();
     double said = saidOf(null);
     double known = said * coded * (unlisted + notAsListed());
     // A mark is copied as often as it is met: its prior is a share of its own maker's.
@@ -120,6 +119,13 @@ final class Hypotheses {
         : Math.exp(seconds.rest()[v] - shift + seconds.own()[v]) * (1 - desk.othersMark);
   }
 
+  private double givenUnlisted() {
+    Seconds seconds = evidence.marks().seconds();
+    return seconds == null
+        ? Math.exp(evidence.marks().logUnlisted() - shift)
+        : Math.exp(seconds.unlistedRest() - shift + seconds.unlistedOwn()) * (1 - desk.othersMark);
+  }
+
   // Makers whose own mark is on a small blade, under a name that is not on file or not as listed.
   private void addForOthers() {
     Seconds seconds = evidence.marks().seconds();
@@ -127,7 +133,7 @@ final class Hypotheses {
       return;
     }
     double all = desk.shelf.makers().stream().mapToDouble(Maker::weight).sum();
-    double doubted = 0;
+    double doubted = desk.shelf.unlistedWeight() * Math.exp(seconds.unlistedRest() - shift);
     int v = 0;
     for (int m = 0; m < desk.uses.size(); m++) {
       Maker maker = desk.shelf.makers().get(m);

@@ -50,8 +50,16 @@ public record MarkEvidence(
    * @param own likelihood of the small blades under the same mark, as a logarithm
    * @param other the same where this mark, as it stands on its main tangs, is on them alone
    * @param makers whose marks they may well be
+   * @param unlistedRest as {@code rest}, under a mark that is not on file
+   * @param unlistedOwn as {@code own}, under a mark that is not on file
    */
-  public record Seconds(double[] rest, double[] own, double[] other, Set<String> makers) {}
+  public record Seconds(
+      double[] rest,
+      double[] own,
+      double[] other,
+      Set<String> makers,
+      double unlistedRest,
+      double unlistedOwn) {}
 
   /** A line that spells an answer of the clue book, such as a country. */
   public record WordFound(String feature, String clue, String word, double probability) {}

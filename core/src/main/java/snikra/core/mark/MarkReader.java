@@ -229,12 +229,12 @@ public final class MarkReader {
     }
     MarkEvidence.Seconds seconds = null;
     if (!small.isEmpty()) {
-      seconds = seconds(small, log, told);
-      double[] others = others(seconds.other());
       double chance = 0;
       for (ReadFace face : small) {
         chance += Math.log(byChance(face));
       }
+      seconds = seconds(small, log, told, unlisted, chance);
+      double[] others = others(seconds.other());
       double all = Arrays.stream(others).max().orElse(0);
       unlisted += mixed(chance, all);
       for (int v = 0; v < log.length; v++) {
@@ -270,7 +270,8 @@ public final class MarkReader {
   }
 
   // Small blades apart: they may bear the mark of who made the knife for the house.
-  private MarkEvidence.Seconds seconds(List<ReadFace> small, double[] log, boolean[] told) {
+  private MarkEvidence.Seconds seconds(
+      List<ReadFace> small, double[] log, boolean[] told, double unlisted, double chance) {
     double[] own = new double[log.length];
     double[] other = new double[log.length];
     int[][] onTang = onFace.get(Face.MARK);
@@ -291,7 +292,7 @@ public final class MarkReader {
         makers.add(marks.get(v).maker.id());
       }
     }
-    return new MarkEvidence.Seconds(log.clone(), own, other, makers);
+    return new MarkEvidence.Seconds(log.clone(), own, other, makers, unlisted, chance);
   }
 
   /** By mark, the likelihood of the small blades under the marks of all other makers together. */
