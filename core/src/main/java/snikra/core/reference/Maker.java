@@ -99,6 +99,10 @@ public record Maker(
     double byChance = seen.unexpected(NOT_ON_FILE);
     double p = 0;
     for (CodeScheme scheme : codes) {
+      // What another sign is believed to say is no word on this one.
+      if (scheme.sign() != seen.sign()) {
+        continue;
+      }
       p = Math.max(p, scheme.trust() * scheme.given(seen, year) + (1 - scheme.trust()) * byChance);
     }
     return p;

@@ -1,0 +1,175 @@
+package snikra.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import snikra.core.dating.DatingVerdict;
+import snikra.core.dating.DatingVerdict.Attribution;
+import snikra.core.dating.DatingVerdict.StateProbability;
+import snikra.core.dating.State;
+import snikra.core.examination.Examiner;
+import snikra.core.examination.Verdict;
+import snikra.core.pattern.PatternVerdict.Name;
+
+/** What a knife is told to be by what is said, struck in odd places, and moved by hand. */
+class HeardTest {
+  private static final Examiner EXAMINER = new Examiner(ShippedShelf.load(), 2026);
+
+  private static Verdict examine(String knife) {
+    return EXAMINER.examine(SpecimenFormat.read(knife, EXAMINER.shelf()));
+  }
+
+  private static String told(String events) {
+    return "{\"seen\":{\"handle_material\":\"acetal\"},\"story\":[" + events + "]}";
+  }
+
+  private static String held(String source, String teller) {
+    String by = teller == null ? "" : ",\"teller\":\"" + teller + "\"";
+    return "{\"kind\":\"held\",\"date\":\"1917\",\"source\":\"" + source + "\"" + by + "}";
+  }
+
+  private static double before(String knife) {
+    return examine(knife).dating().between(1700, 1917);
+  }
+
+  @Test
+  void aRumourToldTwiceIsOneRumourAndTwoPapersAreTwo() {
+    assertThat(before(told(held("hearsay", null) + "," + held("hearsay", null))))
+        .isEqualTo(before(told(held("hearsay", null))));
+    assertThat(before(told(held("document", "the shop") + "," + held("document", "the club"))))
+        .isGreaterThan(before(told(held("document", "the shop"))) + 0.05);
+    assertThat(before(told(held("document", "the shop") + "," + held("document", "The shop "))))
+        .isEqualTo(before(told(held("document", "the shop"))));
+  }
+
+  @Test
+  void whoIsSaidToHaveMadeItIsHeardAsFarAsTheSourceIsRight() {
+    String nothing = "{\"seen\":{\"blade_steel\":\"carbon\"}}";
+    String said =
+        "{\"seen\":{\"blade_steel\":\"carbon\"},\"story\":[{\"kind\":\"dated\",\"source\":\"%s\",\"maker\":\"veldrake\"}]}";
+    double without = probability(examine(nothing), "veldrake");
+    double forum = probability(examine(said.formatted("forum")), "veldrake");
+    double paper = probability(examine(said.formatted("document")), "veldrake");
+    assertThat(forum).isGreaterThan(2 * without);
+    assertThat(paper).isGreaterThan(3 * forum);
+  }
+
+  private static double probability(Verdict verdict, String maker) {
+    return verdict.dating().makers().stream()
+        .filter(m -> maker.equals(m.maker()))
+        .mapToDouble(Attribution::probability)
+        .sum();
+  }
+
+  @Test
+  void aDateYetToComeAndAnOrderThatCannotBeAreAskedAbout() {
+    assertThat(texts("{\"story\":[{\"kind\":\"held\",\"date\":\"2150\",\"source\":\"family\"}]}"))
+        .contains("2150 lies after 2026: is the year right?");
+    assertThat(texts("{\"story\":[{\"kind\":\"held\",\"date\":\"1950\",\"source\":\"family\"}]}"))
+        .isEmpty();
+    String order =
+        "{\"story\":[{\"kind\":\"held\",\"date\":\"1950\",\"source\":\"family\"},"
+            + "{\"kind\":\"inherited\",\"date\":\"%s\",\"source\":\"family\"}]}";
+    assertThat(texts(order.formatted("1930")))
+        .anyMatch(t -> t.startsWith("Inherited 1930, before"));
+    assertThat(texts(order.formatted("1960"))).isEmpty();
+  }
+
+  private static List<String> texts(String knife) {
+    return examine(knife).findings().stream().map(Verdict.Finding::text).toList();
+  }
+
+  @Test
+  void whatIsMadeOutOfAMistakeIsToldAsAWayOfItsOwn() {
+    DatingVerdict verdict =
+        examine(
+                "{\"seen\":{\"spacer\":\"plastic\"},\"marks\":[{\"blade\":1,\"face\":\"mark\","
+                    + "\"state\":\"read\",\"technique\":\"struck\",\"lines\":[\"QUILLFER\",\"& DAX\",\"SCARHOLT\"]}]}")
+            .dating();
+    StateProbability wrong =
+        verdict.states().stream()
+            .filter(s -> s.state().kind() == State.Kind.MISJUDGED)
+            .findFirst()
+            .orElseThrow();
+    assertThat(wrong.state().part()).isEqualTo("spacer");
+    assertThat(wrong.state().label()).isEqualTo("spacer at the tail: not plastic");
+    assertThat(wrong.probability()).isGreaterThan(0.3);
+    assertThat(verdict.conflicts())
+        .anySatisfy(
+            c -> {
+              assertThat(c.resolvedBy()).isEqualTo("spacer at the tail: not plastic");
+              assertThat(c.resolvedProbability()).isEqualTo(wrong.probability());
+            });
+  }
+
+  @Test
+  void listsComeToTheWhole() {
+    for (String knife : List.of("{}", told(held("family", null)), "{\"frame\":\"canoe\"}")) {
+      DatingVerdict verdict = examine(knife).dating();
+      assertThat(verdict.makers().stream().mapToDouble(Attribution::probability).sum())
+          .isBetween(0.998, 1.000001);
+      assertThat(verdict.states().stream().mapToDouble(StateProbability::probability).sum())
+          .isBetween(0.998, 1.000001);
+    }
+  }
+
+  @Test
+  void aHiddenOpeningNamesATrickKnifeAndSaysHowToOpenIt() {
+    Verdict deep =
+        examine("{\"blades\":[{}],\"seen\":{\"nail_pull\":\"none\",\"blade_lies\":\"deep\"}}");
+    assertThat(deep.pattern().names().get(0).pattern()).isEqualTo("trick-knife");
+    assertThat(deep.findings()).anyMatch(f -> f.text().contains("away from hand and face"));
+    Verdict open = examine("{\"blades\":[{}],\"seen\":{\"nail_pull\":\"none\"}}");
+    assertThat(open.dating().lookNext()).anyMatch(l -> l.feature().equals("release"));
+    Verdict usual = examine("{\"blades\":[{}],\"seen\":{\"nail_pull\":\"crescent\"}}");
+    assertThat(usual.dating().lookNext()).noneMatch(l -> l.feature().equals("release"));
+  }
+
+  @Test
+  void anAllMetalNameWaitsUntilSomebodyLooksAtTheCovers() {
+    String tools =
+        "{\"blades\":[{\"type\":\"spear\",\"end\":\"A\"},{\"type\":\"can-opener-blade\",\"end\":\"B\"},"
+            + "{\"type\":\"screwdriver-cap-lifter\",\"end\":\"A\"}]%s}";
+    assertThat(share(tools.formatted(""), "military-utility")).isLessThan(0.6);
+    assertThat(share(tools.formatted(",\"bolsters\":\"all-metal\""), "military-utility"))
+        .isGreaterThan(0.9);
+  }
+
+  @Test
+  void formsOfOneNameAreSummedUp() {
+    String whittler =
+        "{\"springs\":2,\"blades\":[{\"end\":\"A\",\"presses\":\"both\"},{\"end\":\"B\"},{\"end\":\"B\"}]}";
+    assertThat(examine(whittler).pattern().title()).isEqualTo("Whittler");
+  }
+
+  @Test
+  void whichSpringABladeWorksAgainstPartsStockKnives() {
+    String blades =
+        "{\"springs\":2,\"blades\":[{\"type\":\"clip\",\"end\":\"A\",\"spring\":%d},"
+            + "{\"type\":\"sheepfoot\",\"end\":\"B\",\"spring\":%d},{\"type\":\"spey\",\"end\":\"B\",\"spring\":%d}]}";
+    String shared = blades.formatted(1, 1, 2);
+    String against = blades.formatted(1, 2, 2);
+    assertThat(share(shared, "stockman-medium")).isNotEqualTo(share(against, "stockman-medium"));
+  }
+
+  private static double share(String knife, String pattern) {
+    return examine(knife).pattern().names().stream()
+        .filter(n -> n.pattern().equals(pattern))
+        .mapToDouble(Name::probability)
+        .sum();
+  }
+
+  @Test
+  void noneOfASignWhereTheMakerAlwaysStruckItIsBeforeOrAfterThat() {
+    String okkerby =
+        "{\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\",\"technique\":\"struck\","
+            + "\"lines\":[\"OKKERBY\",\"L.F.\"]}],\"codes\":[%s]}";
+    DatingVerdict stars =
+        examine(okkerby.formatted("{\"sign\":\"star\",\"written\":\"5\"}")).dating();
+    DatingVerdict none =
+        examine(okkerby.formatted("{\"sign\":\"star\",\"written\":\"0\"}")).dating();
+    assertThat(stars.between(1932, 1936)).isGreaterThan(0.8);
+    assertThat(none.between(1932, 1936)).isLessThan(0.3 * stars.between(1932, 1936));
+  }
+}
