@@ -1665,7 +1665,6 @@ export interface components {
             sign: "dot" | "star" | "bar" | "cross" | "ring" | "letter" | "figure" | "letters-and-figures" | "placement";
             written: string;
             form?: string;
-            none?: boolean;
         };
         SeenEnd: {
             /** @enum {string} */

@@ -172,4 +172,14 @@ class HeardTest {
     assertThat(stars.between(1932, 1936)).isGreaterThan(0.8);
     assertThat(none.between(1932, 1936)).isLessThan(0.3 * stars.between(1932, 1936));
   }
+
+  @Test
+  void whatWasSaidAndStruckIsWrittenAsItIsRead() {
+    String knife =
+        "{\"codes\":[{\"sign\":\"star\",\"written\":\"0\"},{\"sign\":\"bar\",\"written\":\"7+\"}],"
+            + "\"blades\":[{\"spring\":2}],\"story\":[{\"kind\":\"dated\",\"source\":\"forum\","
+            + "\"region\":\"FR\",\"maker\":\"veldrake\",\"teller\":\"the shop\"}]}";
+    var read = SpecimenFormat.read(knife, EXAMINER.shelf());
+    assertThat(SpecimenFormat.read(SpecimenFormat.write(read), EXAMINER.shelf())).isEqualTo(read);
+  }
 }

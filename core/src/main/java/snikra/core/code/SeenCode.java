@@ -66,7 +66,7 @@ public record SeenCode(Sign sign, String written, @Nullable String form) {
   }
 
   /** Whether it was looked for well, and none is there. */
-  public boolean isNone() {
+  public boolean tellsOfNone() {
     return sign.isCounted() && written.equals("0");
   }
 
@@ -116,7 +116,7 @@ public record SeenCode(Sign sign, String written, @Nullable String form) {
    * @param dated how often such a maker struck a code all the same
    */
   public double unexpected(double dated) {
-    return isNone() ? 1 - dated : dated * byChance();
+    return tellsOfNone() ? 1 - dated : dated * byChance();
   }
 
   /** P(seen) when nothing is known of how a maker dated its knives. */

@@ -42,7 +42,7 @@ final class Codes {
     List<CodeReading> readings = new ArrayList<>();
     for (Maker maker : makers) {
       for (CodeScheme scheme : maker.codes()) {
-        if (!code.isNone() && scheme.reads(code) && readings.size() < READINGS) {
+        if (!code.tellsOfNone() && scheme.reads(code) && readings.size() < READINGS) {
           readings.add(
               new CodeReading(
                   maker.id(),
