@@ -11,6 +11,7 @@ import snikra.core.examination.Examiner;
 import snikra.core.examination.Verdict;
 import snikra.core.judgement.Judgement;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.Specimen;
 
 /** No number of judgement is read without effect: another number gives another verdict. */
 class JudgementTest {
@@ -167,7 +168,8 @@ class JudgementTest {
   }
 
   private static String told(Examiner examiner, String knife) {
-    Verdict verdict = examiner.examine(SpecimenFormat.read(knife, examiner.shelf()));
+    Specimen specimen = SpecimenFormat.read(knife, examiner.shelf());
+    Verdict verdict = examiner.examine(specimen);
     StringBuilder out = new StringBuilder();
     for (double p : verdict.dating().curve()) {
       out.append(Math.round(p * 1e9)).append(' ');
@@ -175,6 +177,9 @@ class JudgementTest {
     verdict.dating().makers().forEach(m -> out.append(m.label()).append(m.probability()));
     verdict.dating().states().forEach(s -> out.append(s.state().label()).append(s.probability()));
     verdict.dating().lookNext().forEach(l -> out.append(l.feature()).append(l.bits()));
+    examiner
+        .lookalikes(specimen, List.of())
+        .forEach(t -> out.append(t.label()).append(t.decibans()));
     return out.toString();
   }
 

@@ -56,6 +56,10 @@ class StoriesTest {
       assertThat(verdict.between(within.path(0).asInt(0), within.path(1).asInt(0)))
           .isGreaterThanOrEqualTo(within.path(2).asDouble(0));
     }
+    if (expected.has("noMakerOver")) {
+      assertThat(verdict.makers().stream().filter(m -> m.maker() != null))
+          .allMatch(m -> m.probability() <= expected.path("noMakerOver").asDouble(0));
+    }
     StateProbability state = verdict.states().get(0);
     if (expected.has("state")) {
       assertThat(state.state().kind().toString()).isEqualTo(expected.path("state").asString(""));

@@ -8,7 +8,6 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import snikra.core.examination.Examiner;
-import snikra.core.specimen.Specimen;
 import snikra.server.examination.Rehearsal;
 import snikra.server.keeping.Backup;
 import snikra.server.keeping.DataFolder;
@@ -61,15 +60,10 @@ public class SnikraApplication {
     System.out.println("The knives are kept in " + options.data());
     // The shelf is opened while the page is on its way to the browser.
     Examiner examiner = context.getBean(ReferenceDesk.class).examiner();
-    JsonMapper mapper = context.getBean(JsonMapper.class);
-    List<Specimen> samples = DemoTin.specimens(examiner.shelf());
-    Rehearsal.run(examiner, mapper, samples, Rehearsal.SHORT);
+    Rehearsal.run(examiner, context.getBean(JsonMapper.class), DemoTin.specimens(examiner.shelf()));
     if (options.demo()) {
       DemoPhotographs.fill(
           context.getBean(PhotoService.class), context.getBean(KnifeService.class), examiner);
-    }
-    if (options.task() == StartOptions.Task.SERVE) {
-      Rehearsal.run(examiner, mapper, samples, Rehearsal.WHOLE);
     }
     return Integer.parseInt(port + "");
   }

@@ -1,5 +1,6 @@
 package snikra.core.dating;
 
+import java.util.ArrayList;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,6 +22,10 @@ final class Desk {
   final ClueTables tables;
   final List<List<MarkUse>> uses;
   final List<List<Hand>> hands;
+
+  /** By house, the share of its knives that each hand made. */
+  final List<double[]> handShares = new ArrayList<>();
+
   final List<Part> parts;
   final Priors priors;
   final HandReader handReader;
@@ -51,6 +56,9 @@ final class Desk {
     this.uses =
         shelf.makers().stream().map(m -> MarkUse.of(m, shelf.region(m.region()), axis)).toList();
     this.hands = shelf.makers().stream().map(m -> Hand.of(m, shelf, axis)).toList();
+    for (int m = 0; m < hands.size(); m++) {
+      handShares.add(shares(hands.get(m), uses.get(m)));
+    }
     this.parts = shelf.clues().parts();
     this.priors = Priors.of(judgement, parts);
     this.handReader = new HandReader(shelf, axis);
@@ -65,6 +73,20 @@ final class Desk {
     shelf
         .makers()
         .forEach(m -> m.history().models().forEach(model -> runs.put(model, runOf(model))));
+  }
+
+  private static double[] shares(List<Hand> hands, List<MarkUse> uses) {
+    double[] shares = new double[hands.size()];
+    for (int h = 0; h < shares.length; h++) {
+      for (int v = 0; v < uses.size(); v++) {
+        MarkUse use = uses.get(v);
+        for (int i = 0; i < use.share().length; i++) {
+          double made = hands.get(h).share().get(v)[use.first() + i];
+          shares[h] += use.weight() * use.share()[i] * made;
+        }
+      }
+    }
+    return Distribution.normalised(shares);
   }
 
   /** What a look says. */

@@ -2,8 +2,8 @@ package snikra.core.dating;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -73,36 +73,96 @@ final class HandReader {
     return traits;
   }
 
-  /** What is on file of a hand and of the house whose name the knife bears. */
-  HandRecord of(Maker house, Hand hand, Evidence evidence) {
-    Maker own = hand.maker() == null ? house : hand.maker();
-    Shown shown = evidence.shown();
+  /**
+   * What is on file of each of these hands and of the house whose name the knife bears.
+   *
+   * <p>What a record says parts the hands of a house from one another, and its years from one
+   * another. It never makes a knife the sooner this house's: how often a detail is met among knives
+   * of the same kind by others nobody knows, so together the hands of a house gain nothing by it.
+   *
+   * @param shares of the knives of the house, by hand
+   */
+  List<HandRecord> of(Maker house, List<Hand> hands, double[] shares, Evidence evidence) {
+    List<Map<String, double[]>> said = new ArrayList<>();
+    Set<String> traits = new TreeSet<>();
+    for (Hand hand : hands) {
+      Map<String, double[]> own = said(house, hand, evidence.shown());
+      said.add(own);
+      traits.addAll(own.keySet());
+    }
+    if (traits.isEmpty()) {
+      return Collections.nCopies(hands.size(), HandRecord.SILENT);
+    }
+    Map<String, Double> tops = new HashMap<>();
+    Map<String, double[]> unsaid = new HashMap<>();
+    for (String trait : traits) {
+      double top = top(trait, said, shares);
+      tops.put(trait, top);
+      if (top > 1) {
+        double[] row = new double[axis.size()];
+        Arrays.fill(row, 1 / top);
+        unsaid.put(trait, row);
+      }
+    }
+    Set<String> dated =
+        evidence.observed().stream().map(o -> o.feature().id()).collect(Collectors.toSet());
+    return said.stream().map(own -> record(own, tops, unsaid, dated)).toList();
+  }
+
+  // The most that all hands together would gain by a trait in any year.
+  private double top(String trait, List<Map<String, double[]>> said, double[] shares) {
+    double top = 1;
+    for (int y = 0; y < axis.size(); y++) {
+      double together = 0;
+      for (int h = 0; h < shares.length; h++) {
+        double[] row = said.get(h).get(trait);
+        together += shares[h] * (row == null ? 1 : row[y]);
+      }
+      top = Math.max(top, together);
+    }
+    return top;
+  }
+
+  private HandRecord record(
+      Map<String, double[]> own,
+      Map<String, Double> tops,
+      Map<String, double[]> unsaid,
+      Set<String> dated) {
     Map<String, double[]> rows = new HashMap<>();
     List<HandRecord.Said> said = new ArrayList<>();
     double[] whole = null;
-    Set<String> dated =
-        evidence.observed().stream().map(o -> o.feature().id()).collect(Collectors.toSet());
-    Set<String> told = new HashSet<>();
+    for (Map.Entry<String, Double> top : tops.entrySet()) {
+      String trait = top.getKey();
+      double[] raw = own.get(trait);
+      double[] row = unsaid.get(trait);
+      if (raw != null) {
+        row = Arrays.stream(raw).map(r -> r / top.getValue()).toArray();
+        said.add(new HandRecord.Said(trait, row));
+      }
+      if (row != null && dated.contains(trait)) {
+        rows.put(trait, row);
+      } else if (row != null) {
+        whole = whole == null ? row : Distribution.product(whole, row);
+      }
+    }
+    return new HandRecord(rows, whole, said);
+  }
+
+  // By trait, what one hand's record says against knives at large.
+  private Map<String, double[]> said(Maker house, Hand hand, Shown shown) {
+    Maker own = hand.maker() == null ? house : hand.maker();
+    Map<String, double[]> said = new HashMap<>();
     for (Maker maker :
         hand.isItself() || own.equals(house) ? List.of(house) : List.of(own, house)) {
       for (String trait : spoken.getOrDefault(maker, Set.of())) {
-        double[] row = told.contains(trait) ? null : row(maker, trait, shown);
+        double[] row = said.containsKey(trait) ? null : row(maker, trait, shown);
         if (row != null) {
-          told.add(trait);
-          said.add(new HandRecord.Said(trait, row));
-          if (dated.contains(trait)) {
-            rows.put(trait, row);
-          } else {
-            whole = whole == null ? row.clone() : Distribution.product(whole, row);
-          }
+          said.put(trait, row);
         }
       }
     }
-    double[] models = models(own, told, shown, said);
-    if (models != null) {
-      whole = whole == null ? models : Distribution.product(whole, models);
-    }
-    return said.isEmpty() ? HandRecord.SILENT : new HandRecord(rows, whole, said);
+    said.putAll(models(own, said.keySet(), shown));
+    return said;
   }
 
   private double @Nullable [] row(Maker maker, String trait, Shown shown) {
@@ -194,53 +254,33 @@ final class HandReader {
     return believed * own / any + 1 - believed;
   }
 
-  // The knife is of one of the models of its time on file, or of another pattern of the hand.
-  private double @Nullable [] models(
-      Maker maker, Set<String> told, Shown shown, List<HandRecord.Said> said) {
-    List<History.Model> models =
-        maker.history().models().stream().filter(m -> !m.tells().isEmpty()).toList();
-    if (models.isEmpty()) {
-      return null;
-    }
-    double[] sum = new double[axis.size()];
-    int[] count = new int[axis.size()];
-    Map<String, double[]> byTrait = new HashMap<>();
-    for (History.Model model : models) {
-      double ratio = 1;
+  // The knife is of one of the models of its time on file, or of another pattern of the hand: by
+  // trait, for a knife of any of them.
+  private Map<String, double[]> models(Maker maker, Set<String> told, Shown shown) {
+    Map<String, double[]> sums = new HashMap<>();
+    Map<String, int[]> counts = new HashMap<>();
+    for (History.Model model : maker.history().models()) {
       for (ModelTell tell : model.tells()) {
         Double r = told.contains(tell.trait()) ? null : ratio(tell, shown);
         if (r != null) {
-          ratio *= model.trust() * r + 1 - model.trust();
-          byTrait.computeIfAbsent(tell.trait(), t -> new double[axis.size()]);
-          add(byTrait.get(tell.trait()), model, r / models.size());
+          double[] sum = sums.computeIfAbsent(tell.trait(), t -> new double[axis.size()]);
+          int[] count = counts.computeIfAbsent(tell.trait(), t -> new int[axis.size()]);
+          for (int y = 0; y < sum.length; y++) {
+            boolean isThen = model.from() <= axis.year(y) && axis.year(y) <= model.to();
+            sum[y] += isThen ? model.trust() * r + 1 - model.trust() : 0;
+            count[y] += isThen ? 1 : 0;
+          }
         }
       }
-      for (int y = 0; y < sum.length; y++) {
-        if (model.from() <= axis.year(y) && axis.year(y) <= model.to()) {
-          sum[y] += ratio;
-          count[y]++;
-        }
-      }
     }
-    if (byTrait.isEmpty()) {
-      return null;
-    }
-    byTrait.forEach((trait, row) -> said.add(new HandRecord.Said(trait, mixed(row))));
-    double[] out = new double[axis.size()];
-    for (int y = 0; y < out.length; y++) {
-      out[y] = count[y] == 0 ? 1 : 1 - modelOnFile + modelOnFile * sum[y] / count[y];
-    }
-    return out;
-  }
-
-  private void add(double[] row, History.Model model, double ratio) {
-    for (int y = 0; y < row.length; y++) {
-      boolean isThen = model.from() <= axis.year(y) && axis.year(y) <= model.to();
-      row[y] += isThen ? ratio : 0;
-    }
-  }
-
-  private double[] mixed(double[] row) {
-    return Arrays.stream(row).map(r -> r > 0 ? 1 - modelOnFile + modelOnFile * r : 1).toArray();
+    sums.forEach(
+        (trait, row) ->
+            Arrays.setAll(
+                row,
+                y -> {
+                  int n = counts.get(trait)[y];
+                  return n == 0 ? 1 : 1 - modelOnFile + modelOnFile * row[y] / n;
+                }));
+    return sums;
   }
 }

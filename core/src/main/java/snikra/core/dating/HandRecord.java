@@ -5,7 +5,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What one hand's own record says of a knife, against knives at large: above 1 speaks for it.
+ * What one hand's own record says of a knife, against the other hands of its house and other years.
  *
  * @param rows by feature that dates a part, by year; they go through the states of that part
  * @param whole of all else together, by year; null where there is nothing

@@ -1,6 +1,7 @@
 package snikra.core.dating;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -181,17 +182,16 @@ final class Hypotheses {
   private void addListed() {
     int firstMark = 0;
     for (int m = 0; m < desk.uses.size(); m++) {
-      for (Hand hand : desk.hands.get(m)) {
-        addListed(m, hand, firstMark, 1);
+      Maker house = desk.shelf.makers().get(m);
+      List<Hand> hands = desk.hands.get(m);
+      double[] shares = desk.handShares.get(m);
+      List<HandRecord> records = desk.handReader.of(house, hands, shares, evidence);
+      for (int h = 0; h < hands.size(); h++) {
+        addListed(m, hands.get(h), records.get(h), firstMark, 1);
       }
       for (Maker other : onSmallBlades()) {
-        boolean isKnown = desk.hands.get(m).stream().anyMatch(h -> other.equals(h.maker()));
-        if (!isKnown) {
-          addListed(
-              m,
-              Hand.withoutContract(other, desk.shelf.makers().get(m), desk.axis),
-              firstMark,
-              desk.noContract);
+        if (hands.stream().noneMatch(h -> other.equals(h.maker()))) {
+          addWithoutContract(m, other, firstMark);
         }
       }
       firstMark += desk.uses.get(m).size();
@@ -205,12 +205,23 @@ final class Hypotheses {
         .toList();
   }
 
-  private void addListed(int m, Hand hand, int firstMark, double often) {
+  // Heard beside the hands on file, which go on as if it were not there.
+  private void addWithoutContract(int m, Maker other, int firstMark) {
+    Maker house = desk.shelf.makers().get(m);
+    List<Hand> hands = new ArrayList<>(desk.hands.get(m));
+    hands.add(Hand.withoutContract(other, house, desk.axis));
+    int last = hands.size() - 1;
+    double[] shares = Arrays.copyOf(desk.handShares.get(m), hands.size());
+    shares[last] = desk.noContract;
+    HandRecord record = desk.handReader.of(house, hands, shares, evidence).get(last);
+    addListed(m, hands.get(last), record, firstMark, desk.noContract);
+  }
+
+  private void addListed(int m, Hand hand, HandRecord record, int firstMark, double often) {
     Maker maker = desk.shelf.makers().get(m);
     Maker numbering = hand.numbersOf(maker);
     Maker coding = hand.codesOf(maker);
     boolean coded = !evidence.codes().isEmpty();
-    HandRecord record = desk.handReader.of(maker, hand, evidence);
     Group group = groupFor(numbering, maker, hand, record);
     History.Model model =
         evidence.number() == null ? null : maker.history().model(evidence.number()).orElse(null);

@@ -15,12 +15,14 @@ import snikra.core.specimen.Seen;
  * they are met, for the rest by the base rates of the clue book.
  */
 public final class AtLarge {
-  /** Of an answer nothing is known of; and of a pattern number among all there are. */
-  private static final double RARE = 0.01;
-
   private static final String NONE = "none";
-  private static final double NUMBER = 1 / 400.0;
 
+  /** Lengths that no pattern has are spread over the span of hand sizes, in millimetres. */
+  private static final double SIZES = 80;
+
+  private final double rare;
+  private final double number;
+  private final double ofNoPattern;
   private final Map<String, Map<String, Double>> rates = new HashMap<>();
   private final Map<String, Feature.OnlyIf> onlyIf = new HashMap<>();
   private final List<Weighted> patterns;
@@ -28,6 +30,9 @@ public final class AtLarge {
   private record Weighted(double share, List<ModelTell> tells) {}
 
   public AtLarge(ReferenceShelf shelf) {
+    rare = shelf.judgement().of("large.rare");
+    number = shelf.judgement().of("large.number");
+    ofNoPattern = shelf.judgement().of("large.length-of-no-pattern");
     List<Pattern> all = shelf.patterns().patterns();
     double total = all.stream().mapToDouble(AtLarge::often).sum();
     patterns =
@@ -62,9 +67,9 @@ public final class AtLarge {
    */
   public double rate(String trait, String value, Map<String, Seen<String>> seen) {
     if (trait.equals(Traits.NUMBER)) {
-      return NUMBER;
+      return number;
     }
-    double rate = Math.max(RARE, rate(trait, value));
+    double rate = Math.max(rare, rate(trait, value));
     Feature.OnlyIf beside = onlyIf.get(trait);
     Seen<String> other = beside == null ? null : seen.get(beside.feature());
     boolean shown = other != null && beside.values().contains("" + other.value());
@@ -85,7 +90,7 @@ public final class AtLarge {
         }
       }
     }
-    return Math.max(sum, 1e-4);
+    return (1 - ofNoPattern) * sum + ofNoPattern / SIZES;
   }
 
   public static double normal(double x, double middle, double spread) {

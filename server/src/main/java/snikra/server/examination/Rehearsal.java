@@ -14,19 +14,16 @@ import tools.jackson.databind.ObjectWriter;
  * before anyone asks: the first times are several times slower than the later ones.
  */
 public final class Rehearsal {
-  /** After these the first examination takes tens of milliseconds and no longer a second. */
-  public static final int SHORT = 6;
-
-  /** After these the compilers have done with it. */
-  public static final int WHOLE = 36;
+  // More would make the first second at the bench slower: the compilers take a core for it.
+  private static final int ROUNDS = 6;
 
   private Rehearsal() {}
 
-  /** Examines these knives so many times over; nothing comes of it. */
-  public static void run(Examiner examiner, ObjectMapper mapper, List<Specimen> knives, int rounds)
+  /** Examines these knives a few times over; nothing comes of it. */
+  public static void run(Examiner examiner, ObjectMapper mapper, List<Specimen> knives)
       throws IOException {
     ObjectWriter writer = mapper.writer();
-    for (int round = 0; round < rounds; round++) {
+    for (int round = 0; round < ROUNDS; round++) {
       for (Specimen knife : knives) {
         Specimen read =
             SpecimenFormat.read(
