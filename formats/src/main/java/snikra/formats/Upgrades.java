@@ -36,8 +36,13 @@ final class Upgrades {
    * A name that changed.
    *
    * @param of the feature, or the point of condition, whose answer it is
+   * @param toOf the feature that asks for it since; null where that is the same
    */
-  record Renamed(What what, @Nullable String of, String from, String to) {}
+  record Renamed(What what, @Nullable String of, String from, String to, @Nullable String toOf) {
+    Renamed(What what, @Nullable String of, String from, String to) {
+      this(what, of, from, to, null);
+    }
+  }
 
   /** What has names. */
   enum What {
@@ -112,7 +117,14 @@ final class Upgrades {
       case BOLSTERS -> answer(knife, "bolsters", r);
       case BLADE -> blades(knife).forEach(b -> BY_BLADE.forEach(field -> answer(b, field, r)));
       case FEATURE -> seenIn(knife).forEach(seen -> key(seen, r));
-      case ANSWER -> seenIn(knife).forEach(seen -> answer(seen, r.of(), r));
+      case ANSWER ->
+          seenIn(knife)
+              .forEach(
+                  seen -> {
+                    if (answer(seen, r.of(), r) && r.toOf() != null) {
+                      move(seen, r.of(), r.toOf());
+                    }
+                  });
       case POINT -> object(knife.path("condition")).forEach(seen -> key(seen, r));
       case FINDING -> object(knife.path("condition")).forEach(seen -> answer(seen, r.of(), r));
       case QUANTITY -> object(knife.path("measured")).forEach(seen -> key(seen, r));
@@ -155,14 +167,25 @@ final class Upgrades {
     }
   }
 
-  // Bare, with how surely it was seen, or one of several.
-  private static void answer(ObjectNode group, @Nullable String field, Renamed r) {
+  // What another feature asks for since; where that was answered too, its own answer stays.
+  private static void move(ObjectNode seen, @Nullable String from, String to) {
+    JsonNode answer = seen.remove(from);
+    if (!seen.has(to)) {
+      seen.set(to, answer);
+    }
+  }
+
+  // Bare, with how surely it was seen, or one of several; true where it was this one.
+  private static boolean answer(ObjectNode group, @Nullable String field, Renamed r) {
     JsonNode seen = group.path(Objects.requireNonNullElse(field, ""));
     if (seen.isString() && seen.asString("").equals(r.from())) {
       group.set(field, StringNode.valueOf(r.to()));
-    } else if (seen instanceof ObjectNode inFull
-        && inFull.path("value").asString("").equals(r.from())) {
-      inFull.set("value", StringNode.valueOf(r.to()));
+      return true;
     }
+    if (seen instanceof ObjectNode inFull && inFull.path("value").asString("").equals(r.from())) {
+      inFull.set("value", StringNode.valueOf(r.to()));
+      return true;
+    }
+    return false;
   }
 }

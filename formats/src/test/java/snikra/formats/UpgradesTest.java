@@ -84,8 +84,29 @@ class UpgradesTest {
     assertThat(upgrades.upgrade(knife)).isEqualTo(knife);
   }
 
+  @Test
+  void anAnswerMovesToTheFeatureThatAsksForItSince() {
+    Upgrades upgrades =
+        new Upgrades(
+            List.of(new Step(2, "", List.of(new Renamed(What.ANSWER, "f", "a", "b", "g")))));
+    assertThat(upgrades.upgrade(tree("{'seen':{'f':{'value':'a','sureness':'likely'}}}")))
+        .isEqualTo(tree("{'seen':{'g':{'value':'b','sureness':'likely'}}}"));
+    assertThat(upgrades.upgrade(tree("{'seen':{'f':'a','g':'c'}}")))
+        .isEqualTo(tree("{'seen':{'g':'c'}}"));
+    assertThat(upgrades.upgrade(tree("{'seen':{'f':'c'}}"))).isEqualTo(tree("{'seen':{'f':'c'}}"));
+  }
+
+  @Test
+  void starScrewsAndWebAddressesOfTheSecondFormatAreStillThere() {
+    Specimen knife =
+        SpecimenFormat.readKept(
+            "{\"format\":2,\"seen\":{\"handle_pins\":\"star-screw\",\"address_style\":\"web\"}}");
+    assertThat(knife.seen().get("fastener").value()).isEqualTo("screw-six-lobe");
+    assertThat(knife.seen().get("packaging_contact").value()).isEqualTo("web-address");
+  }
+
   @ParameterizedTest
-  @ValueSource(strings = {"3", "0", "-1", "1.5", "'1'", "null", "[]"})
+  @ValueSource(strings = {"4", "0", "-1", "1.5", "'1'", "null", "[]"})
   void aFormatThatCannotBeIsTold(String format) {
     String kept = "{'format':" + format + ",'title':'mine'}";
     assertThatThrownBy(() -> SpecimenFormat.read(tree(kept), SHELF))
@@ -93,7 +114,7 @@ class UpgradesTest {
             InvalidInput.class,
             e -> {
               assertThat(e.problems()).singleElement().extracting("field").isEqualTo("format");
-              assertThat(e.getMessage()).contains("from 1 to 2");
+              assertThat(e.getMessage()).contains("from 1 to 3");
             });
   }
 
