@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Stations;
 import snikra.core.examination.Verdict;
@@ -314,5 +316,36 @@ class ExaminerTest {
         .filter(p -> p.station().equals(name))
         .findFirst()
         .orElseThrow();
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "'springs':1,'closedLength':'100 mm','blades':[{'length':'72 mm'},{'length':'70 mm'}] | long blades",
+        "'springs':1,'blades':[{'end':'A'},{'end':'A'}] | side by side",
+        "'springs':1,'blades':[{'end':'A'},{'end':'B'}] | works both ends",
+        "'springs':2,'blades':[{'end':'A','presses':'both'},{'end':'B'},{'end':'B'}] | rests on both leaves",
+        "'springs':2,'blades':[{'end':'A','presses':'one'},{'end':'B'},{'end':'B'}] | one small blade",
+        "'springs':2,'blades':[{'end':'A'},{'end':'A'},{'end':'B'},{'end':'B'}] | one blade at each end",
+        "'springs':0 | no snap"
+      })
+  void howAKnifeActsAsBuiltIsSaidFromItsLayout(String knife, String said) {
+    assertThat(examine("{" + knife.replace('\'', '"') + "}").findings())
+        .filteredOn(f -> f.code().equals("acts-as-built"))
+        .singleElement()
+        .satisfies(
+            f -> {
+              assertThat(f.station()).isEqualTo("action");
+              assertThat(f.text()).containsPattern("(?i)" + said);
+            });
+  }
+
+  @Test
+  void ofALayoutNobodyCountedNothingIsSaid() {
+    assertThat(examine("{\"springs\":1,\"blades\":[{},{}]}").findings())
+        .noneMatch(f -> f.code().equals("acts-as-built"));
+    assertThat(examine("{\"blades\":[{\"end\":\"A\"},{\"end\":\"B\"}]}").findings())
+        .noneMatch(f -> f.code().equals("acts-as-built"));
   }
 }

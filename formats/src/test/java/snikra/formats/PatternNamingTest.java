@@ -12,6 +12,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import snikra.core.measure.Length;
 import snikra.core.pattern.PatternNamer;
 import snikra.core.pattern.PatternVerdict;
@@ -337,5 +339,68 @@ class PatternNamingTest {
               presses || last.isEmpty() ? null : Side.valueOf(last)));
     }
     return blades;
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "pictures, key, novelty-key",
+    "pictures, coin, novelty-coin",
+    "pictures, pistol, novelty-pistol",
+    "pictures, figure, novelty-figure",
+    "pictures, leg, novelty-leg",
+    "pictures, ruler, novelty-ruler",
+    "pictures, scissors, novelty-scissors",
+    "handle_picture, under-clear, picture-handle",
+    "bail, chain, boys-knife-chain",
+    "release, button, trick-knife",
+    "loose_part, bar, trick-knife"
+  })
+  void whatGivesAKnifeItsNameIsHeard(String feature, String answer, String pattern) {
+    Specimen knife =
+        SpecimenFormat.read(
+            "{\"seen\":{\"%s\":\"%s\"},\"blades\":[{\"type\":\"spear\",\"end\":\"A\"}]}"
+                .formatted(feature, answer),
+            ShippedShelf.load());
+    assertThat(namer.name(knife).names().get(0).pattern()).isEqualTo(pattern);
+    Specimen without =
+        SpecimenFormat.read(
+            "{\"blades\":[{\"type\":\"spear\",\"end\":\"A\"}]}", ShippedShelf.load());
+    assertThat(namer.name(without).names())
+        .extracting(PatternVerdict.Name::pattern)
+        .doesNotContain(pattern);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"slides-out, quill-slide, novelty-slide", "slides-out, novelty-slide, quill-slide"})
+  void aBladeThatSlidesOutIsOfAQuillOrOfANovelty(String answer, String one, String other) {
+    Specimen knife =
+        SpecimenFormat.read(
+            "{\"seen\":{\"release\":\"%s\"}}".formatted(answer), ShippedShelf.load());
+    assertThat(namer.name(knife).names())
+        .extracting(PatternVerdict.Name::pattern)
+        .contains(one, other);
+  }
+
+  @Test
+  void aPullThePatternIsNotKnownWithSpeaksAgainstIt() {
+    String knife =
+        "{\"frame\":\"equal-end\",\"seen\":{\"nail_pull\":\"%s\"},\"blades\":[{\"type\":\"spear\",\"end\":\"A\"}]}";
+    double usual = share("equal-end-jack", knife.formatted("crescent"));
+    double odd = share("equal-end-jack", knife.formatted("tang-lever"));
+    assertThat(odd).isLessThan(usual);
+  }
+
+  private double share(String pattern, String knife) {
+    return namer.name(SpecimenFormat.read(knife, ShippedShelf.load())).names().stream()
+        .filter(n -> n.pattern().equals(pattern))
+        .mapToDouble(PatternVerdict.Name::probability)
+        .findFirst()
+        .orElse(0);
+  }
+
+  @Test
+  void coversOfMetalMakeNoUtilityKnifeOfAPatternThatHasThemItself() {
+    PatternVerdict verdict = namer.name(knife("rope-square", "all-metal", "86 mm", "1", "fleam@A"));
+    assertThat(verdict.names().get(0).pattern()).isEqualTo("fleam");
   }
 }

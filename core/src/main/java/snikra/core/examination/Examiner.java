@@ -121,6 +121,13 @@ public final class Examiner {
         appraiser.appraise(subject(knife, pattern, dated, number, grade), knife.comparables());
     List<Finding> findings = new ArrayList<>(findings(pattern, number, dated));
     findings.addAll(opening(knife));
+    shelf
+        .patterns()
+        .layout(knife, leadingPatterns(pattern))
+        .ifPresent(
+            l ->
+                findings.add(
+                    Findings.of("action", "acts-as-built", false, l.explain(), l.action())));
     findings.addAll(Questions.of(knife, sketch, shelf, thisYear));
     return new Verdict(
         pattern,
@@ -313,6 +320,11 @@ public final class Examiner {
         .map(PatternVerdict.Name::pattern)
         .findFirst()
         .orElse(null);
+  }
+
+  private static Set<String> leadingPatterns(PatternVerdict pattern) {
+    String leading = leadingPattern(pattern);
+    return leading == null ? Set.of() : Set.of(leading);
   }
 
   private static MarkVerdict markVerdict(MarkEvidence marks) {

@@ -11,8 +11,7 @@ import snikra.core.specimen.Side;
 /**
  * A named pattern.
  *
- * @param variantOf the pattern this is a variant of
- * @param formOf the name it shares with patterns that differ from it in size or outline alone
+ * @param formOf the name it shares with patterns that differ in size, outline or blades alone
  * @param surely how far its arrangement is agreed on
  * @param era when it was made, null where nobody knows
  * @param regions by country how usual it is there
@@ -30,7 +29,6 @@ public record Pattern(
     String name,
     String family,
     Role role,
-    @Nullable String variantOf,
     @Nullable String formOf,
     Agreement surely,
     @Nullable Era era,

@@ -6,8 +6,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import snikra.core.profile.BladeRoom;
+import snikra.core.specimen.Specimen;
 
 /**
  * The shapes and the patterns known.
@@ -36,12 +38,16 @@ public record PatternBook(
     Map<String, Frame> framesById = byId(frames, Frame::id);
     Map<String, Pattern> patternsById = byId(patterns, Pattern::id);
     Map<String, BolsterLayout> layoutsById = byId(bolsters, BolsterLayout::id);
+    Map<String, Pull> pullsById = byId(pulls, Pull::id);
+    springLayouts.forEach(
+        l -> l.patterns().forEach(id -> known("pattern", id, l.id(), patternsById)));
     for (Pattern p : patterns) {
       String of = p.id();
       p.frames().keySet().forEach(id -> known("frame", id, of, framesById));
       p.tellApart().keySet().forEach(id -> known("look-alike", id, of, patternsById));
       p.slots().forEach(s -> s.types().keySet().forEach(id -> known("blade", id, of, bladesById)));
       p.bolsters().forEach(id -> known("bolsters", id, of, layoutsById));
+      p.pulls().forEach(id -> known("pull", id, of, pullsById));
     }
   }
 
@@ -67,13 +73,18 @@ public record PatternBook(
   private static void known(String what, String id, String pattern, Map<String, ?> known) {
     if (!known.containsKey(id)) {
       throw new IllegalArgumentException(
-          what + " of pattern " + pattern + " must be in the book; found " + id);
+          what + " of " + pattern + " must be in the book; found " + id);
     }
   }
 
   /** What some patterns are known by beside their shape. */
   public List<Pattern.Mechanism> mechanisms() {
-    return patterns.stream().map(Pattern::mechanism).filter(Objects::nonNull).toList();
+    return patterns.stream().map(Pattern::mechanism).filter(Objects::nonNull).distinct().toList();
+  }
+
+  /** How this knife is laid out, as the first that fits; empty where too little was counted. */
+  public Optional<SpringLayout> layout(Specimen knife, Set<String> leading) {
+    return springLayouts.stream().filter(l -> l.isOf(knife, leading)).findFirst();
   }
 
   /** The frame with this id. */

@@ -130,8 +130,10 @@ public final class PatternNamer {
         strict.of(p),
         trade.of(p),
         requirements,
+        leads ? p.strictly() : List.of(),
+        leads ? p.inTrade() : List.of(),
         leads ? s.departures() : List.of(),
-        leads ? p.tells().get(0) : whyNot(p, requirements, leader.pattern()),
+        leads ? String.join(" ", p.tells()) : whyNot(p, requirements, leader.pattern()),
         leads ? null : settler.between(leader.pattern(), p).orElse(null));
   }
 

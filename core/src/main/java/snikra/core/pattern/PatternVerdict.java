@@ -45,6 +45,8 @@ public record PatternVerdict(String title, String tradeTitle, List<Name> names, 
    * @param inTrade what today's trade may call it, empty where the same
    * @param probability by the strict school; 0 for a name it does not know
    * @param tradeProbability by today's trade
+   * @param definition of the leading name, what the strict school asks of it
+   * @param soldAs of the leading name, what sellers use it for
    * @param departures how this knife departs from the pattern without leaving it
    * @param because for the leading name why it is this; for a rival why it is not
    * @param settle for a rival what would tell it from the leading name, if anything is left to look
@@ -57,6 +59,8 @@ public record PatternVerdict(String title, String tradeTitle, List<Name> names, 
       double probability,
       double tradeProbability,
       List<Requirement> requirements,
+      List<String> definition,
+      List<String> soldAs,
       List<String> departures,
       String because,
       @Nullable Settle settle) {}

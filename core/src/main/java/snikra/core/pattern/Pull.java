@@ -1,4 +1,15 @@
 package snikra.core.pattern;
 
-/** How a blade is got hold of. */
-public record Pull(String id, String name, String recognise) {}
+import java.util.List;
+import java.util.Map;
+
+/**
+ * How a blade is got hold of.
+ *
+ * @param shownBy answers by feature of the clue book that mean it
+ */
+public record Pull(String id, String name, String recognise, Map<String, List<String>> shownBy) {
+  public Pull {
+    shownBy = Map.copyOf(shownBy);
+  }
+}

@@ -1,7 +1,9 @@
 package snikra.core.pattern;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import snikra.core.pattern.Pattern.Mechanism;
@@ -23,6 +25,7 @@ final class Scoring {
   private static final double AT_THE_END_OF_RANGE = 0.55;
 
   private static final double LESS_USUAL_BOLSTERS = 0.75;
+  private static final double LESS_USUAL_PULL = 0.6;
   private static final String DIVIDER = "divider";
   private static final String BOLSTERS = "bolsters";
 
@@ -56,7 +59,16 @@ final class Scoring {
             : new SlotAssignment(book, pattern, knife.blades(), tolerance);
     double blades = assignment == null ? 0 : assignment.log() + count();
     double role = Math.log(pattern.role() == Pattern.Role.FALLBACK ? FALLBACK : pattern.weight());
-    this.log = role + blades + frame() + press() + springs() + length() + bolsters() + mechanism();
+    this.log =
+        role
+            + blades
+            + frame()
+            + press()
+            + springs()
+            + length()
+            + bolsters()
+            + pulls()
+            + mechanism();
   }
 
   Pattern pattern() {
@@ -140,7 +152,7 @@ final class Scoring {
   private double mechanism() {
     double log = 0;
     for (Mechanism of : mechanisms) {
-      log += of.equals(pattern.mechanism()) ? 0 : Math.log(of.atLarge());
+      log += of.equals(pattern.mechanism()) || isItsOwn(of) ? 0 : Math.log(of.atLarge());
     }
     Mechanism own = pattern.mechanism();
     if (own != null && !mechanisms.contains(own)) {
@@ -148,6 +160,50 @@ final class Scoring {
       log += Math.log(looked ? own.atLarge() * tolerance.frame() : own.atLarge());
     }
     return log;
+  }
+
+  // Covers of metal make no utility knife of a pattern that has them itself.
+  private boolean isItsOwn(Mechanism of) {
+    String seen = seen(knife, BOLSTERS);
+    return seen != null
+        && of.shows().getOrDefault(BOLSTERS, List.of()).contains(seen)
+        && pattern.bolsters().contains(seen);
+  }
+
+  // A pull that the pattern is not known with.
+  private double pulls() {
+    double log = 0;
+    for (Map.Entry<String, List<String>> asked : pulled().entrySet()) {
+      Seen<String> seen = knife.seen().get(asked.getKey());
+      boolean says = seen != null && seen.value() != null;
+      if (says
+          && book.pulls().stream().anyMatch(p -> isShown(p, asked.getKey(), seen.value()))
+          && !asked.getValue().contains(seen.value())) {
+        double q = seen.sureness().reliability();
+        log += Math.log(q * LESS_USUAL_PULL + 1 - q);
+      }
+    }
+    return log;
+  }
+
+  private static boolean isShown(Pull pull, String feature, String answer) {
+    return pull.shownBy().getOrDefault(feature, List.of()).contains(answer);
+  }
+
+  // By feature, the answers that mean a pull of this pattern.
+  private Map<String, List<String>> pulled() {
+    Map<String, List<String>> answers = new HashMap<>();
+    for (Pull pull : book.pulls()) {
+      pull.shownBy()
+          .forEach(
+              (feature, values) -> {
+                List<String> own = answers.computeIfAbsent(feature, f -> new ArrayList<>());
+                if (pattern.pulls().contains(pull.id())) {
+                  own.addAll(values);
+                }
+              });
+    }
+    return answers;
   }
 
   static boolean isShown(Mechanism of, Specimen knife) {
