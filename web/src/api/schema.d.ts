@@ -645,12 +645,21 @@ export interface components {
             findings: string[];
             /** @enum {string} */
             sign?: "short-blade" | "struck-out" | "contract";
+            /** Format: double */
+            often?: number;
+            speaks: components["schemas"]["AlterationSpeaks"][];
             cap?: string;
             /** Format: double */
             worth: number;
             look: string;
             why: string;
             source: string;
+        };
+        AlterationSpeaks: {
+            of: string;
+            answers: {
+                [key: string]: number;
+            };
         };
         Amount: {
             amount: number;
@@ -1468,6 +1477,8 @@ export interface components {
             /** Format: double */
             tradeProbability: number;
             requirements: components["schemas"]["PatternVerdictRequirement"][];
+            definition: string[];
+            soldAs: string[];
             departures: string[];
             because: string;
             settle?: components["schemas"]["PatternVerdictSettle"];

@@ -161,6 +161,12 @@ function Names({ knife }: Pick<StationProps, "knife">) {
               <p className="text-ink2">{n.because}</p>
               {n.settle && <p>To settle it: {n.settle.look}</p>}
               {i === 0 && <Requirements list={n.requirements} />}
+              {n.definition.length > 0 && (
+                <p className="text-[0.78125rem]/4 text-ink2">Strictly: {n.definition.join(" ")}</p>
+              )}
+              {n.soldAs.length > 0 && (
+                <p className="text-[0.78125rem]/4 text-ink2">In the shops: {n.soldAs.join(" ")}</p>
+              )}
             </td>
           </tr>
         ))}

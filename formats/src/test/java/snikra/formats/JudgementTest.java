@@ -126,6 +126,7 @@ class JudgementTest {
               + "{\"type\":\"spey\",\"end\":\"B\"}]}",
           "{\"frame\":\"teardrop\",\"bolsters\":\"both-ends\",\"blades\":["
               + "{\"type\":\"spear\",\"end\":\"A\"},{\"type\":\"pen\",\"end\":\"A\"}]}",
+          "{\"closedLength\":\"90 mm\",\"blades\":[{\"length\":\"58 mm\"}]}",
           "{\"story\":[{\"kind\":\"dated\",\"date\":\"1890/1900\",\"source\":\"document\"}],"
               + "\"seen\":{\"handle_material\":\"acetal\"}}");
 
@@ -176,6 +177,7 @@ class JudgementTest {
     }
     verdict.dating().makers().forEach(m -> out.append(m.label()).append(m.probability()));
     verdict.dating().states().forEach(s -> out.append(s.state().label()).append(s.probability()));
+    verdict.originality().findings().forEach(f -> out.append(f.id()).append(f.probability()));
     verdict.dating().lookNext().forEach(l -> out.append(l.feature()).append(l.bits()));
     examiner
         .lookalikes(specimen, List.of())

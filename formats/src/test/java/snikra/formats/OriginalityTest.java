@@ -143,4 +143,57 @@ class OriginalityTest {
     List<Finding> findings = examine("{}").originality().findings();
     assertThat(findings).allSatisfy(f -> assertThat(f.probability()).isLessThan(0.2));
   }
+
+  private double shortened(String more) {
+    String knife =
+        "{\"closedLength\":\"92 mm\",\"blades\":[{\"type\":\"clip\",\"end\":\"A\",\"length\":\"52 mm\"}]%s}";
+    return probability(knife.formatted(more), "shortened");
+  }
+
+  private double probability(String knife, String finding) {
+    return examine(knife).originality().findings().stream()
+        .filter(f -> f.id().equals(finding))
+        .mapToDouble(Finding::probability)
+        .findFirst()
+        .orElse(0);
+  }
+
+  @Test
+  void emptyRoomAPullTooFarOutAndABluntPointSpeakForAShortenedBlade() {
+    double alone = shortened("");
+    assertThat(shortened(",\"seen\":{\"well_room\":\"empty\"}")).isGreaterThan(alone + 0.1);
+    assertThat(shortened(",\"seen\":{\"well_room\":\"filled\"}")).isLessThan(alone - 0.1);
+    assertThat(shortened(",\"seen\":{\"nick_place\":\"near-point\"}")).isGreaterThan(alone + 0.1);
+    assertThat(shortened(",\"condition\":{\"tip\":\"broken\"}")).isGreaterThan(alone + 0.1);
+    assertThat(shortened(",\"condition\":{\"tip\":\"sound\"}")).isLessThan(alone);
+  }
+
+  @Test
+  void whatSpeaksForItIsTold() {
+    String knife =
+        "{\"closedLength\":\"92 mm\",\"blades\":[{\"length\":\"52 mm\"}],\"seen\":{\"well_room\":\"empty\"}}";
+    assertThat(finding(examine(knife).originality(), "shortened").tells())
+        .anySatisfy(t -> assertThat(t.text()).contains("shadow of a longer blade"));
+  }
+
+  @Test
+  void aPatternMadeWithAShortMainIsNotCalledShort() {
+    String blades =
+        "\"blades\":[{\"type\":\"foil-cutter\",\"end\":\"A\",\"length\":\"52 mm\"},{\"type\":\"corkscrew\",\"end\":\"B\"},{\"type\":\"lever-arm\",\"end\":\"B\"}]";
+    String waiter = "{\"frame\":\"waiter-flat\",\"closedLength\":\"110 mm\"," + blades + "}";
+    String other = waiter.replace("\"frame\":\"waiter-flat\",", "").replace("lever-arm", "pen");
+    assertThat(examine(waiter).findings()).noneMatch(f -> f.code().equals("main-blade-short"));
+    assertThat(examine(other).findings()).anyMatch(f -> f.code().equals("main-blade-short"));
+  }
+
+  @Test
+  void aThinSpringWithoutPlayIsASignOfASecondAndAMashedStrikeMoreSo() {
+    double thin = probability("{\"seen\":{\"spring_gap\":\"thin-spring\"}}", "second");
+    double both =
+        probability(
+            "{\"seen\":{\"spring_gap\":\"thin-spring\",\"mark_strike\":\"mashed\"}}", "second");
+    assertThat(thin).isBetween(0.05, 0.3);
+    assertThat(both).isGreaterThan(0.4);
+    assertThat(probability("{\"seen\":{\"spring_gap\":\"worn\"}}", "second")).isZero();
+  }
 }

@@ -1,6 +1,7 @@
 package snikra.core.condition;
 
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -11,6 +12,8 @@ import org.jspecify.annotations.Nullable;
  * @param point the point of condition that shows it, where one does
  * @param findings of that point
  * @param sign what else shows it
+ * @param often how often it is met where nothing shows it; null where it is never guessed
+ * @param speaks what makes it likelier or less likely
  * @param cap the best grade it allows; null where it does not touch the grade
  * @param worth what is left of the value; 1 where it takes nothing, or the grade has it already
  * @param look what to look for
@@ -24,11 +27,24 @@ public record Alteration(
     @Nullable String point,
     List<String> findings,
     @Nullable Sign sign,
+    @Nullable Double often,
+    List<Speaks> speaks,
     @Nullable String cap,
     double worth,
     String look,
     String why,
     String source) {
+
+  /**
+   * A look of the clue book, or a point of condition, that speaks for it or against it.
+   *
+   * @param answers by answer, how much oftener it is met where the knife was altered so
+   */
+  public record Speaks(String of, Map<String, Double> answers) {
+    public Speaks {
+      answers = Map.copyOf(answers);
+    }
+  }
 
   /** Signs that are neither a state nor a point of condition. */
   public enum Sign {
@@ -44,6 +60,7 @@ public record Alteration(
 
   public Alteration {
     findings = findings == null ? List.of() : List.copyOf(findings);
+    speaks = speaks == null ? List.of() : List.copyOf(speaks);
     if (!(worth > 0)) {
       throw new IllegalArgumentException("worth of " + id + " must be above 0; found " + worth);
     }

@@ -128,7 +128,8 @@ public final class Examiner {
             l ->
                 findings.add(
                     Findings.of("action", "acts-as-built", false, l.explain(), l.action())));
-    findings.addAll(Questions.of(knife, sketch, shelf, thisYear));
+    Optional<MainBlade> main = MainBlade.of(knife, leadingPattern(pattern), shelf);
+    findings.addAll(Questions.of(knife, sketch, main, shelf, thisYear));
     return new Verdict(
         pattern,
         markVerdict(marks),
@@ -139,7 +140,7 @@ public final class Examiner {
         dated,
         grade,
         value,
-        new OriginalityJudge(shelf, knife, dated, number).judge(grade, value),
+        new OriginalityJudge(shelf, knife, dated, number, main).judge(grade, value),
         findings,
         sketch,
         stations.progress(knife, pattern, dated, grade, findings));

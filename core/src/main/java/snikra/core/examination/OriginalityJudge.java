@@ -22,12 +22,10 @@ import snikra.core.examination.Originality.Finding;
 import snikra.core.examination.Originality.Tell;
 import snikra.core.examination.Verdict.NumberVerdict;
 import snikra.core.number.DecodedNumber;
-import snikra.core.profile.BladeRoom;
 import snikra.core.reference.History;
 import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Seen;
-import snikra.core.specimen.SeenBlade;
 import snikra.core.specimen.SeenFace;
 import snikra.core.specimen.Specimen;
 import snikra.core.value.ValueVerdict;
@@ -39,22 +37,25 @@ final class OriginalityJudge {
   private static final double CAPS_FROM = 0.5;
   private static final double STRUCK_OUT_IS_A_SECOND = 0.9;
 
-  /** A blade that is surely short of its room was shortened this often; else it is by design. */
-  private static final double SHORT_IS_SHORTENED = 0.8;
-
   private static final int MOST_TELLS = 5;
 
   private final ReferenceShelf shelf;
   private final Specimen knife;
   private final DatingVerdict dated;
   private final @Nullable NumberVerdict number;
+  private final Optional<MainBlade> main;
 
   OriginalityJudge(
-      ReferenceShelf shelf, Specimen knife, DatingVerdict dated, @Nullable NumberVerdict number) {
+      ReferenceShelf shelf,
+      Specimen knife,
+      DatingVerdict dated,
+      @Nullable NumberVerdict number,
+      Optional<MainBlade> main) {
     this.shelf = shelf;
     this.knife = knife;
     this.dated = dated;
     this.number = number;
+    this.main = main;
   }
 
   Originality judge(GradeVerdict graded, ValueVerdict value) {
@@ -99,10 +100,74 @@ final class OriginalityJudge {
         a.state() != null
             ? ofState(a)
             : a.point() != null ? ofPoint(a) : a.sign() == null ? 0 : ofSign(a.sign());
+    p = spokenFor(a, a.often() == null ? p : Math.max(p, a.often()));
     Grade cap =
         a.cap() == null ? null : shelf.condition().grades().get(shelf.condition().rank(a.cap()));
     List<Tell> tells = p < TOLD_FROM ? List.of() : tells(a).limit(MOST_TELLS).toList();
     return new Finding(a.id(), a.label(), p, cap, a.worth(), a.look(), a.why(), a.source(), tells);
+  }
+
+  // What else was looked at, each as so many times the odds.
+  private double spokenFor(Alteration a, double p) {
+    if (p <= 0 || p >= 1) {
+      return p;
+    }
+    double odds = p / (1 - p);
+    for (Alteration.Speaks s : a.speaks()) {
+      Seen<String> seen = seen(s.of());
+      Double times = seen == null ? null : s.answers().get("" + seen.value());
+      if (times != null) {
+        double q = seen.sureness().reliability();
+        odds *= q * times + 1 - q;
+      }
+    }
+    return odds / (1 + odds);
+  }
+
+  private @Nullable Seen<String> seen(String of) {
+    Seen<String> seen = knife.seen().get(of);
+    if (seen == null && !knife.blades().isEmpty()) {
+      seen = knife.blades().get(0).seen().get(of);
+    }
+    return seen == null ? knife.condition().get(of) : seen;
+  }
+
+  // What speaks for it, as it was answered.
+  private Stream<Tell> spoken(Alteration a) {
+    return a.speaks().stream()
+        .filter(
+            s -> {
+              Seen<String> seen = seen(s.of());
+              return seen != null && s.answers().getOrDefault("" + seen.value(), 1.0) > 1;
+            })
+        .flatMap(s -> answered(s.of(), "" + seen(s.of()).value()).stream());
+  }
+
+  private Optional<Tell> answered(String of, String answer) {
+    return shelf
+        .clues()
+        .feature(of)
+        .flatMap(
+            f ->
+                f.clue(answer)
+                    .map(
+                        c ->
+                            new Tell(
+                                f.station(),
+                                f.label() + ": " + Wording.lowerFirst(c.label()) + ".",
+                                "")))
+        .or(
+            () ->
+                shelf
+                    .condition()
+                    .point(of)
+                    .flatMap(
+                        p ->
+                            p.found(knife.condition())
+                                .map(
+                                    f ->
+                                        new Tell(
+                                            p.station(), p.label() + ": " + f.label() + ".", ""))));
   }
 
   private double ofState(Alteration a) {
@@ -128,23 +193,13 @@ final class OriginalityJudge {
     return switch (sign) {
       case STRUCK_OUT ->
           knife.marks().stream().anyMatch(SeenFace::wasStruckOut) ? STRUCK_OUT_IS_A_SECOND : 0;
-      case SHORT_BLADE ->
-          missing().filter(m -> m.low() > 0).map(m -> SHORT_IS_SHORTENED).orElse(0.0);
+      case SHORT_BLADE -> main.map(m -> m.may().shortened()).orElse(0.0);
       case CONTRACT ->
           houses()
               .flatMap(m -> m.contractors().stream())
               .mapToDouble(Contractor::probability)
               .sum();
     };
-  }
-
-  private Optional<BladeRoom.Missing> missing() {
-    if (knife.blades().isEmpty() || knife.closedLength() == null) {
-      return Optional.empty();
-    }
-    SeenBlade main = knife.blades().get(0);
-    return Optional.ofNullable(main.length())
-        .map(l -> shelf.patterns().room().missing(l.mm(), knife.closedLength().mm()));
   }
 
   // Houses that sold under their own name what others made.
@@ -166,7 +221,7 @@ final class OriginalityJudge {
                       .map(f -> new Tell(p.station(), p.label() + ": " + f.label() + ".", "")));
     }
     if (a.sign() != null) {
-      return ofSignTold(a.sign());
+      return Stream.concat(ofSignTold(a.sign()), spoken(a));
     }
     Stream<Tell> own =
         dated.clues().stream()
@@ -215,7 +270,8 @@ final class OriginalityJudge {
               .filter(SeenFace::wasStruckOut)
               .map(f -> new Tell("marks", "Blade " + f.blade() + ": the mark is struck out.", ""));
       case SHORT_BLADE ->
-          missing().stream()
+          main.stream()
+              .map(MainBlade::missing)
               .map(
                   m ->
                       new Tell(

@@ -2,9 +2,9 @@ package snikra.core.examination;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import snikra.core.examination.Verdict.Finding;
 import snikra.core.measure.Measurement;
-import snikra.core.profile.BladeRoom;
 import snikra.core.profile.BladeWear;
 import snikra.core.provenance.EdtfDate;
 import snikra.core.provenance.StoryEvent;
@@ -22,18 +22,35 @@ final class Questions {
   /** Beyond the smallest and largest pattern by this factor a closed length is questioned. */
   private static final double FAR = 1.15;
 
+  /** What is met more seldom than this excuses no odd size. */
+  private static final double ORDINARY = 0.1;
+
   /** A blade cannot be longer than its handle by more than the tang outside it. */
   private static final double LONGEST_BLADE = 1.0;
 
   private Questions() {}
 
-  static List<Finding> of(Specimen knife, Sketch sketch, ReferenceShelf shelf, int thisYear) {
+  static List<Finding> of(
+      Specimen knife, Sketch sketch, Optional<MainBlade> main, ReferenceShelf shelf, int thisYear) {
     List<Finding> out = new ArrayList<>();
     story(knife, thisYear, out);
     closedLength(knife, shelf, out);
     for (int b = 0; b < knife.blades().size(); b++) {
-      blade(b, knife, sketch, shelf.patterns().room(), out);
+      blade(b, knife, sketch, out);
     }
+    main.filter(MainBlade::isShort)
+        .ifPresent(
+            m ->
+                out.add(
+                    Findings.of(
+                        "blades",
+                        "main-blade-short",
+                        false,
+                        m.found(),
+                        m.usual(),
+                        m.missing().share(),
+                        m.missing().low(),
+                        m.missing().high())));
     if (knife.marks().stream().anyMatch(SeenFace::wasStruckOut)) {
       out.add(Findings.of("marks", "mark-struck-out", false));
     }
@@ -87,6 +104,7 @@ final class Questions {
     double mm = knife.closedLength().mm();
     double least =
         shelf.patterns().patterns().stream()
+            .filter(p -> p.weight() >= ORDINARY)
             .mapToDouble(p -> p.closedLengthMm().min())
             .min()
             .orElse(0);
@@ -101,40 +119,18 @@ final class Questions {
     }
   }
 
-  private static void blade(
-      int b, Specimen knife, Sketch sketch, BladeRoom room, List<Finding> out) {
+  private static void blade(int b, Specimen knife, Sketch sketch, List<Finding> out) {
     SeenBlade blade = knife.blades().get(b);
     if (blade.length() != null && knife.closedLength() != null) {
       double share = blade.length().mm() / knife.closedLength().mm();
       if (share > LONGEST_BLADE) {
         out.add(Findings.of("blades", "blade-too-long", false, b + 1));
       }
-      if (b == 0) {
-        shortBlade(blade, knife, room, out);
-      }
     }
     BladeWear.Left left = sketch.blades().get(b).left();
     if (left != null) {
       out.add(
           Findings.of("blades", "blade-left", false, left.share(), b + 1, left.low(), left.high()));
-    }
-  }
-
-  private static void shortBlade(
-      SeenBlade main, Specimen knife, BladeRoom room, List<Finding> out) {
-    double closed = knife.closedLength().mm();
-    BladeRoom.Missing missing = room.missing(main.length().mm(), closed);
-    if (missing.low() > 0) {
-      out.add(
-          Findings.of(
-              "blades",
-              "main-blade-short",
-              false,
-              main.length().mm() / closed,
-              room.usual(0),
-              missing.share(),
-              missing.low(),
-              missing.high()));
     }
   }
 }

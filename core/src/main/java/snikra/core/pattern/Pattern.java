@@ -18,6 +18,7 @@ import snikra.core.specimen.Side;
  * @param often how often it is met, against an ordinary pattern; 1 where not given
  * @param frames weight by frame, 1 expected to 0.1 tolerated
  * @param mechanism what makes it what it is beside its shape, null for most
+ * @param mainShare what a full main takes of the closed length; null where that is the usual share
  * @param springs counts, the usual one first
  * @param bolsters layouts, the usual one first
  * @param tellApart by rival pattern, the sentence that tells the two apart
@@ -37,6 +38,7 @@ public record Pattern(
     List<Alias> alsoCalled,
     Map<String, Double> frames,
     Range closedLengthMm,
+    @Nullable Double mainShare,
     List<Integer> springs,
     Dividers dividers,
     List<String> bolsters,
@@ -187,7 +189,7 @@ public record Pattern(
   }
 
   /** How often it is met, against an ordinary pattern. */
-  double weight() {
+  public double weight() {
     return often == null ? 1 : often;
   }
 

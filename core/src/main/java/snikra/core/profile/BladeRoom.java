@@ -15,6 +15,8 @@ public record BladeRoom(List<Double> usual, double spread) {
   /** Standard deviations either side of the middle that hold nine in ten. */
   private static final double NINE_TENTHS = 1.645;
 
+  private static final int STEPS = 200;
+
   public BladeRoom {
     usual = List.copyOf(usual);
     if (usual.isEmpty() || !(spread > 0)) {
@@ -35,18 +37,69 @@ public record BladeRoom(List<Double> usual, double spread) {
    */
   public record Missing(double share, double low, double high) {}
 
+  /**
+   * What a main blade of some length may be.
+   *
+   * @param whole as long as its kind is made
+   * @param byDesign shorter from the works on
+   * @param shortened broken or ground away since
+   */
+  public record Short(double whole, double byDesign, double shortened) {}
+
+  /**
+   * How often main blades are short, and by how much.
+   *
+   * @param byDesign share of knives with a main shorter than its room from the works on
+   * @param shortened share of knives whose main has lost of its length
+   * @param loss share of its length that such a blade has lost, in the middle
+   * @param measuredMm standard deviation of one measure of length
+   */
+  public record Habits(double byDesign, double shortened, double loss, double measuredMm) {}
+
+  /** Blades short by design are spread from here, in closed lengths, to the usual length. */
+  private static final double SHORTEST = 0.3;
+
+  /**
+   * Weighs what a main blade may be by its length alone, with the uncertainty of the measure.
+   *
+   * @param usual what a full main takes in knives of its pattern, in closed lengths
+   */
+  public Short weigh(double lengthMm, double closedMm, double usual, Habits habits) {
+    double found = lengthMm / closedMm;
+    double error = Math.hypot(spread, habits.measuredMm / closedMm * Math.sqrt(2));
+    double whole =
+        (1 - habits.byDesign - habits.shortened) * normal((found - usual) / error) / error;
+    double design = 0;
+    double cut = 0;
+    // What is lost and what was never there both end at the usual length, blurred as that is.
+    for (int i = 0; i < STEPS; i++) {
+      double lost = (i + 0.5) / STEPS;
+      double at = normal((found - usual * (1 - lost)) / error) / error / STEPS;
+      design += usual * (1 - lost) > SHORTEST ? at * usual / (usual - SHORTEST) : 0;
+      cut += at * Math.exp(-lost / habits.loss) / habits.loss;
+    }
+    design *= habits.byDesign;
+    cut *= habits.shortened;
+    double all = whole + design + cut;
+    return all > 0 ? new Short(whole / all, design / all, cut / all) : new Short(1, 0, 0);
+  }
+
+  private static double normal(double z) {
+    return Math.exp(-z * z / 2) / Math.sqrt(2 * Math.PI);
+  }
+
   /** The usual length of the blade in this place, from 0, in closed lengths. */
   public double usual(int place) {
     return usual.get(Math.min(place, usual.size() - 1));
   }
 
   /** What a main blade of this length lacks in a handle of this length. */
-  public Missing missing(double lengthMm, double closedMm) {
+  public Missing missing(double lengthMm, double closedMm, double usual) {
     double found = lengthMm / closedMm;
     return new Missing(
-        lacking(found, usual(0)),
-        lacking(found, usual(0) - NINE_TENTHS * spread),
-        lacking(found, usual(0) + NINE_TENTHS * spread));
+        lacking(found, usual),
+        lacking(found, usual - NINE_TENTHS * spread),
+        lacking(found, usual + NINE_TENTHS * spread));
   }
 
   private static double lacking(double found, double full) {

@@ -102,12 +102,12 @@ class OutlineTest {
   @Test
   void aShortBladeLacksWhatOthersTakeOfTheirHandle() {
     BladeRoom room = new BladeRoom(List.of(0.75, 0.5), 0.05);
-    BladeRoom.Missing missing = room.missing(45, 100);
+    BladeRoom.Missing missing = room.missing(45, 100, room.usual(0));
 
     assertThat(missing.share()).isCloseTo(0.4, within(1e-9));
     assertThat(missing.low()).isBetween(0.3, 0.4);
     assertThat(missing.high()).isBetween(0.4, 0.5);
-    assertThat(room.missing(73, 100).low()).isZero();
+    assertThat(room.missing(73, 100, room.usual(0)).low()).isZero();
     assertThat(room.usual(5)).isEqualTo(0.5);
     assertThatThrownBy(() -> new BladeRoom(List.of(), 0.05)).hasMessageContaining("found 0");
   }

@@ -1,0 +1,56 @@
+package snikra.core.profile;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class BladeRoomTest {
+  private static final BladeRoom ROOM = new BladeRoom(List.of(0.74, 0.55), 0.045);
+  private static final BladeRoom.Habits HABITS = new BladeRoom.Habits(0.06, 0.08, 0.15, 0.4);
+
+  private static BladeRoom.Short of(double mm) {
+    return ROOM.weigh(mm, 100, 0.74, HABITS);
+  }
+
+  @Test
+  void theSharesAddUp() {
+    for (double mm = 20; mm < 95; mm += 2.5) {
+      BladeRoom.Short may = of(mm);
+      assertThat(may.whole() + may.byDesign() + may.shortened()).isCloseTo(1, within(1e-12));
+    }
+  }
+
+  @Test
+  void theShorterTheLessItMayBeWholeAndNoTenthOfAMillimetreDecides() {
+    double before = of(80).whole();
+    for (double mm = 79.9; mm > 30; mm -= 0.1) {
+      double whole = of(mm).whole();
+      assertThat(whole).isLessThanOrEqualTo(before + 1e-9);
+      assertThat(before - whole).isLessThan(0.03);
+      before = whole;
+    }
+    assertThat(of(74).whole()).isGreaterThan(0.9);
+    assertThat(of(50).whole()).isLessThan(0.001);
+  }
+
+  @Test
+  void aLittleShortIsRatherShortenedAndMuchShortRatherMadeSo() {
+    BladeRoom.Short little = of(60);
+    BladeRoom.Short much = of(30);
+    assertThat(little.shortened()).isGreaterThan(little.byDesign());
+    assertThat(much.byDesign()).isGreaterThan(much.shortened());
+  }
+
+  @Test
+  void aBladeOfAPatternThatIsMadeShortIsWhole() {
+    assertThat(ROOM.weigh(48, 100, 0.48, HABITS).whole()).isGreaterThan(0.9);
+  }
+
+  @Test
+  void whatIsMeasuredRoughlySaysLess() {
+    BladeRoom.Habits rough = new BladeRoom.Habits(0.06, 0.08, 0.15, 6);
+    assertThat(ROOM.weigh(58, 100, 0.74, rough).whole()).isGreaterThan(3 * of(58).whole());
+  }
+}
