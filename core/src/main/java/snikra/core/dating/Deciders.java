@@ -82,13 +82,14 @@ final class Deciders {
 
   // By look not yet taken, how likely each answer is.
   private List<double[]> answers(int explanation, Explainer explainer, List<Feature> left) {
-    Map<Integer, double[][][]> weights = new HashMap<>();
+    Map<Integer, Weighed> weights = new HashMap<>();
     List<double[]> answers = new ArrayList<>();
     for (Feature feature : left) {
       Outlook outlook = tables.outlook(feature);
-      double[][][] weight =
+      Weighed weight =
           weights.computeIfAbsent(
-              outlook.part, part -> explainer.weightOf(explanation, part, shelf.regions()));
+              outlook.part,
+              part -> new Weighed(explainer.weightOf(explanation, part, shelf.regions())));
       answers.add(outlook.answers(weight));
     }
     return answers;

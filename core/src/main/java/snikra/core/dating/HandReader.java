@@ -41,6 +41,11 @@ final class HandReader {
   /** By maker itself: makers are large, and there is one of each. */
   private final IdentityHashMap<Maker, Set<String>> spoken = new IdentityHashMap<>();
 
+  private final IdentityHashMap<Maker, Map<String, List<Told>>> ofModels = new IdentityHashMap<>();
+
+  /** What is told of a model. */
+  private record Told(History.Model model, ModelTell tell) {}
+
   private final IdentityHashMap<Maker, boolean[]> nearChange = new IdentityHashMap<>();
 
   HandReader(ReferenceShelf shelf, YearAxis axis) {
@@ -61,6 +66,13 @@ final class HandReader {
       }
       nearChange.put(maker, near);
       spoken.put(maker, spokenOf(maker));
+      Map<String, List<Told>> told = new HashMap<>();
+      for (History.Model model : maker.history().models()) {
+        for (ModelTell tell : model.tells()) {
+          told.computeIfAbsent(tell.trait(), t -> new ArrayList<>()).add(new Told(model, tell));
+        }
+      }
+      ofModels.put(maker, told);
     }
   }
 
@@ -155,7 +167,8 @@ final class HandReader {
     for (Maker maker :
         hand.isItself() || own.equals(house) ? List.of(house) : List.of(own, house)) {
       for (String trait : spoken.getOrDefault(maker, Set.of())) {
-        double[] row = said.containsKey(trait) ? null : row(maker, trait, shown);
+        double[] row =
+            said.containsKey(trait) || !isShown(trait, shown) ? null : row(maker, trait, shown);
         if (row != null) {
           said.put(trait, row);
         }
@@ -257,30 +270,47 @@ final class HandReader {
   // The knife is of one of the models of its time on file, or of another pattern of the hand: by
   // trait, for a knife of any of them.
   private Map<String, double[]> models(Maker maker, Set<String> told, Shown shown) {
-    Map<String, double[]> sums = new HashMap<>();
-    Map<String, int[]> counts = new HashMap<>();
-    for (History.Model model : maker.history().models()) {
-      for (ModelTell tell : model.tells()) {
-        Double r = told.contains(tell.trait()) ? null : ratio(tell, shown);
-        if (r != null) {
-          double[] sum = sums.computeIfAbsent(tell.trait(), t -> new double[axis.size()]);
-          int[] count = counts.computeIfAbsent(tell.trait(), t -> new int[axis.size()]);
-          for (int y = 0; y < sum.length; y++) {
-            boolean isThen = model.from() <= axis.year(y) && axis.year(y) <= model.to();
-            sum[y] += isThen ? model.trust() * r + 1 - model.trust() : 0;
-            count[y] += isThen ? 1 : 0;
-          }
+    Map<String, double[]> rows = new HashMap<>();
+    ofModels
+        .getOrDefault(maker, Map.of())
+        .forEach(
+            (trait, all) -> {
+              if (!told.contains(trait) && isShown(trait, shown)) {
+                double[] row = ofModels(all, shown);
+                if (row != null) {
+                  rows.put(trait, row);
+                }
+              }
+            });
+    return rows;
+  }
+
+  private static boolean isShown(String trait, Shown shown) {
+    return trait.equals(Traits.LENGTH) ? shown.closedMm() != null : !shown.of(trait).isEmpty();
+  }
+
+  private double @Nullable [] ofModels(List<Told> all, Shown shown) {
+    double[] sum = new double[axis.size()];
+    int[] count = new int[axis.size()];
+    boolean any = false;
+    for (Told of : all) {
+      Double r = ratio(of.tell, shown);
+      if (r != null) {
+        any = true;
+        double said = of.model.trust() * r + 1 - of.model.trust();
+        int last = Math.min(sum.length - 1, of.model.to() - axis.first());
+        for (int y = Math.max(0, of.model.from() - axis.first()); y <= last; y++) {
+          sum[y] += said;
+          count[y]++;
         }
       }
     }
-    sums.forEach(
-        (trait, row) ->
-            Arrays.setAll(
-                row,
-                y -> {
-                  int n = counts.get(trait)[y];
-                  return n == 0 ? 1 : 1 - modelOnFile + modelOnFile * row[y] / n;
-                }));
-    return sums;
+    if (!any) {
+      return null;
+    }
+    for (int y = 0; y < sum.length; y++) {
+      sum[y] = count[y] == 0 ? 1 : 1 - modelOnFile + modelOnFile * sum[y] / count[y];
+    }
+    return sum;
   }
 }

@@ -51,11 +51,12 @@ final class LookNext {
     List<NextLook> looks = new ArrayList<>();
     mark(evidence, makers).ifPresent(looks::add);
     struck(evidence, explainer, looks);
-    Map<Integer, double[][][]> weights = new HashMap<>();
+    Map<Integer, Weighed> weights = new HashMap<>();
     for (Feature feature : left(evidence)) {
       Outlook outlook = tables.outlook(feature);
-      double[][][] weight =
-          weights.computeIfAbsent(outlook.part, part -> explainer.weightFor(part, shelf.regions()));
+      Weighed weight =
+          weights.computeIfAbsent(
+              outlook.part, part -> new Weighed(explainer.weightFor(part, shelf.regions())));
       double bits = Math.max(outlook.bits(weight), namesIt(feature, evidence) ? nameBits : 0);
       looks.add(
           new NextLook(feature.id(), feature.station(), feature.label(), feature.trouble(), bits));

@@ -3,6 +3,7 @@ package snikra.core.dating;
 import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import snikra.core.dating.Weighed.Row;
 
 /**
  * What a look at one feature may show, by region, by how the knife came to be and by year; ready to
@@ -28,6 +29,9 @@ final class Outlook {
   /** For each region the first of those that lean to the same answers. */
   private final int[] like;
 
+  private final String alike;
+  private final boolean isSilent;
+
   /** By answer, region, way and year; only for the first of regions that are alike. */
   private final double[][][][] shown;
 
@@ -51,6 +55,23 @@ final class Outlook {
         fill(answers, r);
       }
     }
+    alike = Arrays.toString(like);
+    isSilent = isSilent();
+  }
+
+  // Whether every answer is as likely in every country, way and year.
+  private boolean isSilent() {
+    for (double[][][] answer : shown) {
+      double first = answer[0][AS_MADE][0];
+      for (double[][] ofRegion : answer) {
+        for (int way = 0; ofRegion != null && way < WAYS; way++) {
+          if (Arrays.stream(ofRegion[way]).anyMatch(p -> Math.abs(p - first) > 1e-12)) {
+            return false;
+          }
+        }
+      }
+    }
+    return true;
   }
 
   private static int firstLike(List<Look> answers, int region) {
@@ -119,22 +140,22 @@ final class Outlook {
     return p > 0 ? -p * Math.log(p) : 0;
   }
 
-  /**
-   * How many bits a look is expected to tell of who, when and how together.
-   *
-   * @param weight by region, way and year, null where there is none; all of it is 1
-   */
-  double bits(double[][][] weight) {
+  /** How many bits a look is expected to tell of who, when and how together; all weight is 1. */
+  double bits(Weighed weight) {
+    if (isSilent) {
+      return 0;
+    }
     double[] answers = new double[shown.length];
     double noisy = 0;
+    @Nullable Row[][] rows = weight.together(alike, like);
     for (int r = 0; r < like.length; r++) {
       for (int way = 0; way < WAYS && like[r] == r; way++) {
-        double[] w = together(weight, r, way);
-        if (w != null) {
+        Row row = rows[r][way];
+        if (row != null) {
           for (int v = 0; v < answers.length; v++) {
-            answers[v] += product(w, shown[v][r][way]);
+            answers[v] += row.times(shown[v][r][way]);
           }
-          noisy += product(w, noise[r][way]);
+          noisy += row.times(noise[r][way]);
         }
       }
     }
@@ -142,54 +163,18 @@ final class Outlook {
     return Math.max(0, all - noisy) / LOG_2;
   }
 
-  /**
-   * How likely each answer is.
-   *
-   * @param weight by region, way and year, null where there is none; all of it is 1
-   */
-  double[] answers(double[][][] weight) {
+  /** How likely each answer is; all weight is 1. */
+  double[] answers(Weighed weight) {
     double[] answers = new double[shown.length];
+    @Nullable Row[][] rows = weight.together(alike, like);
     for (int r = 0; r < like.length; r++) {
       for (int way = 0; way < WAYS && like[r] == r; way++) {
-        double[] w = together(weight, r, way);
-        for (int v = 0; w != null && v < answers.length; v++) {
-          answers[v] += product(w, shown[v][r][way]);
+        Row row = rows[r][way];
+        for (int v = 0; row != null && v < answers.length; v++) {
+          answers[v] += row.times(shown[v][r][way]);
         }
       }
     }
     return answers;
-  }
-
-  // Regions that lean alike are one; null where none of them weighs anything.
-  private double @Nullable [] together(double[][][] weight, int region, int way) {
-    double[] sum = null;
-    boolean isOurs = false;
-    for (int r = region; r < like.length; r++) {
-      double[] row = weight[r][way];
-      if (like[r] == region && row != null) {
-        if (sum == null) {
-          sum = row;
-        } else {
-          sum = isOurs ? sum : sum.clone();
-          isOurs = true;
-          add(row, sum);
-        }
-      }
-    }
-    return sum;
-  }
-
-  private static void add(double[] more, double[] sum) {
-    for (int y = 0; y < sum.length; y++) {
-      sum[y] += more[y];
-    }
-  }
-
-  private static double product(double[] a, double[] b) {
-    double sum = 0;
-    for (int y = 0; y < a.length; y++) {
-      sum += a[y] * b[y];
-    }
-    return sum;
   }
 }

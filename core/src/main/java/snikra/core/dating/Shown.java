@@ -6,19 +6,32 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import snikra.core.specimen.Seen;
 
-/**
- * All that was found, by trait, for holding against what is on file of hands and models.
- *
- * @param answers by feature of the clue book or trait of the first look; of several blades that of
- *     each
- * @param closedMm closed length in millimetres, null where it was not measured
- */
-public record Shown(Map<String, List<Seen<String>>> answers, @Nullable Double closedMm) {
+/** All that was found, by trait, for holding against what is on file of hands and models. */
+public final class Shown {
   /** Of a knife nobody has looked at. */
   public static final Shown NOTHING = new Shown(Map.of(), null);
 
-  public Shown {
-    answers = Map.copyOf(answers);
+  private final Map<String, List<Seen<String>>> answers;
+  private final Map<String, Seen<String>> first;
+  private final @Nullable Double closedMm;
+
+  /**
+   * All that was found.
+   *
+   * @param answers by feature of the clue book or trait of the first look; of several blades that
+   *     of each, the main one first
+   * @param closedMm closed length in millimetres, null where it was not measured
+   */
+  public Shown(Map<String, List<Seen<String>>> answers, @Nullable Double closedMm) {
+    this.answers = Map.copyOf(answers);
+    this.closedMm = closedMm;
+    Map<String, Seen<String>> all = new HashMap<>();
+    answers.forEach((trait, given) -> all.put(trait, given.get(0)));
+    this.first = Map.copyOf(all);
+  }
+
+  @Nullable Double closedMm() {
+    return closedMm;
   }
 
   /** Each of these, seen surely. */
@@ -34,8 +47,6 @@ public record Shown(Map<String, List<Seen<String>>> answers, @Nullable Double cl
 
   /** The answers of the main blade and of the knife. */
   Map<String, Seen<String>> first() {
-    Map<String, Seen<String>> first = new HashMap<>();
-    answers.forEach((trait, all) -> first.put(trait, all.get(0)));
     return first;
   }
 

@@ -29,11 +29,13 @@ public final class PatternNamer {
 
   private final PatternBook book;
   private final List<Mechanism> mechanisms;
+  private final Pulls pulls;
 
   /** A namer for this book. */
   public PatternNamer(PatternBook book) {
     this.book = book;
     this.mechanisms = book.mechanisms();
+    this.pulls = new Pulls(book);
   }
 
   /** Names by one school, likeliest first, with their probabilities. */
@@ -70,7 +72,7 @@ public final class PatternNamer {
     List<Scoring> scored = new ArrayList<>();
     for (Pattern p : book.patterns()) {
       if (tradeLabels || p.role() != Pattern.Role.TRADE_LABEL) {
-        scored.add(new Scoring(book, p, knife, tolerance, shown));
+        scored.add(new Scoring(book, p, knife, tolerance, shown, pulls));
       }
     }
     double unnamed = Scoring.known(knife, shown) * Math.log(UNNAMED_BY_CHANCE);

@@ -1,9 +1,9 @@
 package snikra.core.pattern;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import snikra.core.pattern.Pattern.Mechanism;
@@ -34,6 +34,7 @@ final class Scoring {
   private final Specimen knife;
   private final Tolerance tolerance;
   private final List<Mechanism> mechanisms;
+  private final Pulls pulls;
   private final @Nullable SlotAssignment assignment;
   private final double log;
 
@@ -41,13 +42,16 @@ final class Scoring {
    * One pattern and one knife.
    *
    * @param mechanisms what some patterns are known by and this knife shows
+   * @param pulls by pattern
    */
   Scoring(
       PatternBook book,
       Pattern pattern,
       Specimen knife,
       Tolerance tolerance,
-      List<Mechanism> mechanisms) {
+      List<Mechanism> mechanisms,
+      Pulls pulls) {
+    this.pulls = pulls;
     this.mechanisms = mechanisms;
     this.book = book;
     this.pattern = pattern;
@@ -173,37 +177,16 @@ final class Scoring {
   // A pull that the pattern is not known with.
   private double pulls() {
     double log = 0;
-    for (Map.Entry<String, List<String>> asked : pulled().entrySet()) {
+    for (Map.Entry<String, Set<String>> asked : pulls.any().entrySet()) {
       Seen<String> seen = knife.seen().get(asked.getKey());
-      boolean says = seen != null && seen.value() != null;
-      if (says
-          && book.pulls().stream().anyMatch(p -> isShown(p, asked.getKey(), seen.value()))
-          && !asked.getValue().contains(seen.value())) {
+      if (seen != null
+          && asked.getValue().contains("" + seen.value())
+          && !pulls.of(pattern, asked.getKey()).contains("" + seen.value())) {
         double q = seen.sureness().reliability();
         log += Math.log(q * LESS_USUAL_PULL + 1 - q);
       }
     }
     return log;
-  }
-
-  private static boolean isShown(Pull pull, String feature, String answer) {
-    return pull.shownBy().getOrDefault(feature, List.of()).contains(answer);
-  }
-
-  // By feature, the answers that mean a pull of this pattern.
-  private Map<String, List<String>> pulled() {
-    Map<String, List<String>> answers = new HashMap<>();
-    for (Pull pull : book.pulls()) {
-      pull.shownBy()
-          .forEach(
-              (feature, values) -> {
-                List<String> own = answers.computeIfAbsent(feature, f -> new ArrayList<>());
-                if (pattern.pulls().contains(pull.id())) {
-                  own.addAll(values);
-                }
-              });
-    }
-    return answers;
   }
 
   static boolean isShown(Mechanism of, Specimen knife) {

@@ -60,16 +60,19 @@ class LookNextTest {
   @Test
   void aLookThatIsTheSameInAnyYearTellsNothing() {
     Outlook same = new Outlook(List.of(answer(row(0.3, 0.3)), answer(row(0.7, 0.7))));
-    assertThat(same.bits(weight(Outlook.AS_MADE, 0.5, 0.5))).isCloseTo(0, within(1e-12));
+    assertThat(same.bits(new Weighed(weight(Outlook.AS_MADE, 0.5, 0.5))))
+        .isCloseTo(0, within(1e-12));
   }
 
   @Test
   void aLookThatTellsTwoYearsApartIsWorthOneBit() {
     Outlook sharp = new Outlook(List.of(answer(row(1, 0)), answer(row(0, 1))));
-    assertThat(sharp.bits(weight(Outlook.AS_MADE, 0.5, 0.5))).isCloseTo(1, within(1e-12));
+    assertThat(sharp.bits(new Weighed(weight(Outlook.AS_MADE, 0.5, 0.5))))
+        .isCloseTo(1, within(1e-12));
     // By hand: H(0.9) of the answer, for the year is nearly known.
     double known = -(0.9 * Math.log(0.9) + 0.1 * Math.log(0.1)) / Math.log(2);
-    assertThat(sharp.bits(weight(Outlook.AS_MADE, 0.9, 0.1))).isCloseTo(known, within(1e-12));
+    assertThat(sharp.bits(new Weighed(weight(Outlook.AS_MADE, 0.9, 0.1))))
+        .isCloseTo(known, within(1e-12));
   }
 
   @Test
@@ -77,7 +80,8 @@ class LookNextTest {
     Outlook sharp = new Outlook(List.of(answer(row(1, 0)), answer(row(0, 1))));
     // Put on in either year if the knife is of the first: H(3/4) - 1/2.
     double expected = -(0.75 * Math.log(0.75) + 0.25 * Math.log(0.25)) / Math.log(2) - 0.5;
-    assertThat(sharp.bits(weight(Outlook.REPLACED, 0.5, 0.5))).isCloseTo(expected, within(1e-12));
+    assertThat(sharp.bits(new Weighed(weight(Outlook.REPLACED, 0.5, 0.5))))
+        .isCloseTo(expected, within(1e-12));
   }
 
   @Test
