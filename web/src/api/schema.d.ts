@@ -1682,6 +1682,9 @@ export interface components {
             value?: "A" | "B";
             /** @enum {string} */
             sureness: "sure" | "likely" | "unsure" | "cannot-tell";
+            or?: {
+                [key: string]: number;
+            };
         };
         SeenFace: {
             /** Format: int32 */
@@ -1708,6 +1711,9 @@ export interface components {
             value?: number;
             /** @enum {string} */
             sureness: "sure" | "likely" | "unsure" | "cannot-tell";
+            or?: {
+                [key: string]: number;
+            };
         };
         SeenNumber: {
             table: string;
@@ -1718,17 +1724,26 @@ export interface components {
             value?: "one" | "both";
             /** @enum {string} */
             sureness: "sure" | "likely" | "unsure" | "cannot-tell";
+            or?: {
+                [key: string]: number;
+            };
         };
         SeenSide: {
             /** @enum {string} */
             value?: "mark" | "centre" | "pile";
             /** @enum {string} */
             sureness: "sure" | "likely" | "unsure" | "cannot-tell";
+            or?: {
+                [key: string]: number;
+            };
         };
         SeenString: {
             value?: string;
             /** @enum {string} */
             sureness: "sure" | "likely" | "unsure" | "cannot-tell";
+            or?: {
+                [key: string]: number;
+            };
         };
         Sharpness: {
             station?: string;

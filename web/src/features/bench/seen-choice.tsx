@@ -1,3 +1,4 @@
+import { useState } from "react";
 import type { Seen } from "../../api/types";
 import { Field } from "../../ui/field";
 import { Picker, type PictureOption } from "../../ui/picker";
@@ -13,7 +14,15 @@ const isPictures = (options: Option[] | PictureOption[]): options is PictureOpti
 export interface SeenOf<T> {
   value?: T;
   sureness: Seen["sureness"];
+  /** Other answers it may be, with their shares. */
+  or?: Record<string, number>;
 }
+
+const SHARES: Option[] = [
+  { id: "0.5", label: "as likely" },
+  { id: "0.33", label: "less likely" },
+  { id: "0.1", label: "hardly" },
+];
 
 /** A choice among answers, with how well it was seen; not looked at and not to be told are apart. */
 export function SeenChoice<T extends string = string>({
@@ -26,6 +35,7 @@ export function SeenChoice<T extends string = string>({
   onFocus,
   title,
   className,
+  mayBeEither,
 }: {
   label: string;
   /** Among others in a row that say what they are: the label is heard, not seen. */
@@ -37,7 +47,11 @@ export function SeenChoice<T extends string = string>({
   onFocus?: () => void;
   title?: string;
   className?: string;
+  /** Whether a second answer can be given beside the first. */
+  mayBeEither?: boolean;
 }) {
+  const [asksOther, setAsksOther] = useState(false);
+  const [other, share] = Object.entries(seen?.or ?? {})[0] ?? [];
   const value = seen?.sureness === CANNOT_TELL ? CANNOT_TELL : seen?.value;
   const choose = (id: string | undefined) => {
     if (!id) onChange(undefined);
@@ -62,8 +76,14 @@ export function SeenChoice<T extends string = string>({
         options={[...options, { id: CANNOT_TELL, label: "cannot tell" }]}
       />
     );
-  return (
-    <div className={`flex min-w-0 items-end gap-1 self-start ${className ?? ""}`}>
+  const orElse = (id: string | undefined, much = share ?? 0.5) =>
+    onChange({
+      value: value as T,
+      sureness: seen?.sureness ?? "sure",
+      ...(id ? { or: { [id]: much } } : {}),
+    });
+  const first = (
+    <div className={`flex min-w-0 items-end gap-1 self-start ${mayBeEither ? "" : (className ?? "")}`}>
       {isBare ? (
         <div className="min-w-0 flex-1">{choice({})}</div>
       ) : (
@@ -77,7 +97,7 @@ export function SeenChoice<T extends string = string>({
           title={`${seen.sureness}; press for less sure`}
           aria-label={`${label}: ${seen.sureness}. Change how sure`}
           className="flex h-6 min-w-6 items-center gap-[2px] px-1 hover:bg-bone"
-          onClick={() => onChange({ value: seen.value, sureness: nextSureness(seen.sureness) })}
+          onClick={() => onChange({ ...seen, sureness: nextSureness(seen.sureness) })}
         >
           {ORDER.map((s, i) => (
             <span
@@ -87,6 +107,49 @@ export function SeenChoice<T extends string = string>({
           ))}
         </button>
       )}
+      {mayBeEither && seen?.value && !other && !asksOther && (
+        <button
+          type="button"
+          aria-label={`${label}: or another answer`}
+          title="It may be one of two"
+          className="voice h-6 px-1 text-[0.78125rem] text-ink2 hover:bg-bone"
+          onClick={() => setAsksOther(true)}
+        >
+          or
+        </button>
+      )}
+    </div>
+  );
+  if (!mayBeEither || !seen?.value || (!other && !asksOther)) return first;
+  return (
+    <div className={`min-w-0 self-start ${className ?? ""}`}>
+      {first}
+      <div className="mt-1 flex min-w-0 items-center gap-1">
+        <span className="voice text-[0.78125rem] text-ink2">or</span>
+        <div className="min-w-0 flex-1">
+          <Select
+            aria-label={`${label}: or else`}
+            value={other}
+            nothing="nothing else"
+            options={options
+              .map(({ id, label: name }) => ({ id, label: name }))
+              .filter((o) => o.id !== value)}
+            onChange={(id) => {
+              setAsksOther(Boolean(id));
+              orElse(id);
+            }}
+          />
+        </div>
+        {other && (
+          <Select
+            aria-label={`${label}: how likely the other`}
+            value={SHARES.find((s) => Number(s.id) === share)?.id}
+            nothing={`${Math.round(100 * (share ?? 0))}%`}
+            options={SHARES}
+            onChange={(id) => orElse(other, Number(id ?? share))}
+          />
+        )}
+      </div>
     </div>
   );
 }

@@ -28,6 +28,7 @@ export function FeaturesStation({ knife, book, station }: StationProps & { stati
             label={q.label}
             seen={knife.specimen.seen[q.id]}
             options={answerOptions(book, q) ?? q.answers}
+            mayBeEither
             onFocus={() => setAsked(q.id)}
             onChange={(seen) => {
               setAsked(q.id);

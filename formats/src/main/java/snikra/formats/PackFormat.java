@@ -388,6 +388,17 @@ public final class PackFormat {
     return packs.stream().map(Pack::makers).reduce(List.of(), Makers::over);
   }
 
+  /**
+   * A shelf with the makers of these packs in place of its own, with their assay offices beside its
+   * own, and read as they say.
+   */
+  public static ReferenceShelf inPlace(List<Pack> packs, ReferenceShelf shelf) {
+    Map<String, AssayOffice> offices = new LinkedHashMap<>();
+    shelf.assayOffices().forEach(o -> offices.put(o.id(), o));
+    assayOffices(packs).forEach(o -> offices.put(o.id(), o));
+    return reading(packs, shelf.with(List.copyOf(offices.values()), makers(packs)));
+  }
+
   /** A shelf that reads worn letters and words as these packs say; of two the later. */
   public static ReferenceShelf reading(List<Pack> packs, ReferenceShelf shelf) {
     Map<Character, String> letters = new HashMap<>();

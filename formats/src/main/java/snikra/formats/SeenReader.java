@@ -1,5 +1,6 @@
 package snikra.formats;
 
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.Sureness;
@@ -36,16 +37,22 @@ final class SeenReader extends ValueDeserializer<Seen<?>> {
     }
     Object value = null;
     Sureness sureness = Sureness.SURE;
+    Map<String, Double> or = null;
     while (p.nextToken() == JsonToken.PROPERTY_NAME) {
-      boolean isValue = p.currentName().equals("value");
+      String field = p.currentName();
       p.nextToken();
-      if (isValue) {
+      if (field.equals("value")) {
         value = value(p, context);
+      } else if (field.equals("or")) {
+        or =
+            context.readValue(
+                p,
+                context.getTypeFactory().constructMapType(Map.class, String.class, Double.class));
       } else {
         sureness = context.readValue(p, Sureness.class);
       }
     }
-    return new Seen<>(value, sureness);
+    return new Seen<>(value, sureness, or);
   }
 
   private Object value(JsonParser p, DeserializationContext context) {

@@ -224,7 +224,32 @@ public final class SpecimenFormat {
         unknown(at, entry.getKey(), asked.map(Feature::id));
         return;
       }
-      seen(at, entry.getValue(), feature.get().clues().stream().map(Clue::id));
+      List<String> known = feature.get().clues().stream().map(Clue::id).toList();
+      seen(at, entry.getValue(), known.stream());
+      either(at, entry.getValue(), known);
+    }
+
+    // Other answers it may be: each on file, none twice, and something left for the first.
+    private void either(String at, JsonNode seen, List<String> known) {
+      double shares = 0;
+      for (Map.Entry<String, JsonNode> other : seen.path("or").properties()) {
+        if (!known.contains(other.getKey())) {
+          unknown(at + ".or", other.getKey(), known.stream());
+        } else if (other.getKey().equals(seen.path("value").asString(""))) {
+          problems.add(
+              problem(at + ".or", other.getKey(), "must be another answer than the value"));
+        }
+        shares += other.getValue().asDouble(0);
+      }
+      if (shares >= 1) {
+        problems.add(
+            problem(
+                at + ".or", "" + shares, "must leave a share for the value: less than 1 in all"));
+      }
+      if (seen.has("or") && !seen.has("value")) {
+        problems.add(
+            problem(at + ".or", seen.path("or").toString(), "must be left out with cannot-tell"));
+      }
     }
 
     private void seen(String at, JsonNode seen, Stream<String> known) {

@@ -92,7 +92,7 @@ class FormatsTest {
               "lines": ["SKEL_IBOR", "WATH*"]}], "number": "04_"}
             """,
             SHELF);
-    var verdict = new Examiner(SHELF, 2026).withMakers(pack.makers()).examine(knife);
+    var verdict = new Examiner(SHELF.withMakers(pack.makers()), 2026).examine(knife);
 
     assertThat(verdict.dating().makers().get(0).maker()).isEqualTo("skellibor");
     assertThat(verdict.number().decoded().fields().get(1).values()).containsExactly("stag", "horn");

@@ -1,6 +1,8 @@
 package snikra.formats;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -181,5 +183,110 @@ class HeardTest {
             + "\"region\":\"FR\",\"maker\":\"veldrake\",\"teller\":\"the shop\"}]}";
     var read = SpecimenFormat.read(knife, EXAMINER.shelf());
     assertThat(SpecimenFormat.read(SpecimenFormat.write(read), EXAMINER.shelf())).isEqualTo(read);
+  }
+
+  private static final String PACK =
+      """
+      schema: 1
+      id: own
+      title: One's own
+      note: Invented.
+      sources:
+        - {id: book, label: A book, kind: reference-book, reliability: 0.9}
+      %s
+      assayOffices:
+        - id: upper-quorl
+          label: Assay office of Upper Quorl
+          townMark: a newt
+          standards: [a walking beast]
+          note: Invented.
+          source: book
+          cycles:
+            - {from: 1900, form: capital in a shield, letters: [A, B, C, D, E]}
+      makers:
+        - id: trevvick
+          name: Trevvick
+          region: UK
+          place: Hollenbrook
+          weight: 1
+          changes: []
+          note: Invented.
+          marks:
+            - {id: tr-1, lines: [TREVVICK MAKERS], pile: [], technique: struck, everyBlade: true, from: 1900, to: 1925, give: 1, note: "", source: book}
+      """;
+
+  private static Verdict withPack(String more, String knife) {
+    Examiner own =
+        EXAMINER.on(
+            PackFormat.inPlace(
+                List.of(PackFormat.read("own.yaml", PACK.formatted(more))), EXAMINER.shelf()));
+    return own.examine(SpecimenFormat.read(knife, own.shelf()));
+  }
+
+  private static String reading(String line) {
+    return "{\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\",\"lines\":[\"%s\"]}]}"
+        .formatted(line);
+  }
+
+  @Test
+  void everythingInAPackThatComesWithAKnifeCounts() {
+    String letters = "{\"hallmarks\":[{\"office\":\"upper-quorl\",\"letter\":\"C\"}]}";
+    assertThat(withPack("", letters).dating().between(1901, 1904)).isGreaterThan(0.4);
+
+    String spelled = reading("TREVVICK MAKARS");
+    assertThat(probability(withPack("spellings: [[MAKERS, MAKARS]]", spelled), "trevvick"))
+        .isGreaterThan(probability(withPack("", spelled), "trevvick"));
+
+    String worn = reading("TREVVICX MAKERS");
+    assertThat(probability(withPack("confusions: {K: X}", worn), "trevvick"))
+        .isGreaterThan(probability(withPack("", worn), "trevvick"));
+    assertThat(withPack("", reading("VELDRAKE")).mark().candidates())
+        .noneMatch(c -> c.maker().equals("veldrake"));
+  }
+
+  private static String handle(String seen) {
+    return "{\"seen\":{\"handle_material\":" + seen + "}}";
+  }
+
+  @Test
+  void anAnswerThatMayBeOneOfTwoIsHeardByTheShareOfEach() {
+    String one = handle("{\"value\":\"celluloid\",\"sureness\":\"sure\"}");
+    String other = handle("{\"value\":\"acetal\",\"sureness\":\"sure\"}");
+    String either =
+        handle("{\"value\":\"celluloid\",\"sureness\":\"sure\",\"or\":{\"acetal\":%s}}");
+    double celluloid = examine(one).dating().between(1960, 2026);
+    double acetal = examine(other).dating().between(1960, 2026);
+    double half = examine(either.formatted(0.5)).dating().between(1960, 2026);
+    double little = examine(either.formatted(0.1)).dating().between(1960, 2026);
+    assertThat(half).isBetween(celluloid + 0.05, acetal - 0.05);
+    assertThat(little).isBetween(celluloid, half - 0.02);
+    assertThat(examine(either.formatted(1e-9)).dating().between(1960, 2026))
+        .isCloseTo(celluloid, within(1e-6));
+    assertThat(examine(either.formatted(0.5)).dating().clues().get(0).value())
+        .containsIgnoringCase("celluloid")
+        .contains(" or ")
+        .containsIgnoringCase("acetal");
+  }
+
+  @Test
+  void whatMayBeOneOfTwoIsKeptAndBadSharesAreToldByField() {
+    String either =
+        handle("{\"value\":\"celluloid\",\"sureness\":\"likely\",\"or\":{\"phenolic\":0.4}}");
+    var knife = SpecimenFormat.read(either, EXAMINER.shelf());
+    assertThat(knife.seen().get("handle_material").shares())
+        .containsEntry("phenolic", 0.4)
+        .containsEntry("celluloid", 0.6);
+    assertThat(SpecimenFormat.readKept(SpecimenFormat.write(knife))).isEqualTo(knife);
+    for (String bad :
+        List.of(
+            "{\"value\":\"celluloid\",\"sureness\":\"sure\",\"or\":{\"butter\":0.4}}",
+            "{\"value\":\"celluloid\",\"sureness\":\"sure\",\"or\":{\"celluloid\":0.4}}",
+            "{\"value\":\"celluloid\",\"sureness\":\"sure\",\"or\":{\"acetal\":0.6,\"horn\":0.4}}",
+            "{\"sureness\":\"cannot-tell\",\"or\":{\"horn\":0.4}}")) {
+      assertThatThrownBy(() -> SpecimenFormat.read(handle(bad), EXAMINER.shelf()))
+          .as(bad)
+          .isInstanceOf(InvalidInput.class)
+          .hasMessageContaining("seen.handle_material.or");
+    }
   }
 }

@@ -41,8 +41,10 @@ final class ClueTables {
    *
    * @param looks what it says when seen, by sureness
    * @param alone its years on their own, in a knife as made by anyone anywhere
+   * @param p probability by region, style and year when seen rightly
+   * @param mean of {@code p} over the prior
    */
-  private record Row(Map<Sureness, Look> looks, double[] alone) {}
+  private record Row(Map<Sureness, Look> looks, double[] alone, double[][][] p, double mean) {}
 
   ClueTables(ReferenceShelf shelf, YearAxis axis) {
     this.axis = axis;
@@ -139,6 +141,31 @@ final class ClueTables {
     return Distribution.normalised(row);
   }
 
+  private double rightly(Sureness sureness, Feature feature) {
+    return sureness.reliability() * (1 - mistaken(feature)) / (1 - mistakenAtLarge);
+  }
+
+  /**
+   * What an answer says that may be one of several: the mean of theirs, weighed by their shares.
+   */
+  Look look(Evidence.Observed o, int part) {
+    double[][][] p = new double[regions.size()][2][axis.size()];
+    double mean = 0;
+    for (Evidence.Answer answer : o.either()) {
+      Row row = row(o.feature(), answer.clue());
+      mean += answer.share() * row.mean;
+      for (int r = 0; r < p.length; r++) {
+        for (int style = 0; style < 2; style++) {
+          for (int y = 0; y < axis.size(); y++) {
+            p[r][style][y] += answer.share() * row.p[r][style][y];
+          }
+        }
+      }
+    }
+    double rightly = rightly(o.sureness(), o.feature());
+    return Look.at(o.feature().id(), part, o.feature().markBorne(), rightly, p, mean);
+  }
+
   private double mistaken(Feature feature) {
     return feature.mistaken() == null ? mistakenAtLarge : feature.mistaken();
   }
@@ -167,11 +194,11 @@ final class ClueTables {
       double mean = mean(p[c]);
       Map<Sureness, Look> looks = new EnumMap<>(Sureness.class);
       for (Sureness sureness : Sureness.values()) {
-        double rightly = sureness.reliability() * (1 - mistaken(feature)) / (1 - mistakenAtLarge);
+        double rightly = rightly(sureness, feature);
         looks.put(sureness, Look.at(feature.id(), part, feature.markBorne(), rightly, p[c], mean));
       }
       double[] alone = alone(looks.get(Sureness.SURE).compatibility());
-      rows.put(feature.id() + "." + feature.clues().get(c).id(), new Row(looks, alone));
+      rows.put(feature.id() + "." + feature.clues().get(c).id(), new Row(looks, alone, p[c], mean));
     }
     List<Look> sure =
         feature.clues().stream().map(clue -> look(feature, clue, Sureness.SURE)).toList();

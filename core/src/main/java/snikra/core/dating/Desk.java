@@ -91,6 +91,9 @@ final class Desk {
 
   /** What a look says. */
   Look look(Evidence.Observed o) {
+    if (!o.either().isEmpty()) {
+      return tables.look(o, parts.indexOf(shelf.clues().part(o.feature().part())));
+    }
     return o.patterns().isEmpty()
         ? tables.look(o.feature(), o.clue(), o.sureness())
         : tables.look(o, parts.indexOf(shelf.clues().part(o.feature().part())), this::era);

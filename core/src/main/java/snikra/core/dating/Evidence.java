@@ -98,13 +98,18 @@ public record Evidence(
    * A feature looked at.
    *
    * @param patterns where it is the pattern, what it may be with the share of each
+   * @param either where it may be one of several answers, each with its share
    */
-  public record Observed(Feature feature, Clue clue, Sureness sureness, List<Share> patterns) {
+  public record Observed(
+      Feature feature, Clue clue, Sureness sureness, List<Share> patterns, List<Answer> either) {
     /** An answer of the clue book. */
     public Observed(Feature feature, Clue clue, Sureness sureness) {
-      this(feature, clue, sureness, List.of());
+      this(feature, clue, sureness, List.of(), List.of());
     }
   }
+
+  /** An answer it may be, with its share. */
+  public record Answer(Clue clue, double share) {}
 
   /** A pattern it may be, with its share. */
   public record Share(Pattern pattern, double share) {}

@@ -1,6 +1,7 @@
 package snikra.core.dating;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -80,7 +81,7 @@ public final class Gathering {
     for (Feature feature : shelf.clues().features()) {
       Seen<String> s = seen.get(feature.id());
       Optional<Clue> clue = s == null ? Optional.empty() : feature.clue("" + s.value());
-      clue.ifPresent(c -> observed.add(new Evidence.Observed(feature, c, s.sureness())));
+      clue.ifPresent(c -> observed.add(observed(feature, c, s)));
     }
     pattern(pattern).ifPresent(observed::add);
     List<Statement> statements = new ArrayList<>(told());
@@ -101,6 +102,45 @@ public final class Gathering {
                     .map(Map.Entry::getKey),
                 knife.notFound().stream().map(Sought::toString))
             .collect(Collectors.toSet()));
+  }
+
+  private static Evidence.Observed observed(Feature feature, Clue clue, Seen<String> seen) {
+    if (seen.or() == null) {
+      return new Evidence.Observed(feature, clue, seen.sureness());
+    }
+    List<Evidence.Answer> either = new ArrayList<>();
+    for (Clue c : feature.clues()) {
+      Double share = seen.shares().get(c.id());
+      if (share != null) {
+        either.add(new Evidence.Answer(c, share));
+      }
+    }
+    either.sort(Comparator.comparingDouble(a -> -a.share()));
+    return new Evidence.Observed(feature, either(clue, either), seen.sureness(), List.of(), either);
+  }
+
+  // One of several: each of their bounds holds only where it is the one.
+  private static Clue either(Clue clue, List<Evidence.Answer> either) {
+    String label =
+        either.stream()
+            .map(a -> Wording.lowerFirst(a.clue().label()))
+            .collect(Collectors.joining(" or "));
+    return new Clue(
+        clue.id(),
+        Wording.upperFirst(label),
+        clue.lookFor(),
+        clue.test(),
+        clue.drawnAs(),
+        clue.opens(),
+        clue.base(),
+        null,
+        null,
+        either.stream().anyMatch(a -> a.clue().isCopied()),
+        List.of(),
+        Map.of(),
+        List.of(),
+        either.stream().map(a -> a.clue().why()).collect(Collectors.joining(" Or: ")),
+        clue.source());
   }
 
   // The pattern is seen by what it is made of, and may be one of several.
@@ -134,7 +174,7 @@ public final class Gathering {
             "pattern book");
     Feature feature =
         new Feature(PATTERN, "pattern", FRAME, "Pattern", false, false, List.of(clue));
-    return Optional.of(new Evidence.Observed(feature, clue, Sureness.SURE, shares));
+    return Optional.of(new Evidence.Observed(feature, clue, Sureness.SURE, shares, List.of()));
   }
 
   /** What a number may speak of: features by their answers, and the traits of the first look. */
@@ -144,7 +184,8 @@ public final class Gathering {
         .seen()
         .forEach(
             (feature, seen) -> {
-              if (seen.value() != null) {
+              // What may be one of several neither fits nor breaks a number.
+              if (seen.value() != null && seen.or() == null) {
                 found.put(feature, seen.value());
               }
             });

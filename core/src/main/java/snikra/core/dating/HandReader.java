@@ -19,6 +19,7 @@ import snikra.core.reference.Maker;
 import snikra.core.reference.ModelTell;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Seen;
+import snikra.core.specimen.Sureness;
 import snikra.core.trait.AtLarge;
 import snikra.core.trait.Traits;
 
@@ -181,7 +182,13 @@ final class HandReader {
   private double @Nullable [] row(Maker maker, String trait, Shown shown) {
     double[] best = null;
     for (Seen<String> answer : shown.of(trait)) {
-      double[] row = fitted(maker, trait, answer, shown);
+      double[] row = new double[axis.size()];
+      for (Map.Entry<String, Double> one : answer.shares().entrySet()) {
+        double[] ofOne = fitted(maker, trait, one.getKey(), answer.sureness(), shown);
+        for (int y = 0; y < row.length; y++) {
+          row[y] += one.getValue() * ofOne[y];
+        }
+      }
       // Of several blades one that shows it is enough.
       best = best == null || Distribution.sum(row) > Distribution.sum(best) ? row : best;
     }
@@ -202,7 +209,8 @@ final class HandReader {
         .findFirst();
   }
 
-  private double[] fitted(Maker maker, String trait, Seen<String> answer, Shown shown) {
+  private double[] fitted(
+      Maker maker, String trait, String answer, Sureness sureness, Shown shown) {
     List<Fitting> all =
         maker.history().allFittings().stream().filter(f -> f.feature().equals(trait)).toList();
     double[] row = new double[axis.size()];
@@ -210,10 +218,10 @@ final class HandReader {
     if (all.isEmpty()) {
       return row;
     }
-    double q = answer.sureness().reliability();
-    List<Fitting> its = all.stream().filter(f -> f.value().equals(answer.value())).toList();
+    double q = sureness.reliability();
+    List<Fitting> its = all.stream().filter(f -> f.value().equals(answer)).toList();
     double trust = (its.isEmpty() ? all : its).stream().mapToDouble(Fitting::trust).max().orElse(1);
-    double any = Math.max(rare, atLarge.rate(trait, "" + answer.value(), shown.first()));
+    double any = Math.max(rare, atLarge.rate(trait, answer, shown.first()));
     for (int y = 0; y < row.length; y++) {
       int year = axis.year(y);
       double said = its.isEmpty() ? strange(maker, year) : inEra(all, its, year, any);
@@ -254,9 +262,12 @@ final class HandReader {
     Double best = null;
     double sum = tell.likely().values().stream().mapToDouble(Double::doubleValue).sum();
     for (Seen<String> answer : shown.of(tell.trait())) {
-      double any = Math.max(rare, atLarge.rate(tell.trait(), "" + answer.value(), shown.first()));
-      double own = tell.likely().getOrDefault("" + answer.value(), 0.0) + (1 - sum) * any;
-      double ratio = told(tell, own, any, answer.sureness().reliability());
+      double ratio = 0;
+      for (Map.Entry<String, Double> one : answer.shares().entrySet()) {
+        double any = Math.max(rare, atLarge.rate(tell.trait(), one.getKey(), shown.first()));
+        double own = tell.likely().getOrDefault(one.getKey(), 0.0) + (1 - sum) * any;
+        ratio += one.getValue() * told(tell, own, any, answer.sureness().reliability());
+      }
       best = best == null ? ratio : Math.max(best, ratio);
     }
     return best;

@@ -28,7 +28,6 @@ import snikra.core.number.DecodedNumber;
 import snikra.core.pattern.PatternNamer;
 import snikra.core.pattern.PatternVerdict;
 import snikra.core.pattern.PatternVerdict.Standing;
-import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.resemblance.Comparison;
 import snikra.core.resemblance.Likeness;
@@ -88,9 +87,9 @@ public final class Examiner {
     return new Examiner(other, thisYear);
   }
 
-  /** An examiner with other makers in place of these, in the same year. */
-  public Examiner withMakers(List<Maker> makers) {
-    return new Examiner(shelf.withMakers(makers), thisYear);
+  /** An examiner with another shelf, in the same year. */
+  public Examiner on(ReferenceShelf other) {
+    return new Examiner(other, thisYear);
   }
 
   /** The mark on file that a knife most likely bears, where one is likelier than all else. */

@@ -1,10 +1,22 @@
 package snikra.core.specimen;
 
+import java.util.HashMap;
+import java.util.Map;
 import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 
-/** Something looked at. Without a value it could not be told. */
-public record Seen<T>(@Nullable T value, Sureness sureness) {
+/**
+ * Something looked at. Without a value it could not be told.
+ *
+ * @param or what it may be in place of the value, with the share of each; the rest is the value's.
+ *     Null where nothing else comes into question
+ */
+public record Seen<T>(@Nullable T value, Sureness sureness, @Nullable Map<String, Double> or) {
+
+  /** One thing only. */
+  public Seen(@Nullable T value, Sureness sureness) {
+    this(value, sureness, null);
+  }
 
   public Seen {
     if ((value == null) != (sureness == Sureness.CANNOT_TELL)) {
@@ -14,6 +26,22 @@ public record Seen<T>(@Nullable T value, Sureness sureness) {
               + " with "
               + sureness);
     }
+    or = or == null || or.isEmpty() ? null : Map.copyOf(or);
+  }
+
+  /** Each thing it may be, with its share; all of them are 1. */
+  public Map<String, Double> shares() {
+    Map<String, Double> shares = new HashMap<>();
+    if (value == null) {
+      return shares;
+    }
+    double rest = 1;
+    if (or != null) {
+      shares.putAll(or);
+      rest -= or.values().stream().mapToDouble(Double::doubleValue).sum();
+    }
+    shares.put("" + value, rest);
+    return shares;
   }
 
   /** Seen beyond doubt. */
