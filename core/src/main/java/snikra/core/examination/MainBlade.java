@@ -15,7 +15,7 @@ import snikra.core.specimen.Specimen;
  * @param missing what it would have lost if it was once full
  * @param may what it may be, by its length alone
  */
-record MainBlade(double found, double usual, BladeRoom.Missing missing, BladeRoom.Short may) {
+record MainBlade(double found, double usual, BladeRoom.Missing missing, BladeRoom.MayBe may) {
 
   /** Empty where it, or the handle, was not measured. */
   static Optional<MainBlade> of(Specimen knife, @Nullable String pattern, ReferenceShelf shelf) {

@@ -44,7 +44,7 @@ public record BladeRoom(List<Double> usual, double spread) {
    * @param byDesign shorter from the works on
    * @param shortened broken or ground away since
    */
-  public record Short(double whole, double byDesign, double shortened) {}
+  public record MayBe(double whole, double byDesign, double shortened) {}
 
   /**
    * How often main blades are short, and by how much.
@@ -64,7 +64,7 @@ public record BladeRoom(List<Double> usual, double spread) {
    *
    * @param usual what a full main takes in knives of its pattern, in closed lengths
    */
-  public Short weigh(double lengthMm, double closedMm, double usual, Habits habits) {
+  public MayBe weigh(double lengthMm, double closedMm, double usual, Habits habits) {
     double found = lengthMm / closedMm;
     double error = Math.hypot(spread, habits.measuredMm / closedMm * Math.sqrt(2));
     double whole =
@@ -81,7 +81,7 @@ public record BladeRoom(List<Double> usual, double spread) {
     design *= habits.byDesign;
     cut *= habits.shortened;
     double all = whole + design + cut;
-    return all > 0 ? new Short(whole / all, design / all, cut / all) : new Short(1, 0, 0);
+    return all > 0 ? new MayBe(whole / all, design / all, cut / all) : new MayBe(1, 0, 0);
   }
 
   private static double normal(double z) {

@@ -10,14 +10,14 @@ class BladeRoomTest {
   private static final BladeRoom ROOM = new BladeRoom(List.of(0.74, 0.55), 0.045);
   private static final BladeRoom.Habits HABITS = new BladeRoom.Habits(0.06, 0.08, 0.15, 0.4);
 
-  private static BladeRoom.Short of(double mm) {
+  private static BladeRoom.MayBe of(double mm) {
     return ROOM.weigh(mm, 100, 0.74, HABITS);
   }
 
   @Test
   void theSharesAddUp() {
     for (double mm = 20; mm < 95; mm += 2.5) {
-      BladeRoom.Short may = of(mm);
+      BladeRoom.MayBe may = of(mm);
       assertThat(may.whole() + may.byDesign() + may.shortened()).isCloseTo(1, within(1e-12));
     }
   }
@@ -37,8 +37,8 @@ class BladeRoomTest {
 
   @Test
   void aLittleShortIsRatherShortenedAndMuchShortRatherMadeSo() {
-    BladeRoom.Short little = of(60);
-    BladeRoom.Short much = of(30);
+    BladeRoom.MayBe little = of(60);
+    BladeRoom.MayBe much = of(30);
     assertThat(little.shortened()).isGreaterThan(little.byDesign());
     assertThat(much.byDesign()).isGreaterThan(much.shortened());
   }
