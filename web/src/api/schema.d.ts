@@ -1048,6 +1048,7 @@ export interface components {
             /** @enum {string} */
             strength: "certain" | "very-likely" | "likely" | "more-likely-than-not" | "open";
             headline: string;
+            years: components["schemas"]["Span"];
             sentences: string[];
             rivals: string;
         };

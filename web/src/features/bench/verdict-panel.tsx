@@ -144,7 +144,7 @@ function Opinion({ verdict, onGo }: { verdict: Verdict; onGo: (station: string) 
             {sentence(dating.opinion.strength.replaceAll("-", " "))}
           </p>
           <h2 className="text-[1.25rem]/6">{dating.opinion.headline}</h2>
-          <p className="num text-[1.0625rem]/6 text-blue">{years(dating.nineTenths)}</p>
+          <p className="num text-[1.0625rem]/6 text-blue">{years(dating.opinion.years)}</p>
         </div>
       </div>
       <ul className="mt-1 text-ink2">

@@ -16,9 +16,9 @@ export function Opinion({ verdict, onGo }: { verdict: Verdict; onGo: (station: s
         {dating.opinion.headline}
       </h2>
       <p className="num text-[1.25rem]/7 text-blue">
-        {years(dating.nineTenths)}
+        {years(dating.opinion.years)}
         <span className="ml-3 text-[0.875rem] whitespace-nowrap text-ink2">
-          even odds {yearsWhole(dating.half)}
+          all told, even odds {yearsWhole(dating.half)}
         </span>
       </p>
       <ul className="mt-1">

@@ -289,4 +289,15 @@ class HeardTest {
           .hasMessageContaining("seen.handle_material.or");
     }
   }
+
+  @Test
+  void aHeadlineThatSaysItWasMadeLaterGoesWithTheLaterYears() {
+    String camp =
+        "{\"seen\":{\"punch\":\"wing\",\"can_opener\":\"two-part\",\"jigging\":\"worm-groove\",\"spacer\":\"plastic\"}}";
+    DatingVerdict late = examine(camp).dating();
+    assertThat(late.opinion().headline()).contains("later in the old style");
+    assertThat(late.opinion().years().from()).isGreaterThanOrEqualTo(1945);
+    DatingVerdict early = examine(camp.replace(",\"spacer\":\"plastic\"", "")).dating();
+    assertThat(early.opinion().years()).isEqualTo(early.nineTenths());
+  }
 }

@@ -120,6 +120,7 @@ public final class DatingModel {
         conflicts,
         OpinionWriter.write(
             seen,
+            nineTenths,
             states,
             explanations,
             clues,

@@ -41,11 +41,13 @@ final class OpinionWriter {
    * The opinion.
    *
    * @param traits the name of a trait in words
+   * @param nineTenths of all that it may be
    * @param read what the marks say
    * @param middle of the years of these clues together, in a knife as made by anyone anywhere
    */
   static Opinion write(
       boolean seen,
+      Span nineTenths,
       List<StateProbability> states,
       List<Explanation> explanations,
       List<ClueInfluence> clues,
@@ -58,6 +60,7 @@ final class OpinionWriter {
       return new Opinion(
           Strength.OPEN,
           "Nothing looked at yet",
+          nineTenths,
           List.of("Begin with the pattern, or with the mark on the main tang."),
           "");
     }
@@ -88,7 +91,10 @@ final class OpinionWriter {
         isNobody(lead) && lead.state().kind() == State.Kind.AS_MADE
             ? Strength.OPEN
             : Strength.of(lead.probability());
-    return new Opinion(strength, headline(lead, house), sentences, rivals(explanations, lead));
+    // A headline that says how it came to be goes with the years in which it came to be so.
+    Span years = lead.state().kind() == State.Kind.AS_MADE ? nineTenths : lead.nineTenths();
+    return new Opinion(
+        strength, headline(lead, house), years, sentences, rivals(explanations, lead));
   }
 
   private static Optional<String> mark(MarkCandidate read, Explanation lead) {
