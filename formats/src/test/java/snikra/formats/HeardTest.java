@@ -300,4 +300,58 @@ class HeardTest {
     DatingVerdict early = examine(camp.replace(",\"spacer\":\"plastic\"", "")).dating();
     assertThat(early.opinion().years()).isEqualTo(early.nineTenths());
   }
+
+  private static final String DIES =
+      """
+      schema: 1
+      id: dies
+      title: Two dies with the same words
+      note: Invented.
+      sources:
+        - {id: book, label: A book, kind: reference-book, reliability: 0.9}
+      makers:
+        - id: trevvick
+          name: Trevvick
+          region: UK
+          place: Hollenbrook
+          weight: 1
+          changes: []
+          note: Invented.
+          marks:
+            - {id: tr-old, lines: [TREVVICK, NO 14], pile: [], technique: struck, everyBlade: true, from: 1880, to: 1899, give: 1, note: "", source: book, letterform: {letter_serifs: serif, letter_four: closed}}
+            - {id: tr-new, lines: [TREVVICK, NO 14], pile: [], technique: struck, everyBlade: true, from: 1900, to: 1919, give: 1, note: "", source: book, letterform: {letter_serifs: plain, letter_four: open}}
+      """;
+
+  private static Verdict ofDies(String seen) {
+    Examiner own =
+        EXAMINER.on(
+            PackFormat.inPlace(List.of(PackFormat.read("dies.yaml", DIES)), EXAMINER.shelf()));
+    String knife =
+        "{\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\",\"lines\":[\"TREVVICK\",\"NO 14\"]}],\"seen\":{%s}}";
+    return own.examine(SpecimenFormat.read(knife.formatted(seen), own.shelf()));
+  }
+
+  @Test
+  void diesOfTheSameWordsAreToldApartByHowTheirLettersAreCut() {
+    double none = ofDies("").dating().between(1880, 1899);
+    double serif = ofDies("\"letter_serifs\":\"serif\"").dating().between(1880, 1899);
+    double plain = ofDies("\"letter_serifs\":\"plain\"").dating().between(1880, 1899);
+    double both =
+        ofDies("\"letter_serifs\":\"serif\",\"letter_four\":\"closed\"")
+            .dating()
+            .between(1880, 1899);
+    assertThat(plain).isLessThan(none - 0.2);
+    assertThat(serif).isGreaterThan(none + 0.2);
+    assertThat(both).isGreaterThan(serif + 0.02);
+    assertThat(ofDies("\"letter_three\":\"flat\"").dating().between(1880, 1899))
+        .isCloseTo(none, within(0.02));
+  }
+
+  @Test
+  void howLettersAreCutIsWhatWouldTellThem() {
+    assertThat(ofDies("").mark().rival().wouldTell())
+        .anySatisfy(t -> assertThat(t).startsWith("The figure 4: "));
+    assertThat(ofDies("\"letter_four\":\"open\"").mark().rival().decides())
+        .contains("The figure 4: open, not closed.");
+  }
 }

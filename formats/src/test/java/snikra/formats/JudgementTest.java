@@ -33,7 +33,7 @@ class JudgementTest {
           changes: [1914]
           note: Invented.
           marks:
-            - {id: sk-1, lines: [SKELPWORK, NOWHERE], pile: [MILLS], technique: struck, everyBlade: false, from: 1890, to: 1930, give: 1, note: "", source: book}
+            - {id: sk-1, lines: [SKELPWORK, NOWHERE], pile: [MILLS], technique: struck, everyBlade: false, from: 1890, to: 1930, give: 1, note: "", source: book, letterform: {letter_serifs: serif}}
             - {id: sk-2, lines: [SKELPWORK, NOWHERE], pile: [], etch: [SKELP], layout: arched, technique: struck, everyBlade: true, from: 1905, to: 1940, give: 1, note: "", source: stamps}
           history:
             kind: maker
@@ -126,6 +126,9 @@ class JudgementTest {
               + "{\"type\":\"spey\",\"end\":\"B\"}]}",
           "{\"frame\":\"teardrop\",\"bolsters\":\"both-ends\",\"blades\":["
               + "{\"type\":\"spear\",\"end\":\"A\"},{\"type\":\"pen\",\"end\":\"A\"}]}",
+          "{\"seen\":{\"letter_serifs\":\"plain\"},\"marks\":["
+              + face(1, "mark", "SKELPWORK", "NOWHERE")
+              + "]}",
           "{\"closedLength\":\"90 mm\",\"blades\":[{\"length\":\"58 mm\"}]}",
           "{\"story\":[{\"kind\":\"dated\",\"date\":\"1890/1900\",\"source\":\"document\"}],"
               + "\"seen\":{\"handle_material\":\"acetal\"}}");

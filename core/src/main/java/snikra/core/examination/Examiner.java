@@ -94,7 +94,7 @@ public final class Examiner {
 
   /** The mark on file that a knife most likely bears, where one is likelier than all else. */
   public Optional<MarkCandidate> leadingMark(Specimen knife) {
-    return reader.read(knife.marks()).candidates().stream()
+    return reader.read(knife.marks(), knife.seen()).candidates().stream()
         .findFirst()
         .filter(c -> c.probability() >= NAMED_FROM);
   }
@@ -111,7 +111,8 @@ public final class Examiner {
    */
   public Verdict examine(Specimen knife, Set<String> without) {
     PatternVerdict pattern = namer.name(knife);
-    MarkEvidence marks = reader.read(without.contains(MARK) ? List.of() : knife.marks());
+    MarkEvidence marks =
+        reader.read(without.contains(MARK) ? List.of() : knife.marks(), knife.seen());
     DatingVerdict dated = dating.date(evidence(knife, marks, pattern).without(without));
     NumberVerdict number = Numbers.read(knife, Gathering.found(knife), dated, shelf).orElse(null);
     GradeVerdict grade = shelf.condition().grade(knife.condition());
@@ -154,12 +155,12 @@ public final class Examiner {
   public List<Comparison.Total> lookalikes(Specimen knife, List<Lookalike> knives) {
     List<Lookalike> all = new ArrayList<>(likeness.models());
     all.addAll(knives);
-    return likeness.ranked(knife, reader.read(knife.marks()), all);
+    return likeness.ranked(knife, reader.read(knife.marks(), knife.seen()), all);
   }
 
   /** The knife beside lookalikes, tell by tell. */
   public Comparison compare(Specimen knife, List<Lookalike> lookalikes) {
-    return likeness.compare(knife, reader.read(knife.marks()), lookalikes);
+    return likeness.compare(knife, reader.read(knife.marks(), knife.seen()), lookalikes);
   }
 
   /** Another knife on file as a lookalike. */
@@ -299,7 +300,7 @@ public final class Examiner {
   }
 
   private Evidence evidence(Specimen knife, PatternVerdict pattern) {
-    return evidence(knife, reader.read(knife.marks()), pattern);
+    return evidence(knife, reader.read(knife.marks(), knife.seen()), pattern);
   }
 
   private static @Nullable String found(Specimen knife, String feature) {

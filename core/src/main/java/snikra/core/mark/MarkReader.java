@@ -10,6 +10,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
@@ -22,6 +24,7 @@ import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Face;
 import snikra.core.specimen.FaceState;
 import snikra.core.specimen.Layout;
+import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenFace;
 import snikra.core.specimen.Technique;
 
@@ -47,6 +50,11 @@ public final class MarkReader {
   private final double techniqueDiffers;
   private final double layoutAgrees;
   private final double layoutDiffers;
+  private final double letterformAgrees;
+
+  /** Looks at how letters are cut of which anything is on file, with what they are called. */
+  private final SortedMap<String, String> cut = new TreeMap<>();
+
   private final double anothersOnSmallBlade;
 
   private final List<Struck> marks = new ArrayList<>();
@@ -66,6 +74,8 @@ public final class MarkReader {
   private final Map<Face, int[][]> onFace = new EnumMap<>(Face.class);
 
   private final double[] weights;
+
+  private static final double EITHER = 0.5;
 
   private final Channel channel;
   private final double unlistedWeight;
@@ -151,6 +161,7 @@ public final class MarkReader {
     techniqueDiffers = judgement.of("mark.technique-differs");
     layoutAgrees = judgement.of("mark.layout-agrees");
     layoutDiffers = judgement.of("mark.layout-differs");
+    letterformAgrees = judgement.of("mark.letterform-agrees");
     anothersOnSmallBlade = judgement.of("hand.own-mark-on-small-blade");
     channel = new Channel(shelf.confusions());
     StruckLines.Collector known = new StruckLines.Collector(shelf.spellings());
@@ -201,6 +212,11 @@ public final class MarkReader {
       onFace.put(face, marks.stream().map(mark -> mark.on(face)).toArray(int[][]::new));
     }
     weights = marks.stream().mapToDouble(Struck::weight).toArray();
+    for (Struck mark : marks) {
+      for (String point : mark.variant.letterform().keySet()) {
+        shelf.clues().feature(point).ifPresent(f -> cut.put(point, f.label()));
+      }
+    }
   }
 
   private static int[] struck(List<String> texts, StruckLines.Collector known) {
@@ -209,6 +225,15 @@ public final class MarkReader {
 
   /** What these faces say. Worn faces say nothing; a bare face is evidence. */
   public MarkEvidence read(List<SeenFace> faces) {
+    return read(faces, Map.of());
+  }
+
+  /**
+   * The same, with how the letters are cut.
+   *
+   * @param seen what was looked at, by look of the clue book
+   */
+  public MarkEvidence read(List<SeenFace> faces, Map<String, Seen<String>> seen) {
     Map<String, Line> read = new HashMap<>();
     List<ReadFace> telling =
         faces.stream()
@@ -226,6 +251,9 @@ public final class MarkReader {
         hold(face, log, told);
         unlisted += Math.log(byChance(face));
       }
+    }
+    if (telling.stream().anyMatch(f -> f.face.state() == FaceState.READ)) {
+      unlisted += letterform(seen, log, told);
     }
     MarkEvidence.Seconds seconds = null;
     if (!small.isEmpty()) {
@@ -263,10 +291,34 @@ public final class MarkReader {
         unlisted,
         log.length == 0 ? unlisted : Math.log(copied) + top,
         candidates,
-        MarkRival.of(candidates, faces).orElse(null),
+        MarkRival.of(candidates, faces, seen, cut).orElse(null),
         other / (copied + other),
         anyRead ? wordsIn(telling) : List.of(),
         seconds);
+  }
+
+  // How letters are cut tells dies of the same words apart; of a mark of which nobody wrote it
+  // down,
+  // and by chance, one way is as good as another.
+  private double letterform(Map<String, Seen<String>> seen, double[] log, boolean[] told) {
+    double byChance = 0;
+    for (String point : cut.keySet()) {
+      Seen<String> answer = seen.get(point);
+      if (answer != null && answer.value() != null) {
+        byChance += Math.log(EITHER);
+        double q = answer.sureness().reliability();
+        for (int v = 0; v < log.length; v++) {
+          String onFile = marks.get(v).variant.letterform().get(point);
+          double p =
+              onFile == null
+                  ? EITHER
+                  : onFile.equals(answer.value()) ? letterformAgrees : 1 - letterformAgrees;
+          log[v] += Math.log(q * p + (1 - q) * EITHER);
+          told[v] = true;
+        }
+      }
+    }
+    return byChance;
   }
 
   // Small blades apart: they may bear the mark of who made the knife for the house.

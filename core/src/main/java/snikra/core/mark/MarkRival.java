@@ -3,12 +3,16 @@ package snikra.core.mark;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import snikra.core.reference.MarkVariant;
 import snikra.core.specimen.Face;
 import snikra.core.specimen.FaceState;
+import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenFace;
+import snikra.core.wording.Wording;
 
 /**
  * What sets the likeliest mark apart from the next.
@@ -20,8 +24,17 @@ import snikra.core.specimen.SeenFace;
 public record MarkRival(
     String mark, String makerName, List<String> decides, List<String> wouldTell) {
 
-  /** The first of these against the second. */
-  static Optional<MarkRival> of(List<MarkCandidate> candidates, List<SeenFace> faces) {
+  /**
+   * The first of these against the second.
+   *
+   * @param seen what was looked at, by look of the clue book
+   * @param cut looks at how letters are cut, with what they are called
+   */
+  static Optional<MarkRival> of(
+      List<MarkCandidate> candidates,
+      List<SeenFace> faces,
+      Map<String, Seen<String>> seen,
+      Map<String, String> cut) {
     if (candidates.size() < 2) {
       return Optional.empty();
     }
@@ -32,6 +45,7 @@ public record MarkRival(
     both.manner("put on", v -> v.technique().toString(), f -> f.technique() != null);
     both.manner("its first line", v -> v.layout().toString(), f -> f.layout() != null);
     both.smallBlades();
+    cut.forEach((point, label) -> both.letterform(point, label, seen.get(point)));
     MarkCandidate rival = candidates.get(1);
     return Optional.of(
         new MarkRival(
@@ -131,6 +145,14 @@ public record MarkRival(
             "the small blades",
             one.everyBlade() ? "marked" : "bare",
             other.everyBlade() ? "marked" : "bare");
+      }
+    }
+
+    void letterform(String point, String label, @Nullable Seen<String> seen) {
+      String mine = one.letterform().get(point);
+      String others = other.letterform().get(point);
+      if (mine != null && others != null && !mine.equals(others)) {
+        say(seen != null, Wording.lowerFirst(label), mine, others);
       }
     }
 

@@ -87,7 +87,12 @@ public final class PackReview {
       look.append(mark.on(face).stream().map(PackReview::plain).toList());
     }
     return look.append(
-            Arrays.asList(mark.technique(), mark.layout(), mark.everyBlade()).stream()
+            Arrays.asList(
+                    mark.technique(),
+                    mark.layout(),
+                    mark.everyBlade(),
+                    new TreeMap<>(mark.letterform()))
+                .stream()
                 .map(Objects::toString)
                 .toList())
         .toString();

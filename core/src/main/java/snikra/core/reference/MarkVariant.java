@@ -1,6 +1,7 @@
 package snikra.core.reference;
 
 import java.util.List;
+import java.util.Map;
 import snikra.core.specimen.Face;
 import snikra.core.specimen.Layout;
 import snikra.core.specimen.Technique;
@@ -17,6 +18,8 @@ import snikra.core.specimen.Technique;
  * @param to last year of use, closed
  * @param give years by which either end may be out
  * @param trust how far the listing is to be believed, above 0 and below 1
+ * @param letterform how its letters and figures are cut, by look of the clue book; empty where
+ *     nobody wrote it down
  */
 public record MarkVariant(
     String id,
@@ -31,7 +34,40 @@ public record MarkVariant(
     int give,
     String note,
     String source,
-    double trust) {
+    double trust,
+    Map<String, String> letterform) {
+
+  /** A mark of whose letters nothing is on file but which they are. */
+  public MarkVariant(
+      String id,
+      List<String> lines,
+      List<String> pile,
+      List<String> etch,
+      Layout layout,
+      Technique technique,
+      boolean everyBlade,
+      int from,
+      int to,
+      int give,
+      String note,
+      String source,
+      double trust) {
+    this(
+        id,
+        lines,
+        pile,
+        etch,
+        layout,
+        technique,
+        everyBlade,
+        from,
+        to,
+        give,
+        note,
+        source,
+        trust,
+        Map.of());
+  }
 
   /** A straight mark on the tang alone. */
   public MarkVariant(
@@ -63,6 +99,7 @@ public record MarkVariant(
 
   public MarkVariant {
     trust = Trust.orMost(trust);
+    letterform = letterform == null ? Map.of() : Map.copyOf(letterform);
     lines = List.copyOf(lines);
     pile = List.copyOf(pile);
     etch = etch == null ? List.of() : List.copyOf(etch);
@@ -100,13 +137,27 @@ public record MarkVariant(
         give,
         note,
         source,
-        trust);
+        trust,
+        letterform);
   }
 
   /** The same listing, believed so far. */
   public MarkVariant believed(double other) {
     return new MarkVariant(
-        id, lines, pile, etch, layout, technique, everyBlade, from, to, give, note, source, other);
+        id,
+        lines,
+        pile,
+        etch,
+        layout,
+        technique,
+        everyBlade,
+        from,
+        to,
+        give,
+        note,
+        source,
+        other,
+        letterform);
   }
 
   /** What it has on one face of the main blade. */
