@@ -222,12 +222,16 @@ final class ClueTables {
     for (double[][][] clue : p) {
       clue[r][style] = new double[axis.size()];
     }
+    double[] often =
+        feature.clues().stream()
+            .mapToDouble(c -> c.base() * c.leaning(regions.get(r).id()))
+            .toArray();
     for (int y = 0; y < axis.size(); y++) {
       double sum = 0;
       for (int c = 0; c < p.length; c++) {
         Clue clue = feature.clues().get(c);
         double s = clue.compatibility(axis.year(y), style == OLD_STYLE);
-        p[c][r][style][y] = clue.base() * s * clue.leaning(regions.get(r).id());
+        p[c][r][style][y] = often[c] * s;
         sum += p[c][r][style][y];
       }
       for (int c = 0; feature.complete() && c < p.length; c++) {

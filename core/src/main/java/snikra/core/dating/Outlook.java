@@ -130,7 +130,11 @@ final class Outlook {
     double[] mean = new double[row.length];
     for (int y = 0; y < row.length; y++) {
       int from = Math.max(0, y - Voice.OLDER_BY);
-      mean[y] = y == 0 ? row[0] : Arrays.stream(row, from, y).average().orElse(row[y]);
+      double sum = 0;
+      for (int earlier = from; earlier < y; earlier++) {
+        sum += row[earlier];
+      }
+      mean[y] = y == 0 ? row[0] : sum / (y - from);
     }
     return mean;
   }
