@@ -1317,6 +1317,9 @@ export interface components {
             source: string;
             /** Format: double */
             trust: number;
+            letterform: {
+                [key: string]: string;
+            };
         };
         MeasureBookQuantity: {
             id: string;

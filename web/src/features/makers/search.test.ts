@@ -16,6 +16,7 @@ const mark: OneMaker["marks"][number] = {
   note: "",
   source: "s",
   trust: 0.9,
+  letterform: {},
 };
 const maker: OneMaker = {
   id: "v",
