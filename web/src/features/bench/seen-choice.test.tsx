@@ -74,3 +74,9 @@ test("where there is one answer only, no other is offered", () => {
   render(<Choice first={{ value: "celluloid", sureness: "sure" }} />);
   expect(screen.queryByLabelText("Handle: or another answer")).toBeNull();
 });
+
+test("by the keyboard it is asked for with O on how sure", () => {
+  render(<Choice first={{ value: "celluloid", sureness: "sure" }} either />);
+  fireEvent.keyDown(screen.getByLabelText(/Change how sure/), { key: "o" });
+  expect(screen.getByLabelText("Handle: or else")).toBeTruthy();
+});

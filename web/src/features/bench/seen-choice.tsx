@@ -94,7 +94,8 @@ export function SeenChoice<T extends string = string>({
       {seen?.value && (
         <button
           type="button"
-          title={`${seen.sureness}; press for less sure`}
+          title={`${seen.sureness}; press for less sure${mayBeEither ? ", O for another answer it may be" : ""}`}
+          onKeyDown={(e) => mayBeEither && e.key === "o" && !e.ctrlKey && !e.metaKey && setAsksOther(true)}
           aria-label={`${label}: ${seen.sureness}. Change how sure`}
           className="flex h-6 min-w-6 items-center gap-[2px] px-1 hover:bg-bone"
           onClick={() => onChange({ ...seen, sureness: nextSureness(seen.sureness) })}
@@ -111,7 +112,8 @@ export function SeenChoice<T extends string = string>({
         <button
           type="button"
           aria-label={`${label}: or another answer`}
-          title="It may be one of two"
+          title="It may be one of two (O on how sure)"
+          tabIndex={-1}
           className="voice h-6 px-1 text-[0.78125rem] text-ink2 hover:bg-bone"
           onClick={() => setAsksOther(true)}
         >
