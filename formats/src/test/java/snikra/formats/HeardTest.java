@@ -212,14 +212,23 @@ class HeardTest {
           changes: []
           note: Invented.
           marks:
+      %s
+      """;
+
+  private static final String ONE_MARK =
+      """
             - {id: tr-1, lines: [TREVVICK MAKERS], pile: [], technique: struck, everyBlade: true, from: 1900, to: 1925, give: 1, note: "", source: book}
       """;
 
   private static Verdict withPack(String more, String knife) {
+    return withPack(more, ONE_MARK, knife);
+  }
+
+  private static Verdict withPack(String more, String marks, String knife) {
+    String pack = PACK.formatted(more, marks);
     Examiner own =
         EXAMINER.on(
-            PackFormat.inPlace(
-                List.of(PackFormat.read("own.yaml", PACK.formatted(more))), EXAMINER.shelf()));
+            PackFormat.inPlace(List.of(PackFormat.read("own.yaml", pack)), EXAMINER.shelf()));
     return own.examine(SpecimenFormat.read(knife, own.shelf()));
   }
 
@@ -303,32 +312,14 @@ class HeardTest {
 
   private static final String DIES =
       """
-      schema: 1
-      id: dies
-      title: Two dies with the same words
-      note: Invented.
-      sources:
-        - {id: book, label: A book, kind: reference-book, reliability: 0.9}
-      makers:
-        - id: trevvick
-          name: Trevvick
-          region: UK
-          place: Hollenbrook
-          weight: 1
-          changes: []
-          note: Invented.
-          marks:
             - {id: tr-old, lines: [TREVVICK, NO 14], pile: [], technique: struck, everyBlade: true, from: 1880, to: 1899, give: 1, note: "", source: book, letterform: {letter_serifs: serif, letter_four: closed}}
             - {id: tr-new, lines: [TREVVICK, NO 14], pile: [], technique: struck, everyBlade: true, from: 1900, to: 1919, give: 1, note: "", source: book, letterform: {letter_serifs: plain, letter_four: open}}
       """;
 
   private static Verdict ofDies(String seen) {
-    Examiner own =
-        EXAMINER.on(
-            PackFormat.inPlace(List.of(PackFormat.read("dies.yaml", DIES)), EXAMINER.shelf()));
     String knife =
         "{\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\",\"lines\":[\"TREVVICK\",\"NO 14\"]}],\"seen\":{%s}}";
-    return own.examine(SpecimenFormat.read(knife.formatted(seen), own.shelf()));
+    return withPack("", DIES, knife.formatted(seen));
   }
 
   @Test

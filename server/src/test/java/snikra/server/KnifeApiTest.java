@@ -11,6 +11,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.http.MediaType;
@@ -186,5 +187,13 @@ class KnifeApiTest {
 
   private JsonNode body(ResultActions answer) throws Exception {
     return json.readTree(answer.andReturn().getResponse().getContentAsByteArray());
+  }
+
+  // The first sixteen stand in the open at the bench.
+  @Test
+  void outlinesOfEverydayPatternsComeBeforeThoseOfRareOnes() throws Exception {
+    JsonNode frames = body(web.perform(get("/api/book"))).path("frames");
+    List<String> open = frames.findValuesAsString("id").subList(0, 16);
+    assertThat(open).contains("serpentine", "teardrop", "congress").doesNotContain("figural");
   }
 }

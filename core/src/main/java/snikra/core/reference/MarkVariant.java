@@ -37,38 +37,6 @@ public record MarkVariant(
     double trust,
     Map<String, String> letterform) {
 
-  /** A mark of whose letters nothing is on file but which they are. */
-  public MarkVariant(
-      String id,
-      List<String> lines,
-      List<String> pile,
-      List<String> etch,
-      Layout layout,
-      Technique technique,
-      boolean everyBlade,
-      int from,
-      int to,
-      int give,
-      String note,
-      String source,
-      double trust) {
-    this(
-        id,
-        lines,
-        pile,
-        etch,
-        layout,
-        technique,
-        everyBlade,
-        from,
-        to,
-        give,
-        note,
-        source,
-        trust,
-        Map.of());
-  }
-
   /** A straight mark on the tang alone. */
   public MarkVariant(
       String id,
@@ -94,7 +62,8 @@ public record MarkVariant(
         give,
         note,
         source,
-        Trust.MOST);
+        Trust.MOST,
+        Map.of());
   }
 
   public MarkVariant {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.AlphaChars;
@@ -146,7 +147,8 @@ class MarkReaderTest {
             1,
             "",
             "",
-            0.99);
+            0.99,
+            Map.of());
     return Shelf.maker("thrale", List.of(), straight, arched);
   }
 

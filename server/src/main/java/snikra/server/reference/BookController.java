@@ -144,13 +144,13 @@ class BookController {
             .toList());
   }
 
-  // Outlines in the order of how many patterns are at home in them.
+  // Outlines in the order of how often one meets a pattern that is at home in them.
   private static List<Frame> usualFirst(ReferenceShelf shelf) {
     Map<String, Double> use = new HashMap<>();
     shelf
         .patterns()
         .patterns()
-        .forEach(p -> p.frames().forEach((f, w) -> use.merge(f, w, Double::sum)));
+        .forEach(p -> p.frames().forEach((f, w) -> use.merge(f, w * p.weight(), Double::sum)));
     return shelf.patterns().frames().stream()
         .sorted(Comparator.comparingDouble((Frame f) -> -use.getOrDefault(f.id(), 0.0)))
         .toList();
