@@ -9,9 +9,13 @@ export interface Readings {
   told?: string;
 }
 
+/** No hand types as fast as a wedge instrument does: milliseconds from key to key. */
+const WEDGE_MS = 30;
+
 /**
  * A line of text that keeps what is being typed to itself and hands it over on Enter or when left.
- * Escape takes back what was not handed over.
+ * Enter gives the keys back to the page, but stays for the next reading of a wedge instrument. Escape
+ * takes back what was not handed over.
  */
 export function TextEntry({
   value,
@@ -24,6 +28,7 @@ export function TextEntry({
 >) {
   const [typed, setTyped] = useState(value);
   const input = useRef<HTMLInputElement>(null);
+  const lastKey = useRef(0);
   useEffect(() => setTyped(value), [value]);
   const commit = () => typed !== value && onCommit(typed);
   const latest = useRef(readings);
@@ -50,15 +55,22 @@ export function TextEntry({
         readings?.onLeave();
       }}
       onKeyDown={(e) => {
+        const since = e.timeStamp - lastKey.current;
+        lastKey.current = e.timeStamp;
         if (e.key === "F2" && readings) {
           e.preventDefault();
           readings.onRead();
         }
         if (e.key === "Enter") {
-          commit();
-          if (readings) e.currentTarget.select();
+          if (readings && since < WEDGE_MS) {
+            commit();
+            e.currentTarget.select();
+          } else e.currentTarget.blur();
         }
-        if (e.key === "Escape") setTyped(value);
+        if (e.key === "Escape" && typed !== value) {
+          e.preventDefault();
+          setTyped(value);
+        }
       }}
     />
   );

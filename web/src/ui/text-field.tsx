@@ -42,6 +42,8 @@ export function TextField({
           {readings && (
             <button
               type="button"
+              tabIndex={-1}
+              title="F2 in the field"
               className="min-h-6 shrink-0 text-[0.78125rem] text-ink2 hover:underline"
               aria-label={`Read the instrument into ${label}`}
               onClick={readings.onRead}

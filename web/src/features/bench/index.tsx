@@ -114,6 +114,7 @@ function OnTheBench({ saved, draft, tab, book }: LaidOut & { book: Book }) {
     p: () => navigate(`/bench/${saved.id}/verdict`),
     l: () => navigate(`/bench/${saved.id}/resembles`),
     j: () => navigate(`/bench/${saved.id}/journal`),
+    "+": () => document.querySelector<HTMLButtonElement>("#station [data-adds]")?.click(),
     "mod+z": () => knife.undo?.(),
     "mod+shift+z": () => knife.redo?.(),
     "mod+y": () => knife.redo?.(),

@@ -6,6 +6,7 @@ import { usePreferences } from "../../../preferences";
 import type { PictureOption } from "../../../ui/picker";
 import { TextEntry } from "../../../ui/text-entry";
 import { TextField } from "../../../ui/text-field";
+import { useNewRow } from "../../../ui/use-new-row";
 import { useReadings } from "../instruments";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
@@ -26,11 +27,12 @@ const PRESSES = [
 export function BladesStation({ knife, book }: StationProps) {
   const { blades } = knife.specimen;
   const kinds = useMemo(() => bladeOptions(book), [book]);
+  const { list, adder, ours } = useNewRow<HTMLDivElement>(blades.length);
   const set = (all: SeenBlade[]) => knife.change((s) => ({ ...s, blades: all }));
   return (
     <>
       <p className="text-ink2">Main blade first.</p>
-      <div className="mt-1 border-t border-rule">
+      <div ref={list} className="mt-1 border-t border-rule">
         {blades.map((b, i) => (
           <BladeRow
             // biome-ignore lint/suspicious/noArrayIndexKey: a blade is known by its place
@@ -41,23 +43,25 @@ export function BladesStation({ knife, book }: StationProps) {
             book={book}
             kinds={kinds}
             onChange={(changed) => set(blades.map((o, k) => (k === i ? changed : o)))}
-            onRemove={() => {
+            onRemove={ours(() =>
               knife.change((s) => ({
                 ...s,
                 blades: blades.filter((_, k) => k !== i),
                 marks: s.marks
                   .filter((m) => m.blade !== i + 1)
                   .map((m) => (m.blade > i + 1 ? { ...m, blade: m.blade - 1 } : m)),
-              }));
-            }}
+              })),
+            )}
           />
         ))}
       </div>
       <button
         type="button"
+        ref={adder}
+        data-adds
         className="press mt-2"
         disabled={blades.length >= 12}
-        onClick={() =>
+        onClick={ours(() =>
           set([
             ...blades,
             {
@@ -65,8 +69,8 @@ export function BladesStation({ knife, book }: StationProps) {
               heights: [],
               seen: {},
             },
-          ])
-        }
+          ]),
+        )}
       >
         {blades.length === 0 ? "Add the main blade" : "Add a blade or tool"}
       </button>

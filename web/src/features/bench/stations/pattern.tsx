@@ -1,3 +1,4 @@
+import { Toolbar } from "radix-ui";
 import { useMemo } from "react";
 import type { Frame } from "../../../api/types";
 import { type Point, path, smooth } from "../../../drawing/geometry";
@@ -30,7 +31,10 @@ export function PatternStation({ knife, book }: StationProps) {
         <legend className="voice text-[0.8125rem] text-ink2">
           Outline, spring side up, main pivot at the left
         </legend>
-        <div className="mt-1 grid grid-cols-[repeat(auto-fill,minmax(5.9rem,1fr))]">
+        <Toolbar.Root
+          aria-label="Usual outlines"
+          className="mt-1 grid grid-cols-[repeat(auto-fill,minmax(5.9rem,1fr))]"
+        >
           {book.frames.slice(0, USUAL_FRAMES).map((f) => (
             <FrameChoice
               key={f.id}
@@ -44,9 +48,15 @@ export function PatternStation({ knife, book }: StationProps) {
               }
             />
           ))}
-        </div>
+        </Toolbar.Root>
       </fieldset>
-      <div className="mt-2 grid grid-cols-2 gap-x-4 gap-y-2 md:grid-cols-[minmax(0,10.5fr)_minmax(0,27.7fr)_minmax(0,19.8fr)_minmax(0,22fr)]">
+      <div className="mt-2 grid grid-cols-2 gap-x-4 gap-y-2 md:grid-cols-[minmax(0,22fr)_minmax(0,10.5fr)_minmax(0,27.7fr)_minmax(0,19.8fr)]">
+        <SeenChoice
+          label="Any outline"
+          seen={specimen.frame}
+          options={frames}
+          onChange={(frame) => knife.change((s) => ({ ...s, frame }))}
+        />
         <TextField
           label="Closed length"
           problem={problemAt(knife.problems, "closedLength")}
@@ -73,12 +83,6 @@ export function PatternStation({ knife, book }: StationProps) {
             }))
           }
         />
-        <SeenChoice
-          label="Any outline"
-          seen={specimen.frame}
-          options={frames}
-          onChange={(frame) => knife.change((s) => ({ ...s, frame }))}
-        />
       </div>
       <Names knife={knife} />
     </>
@@ -87,8 +91,7 @@ export function PatternStation({ knife, book }: StationProps) {
 
 function FrameChoice({ frame, chosen, onChoose }: { frame: Frame; chosen: boolean; onChoose: () => void }) {
   return (
-    <button
-      type="button"
+    <Toolbar.Button
       aria-pressed={chosen}
       title={frame.recognise}
       onClick={onChoose}
@@ -96,7 +99,7 @@ function FrameChoice({ frame, chosen, onChoose }: { frame: Frame; chosen: boolea
     >
       <FrameOutline frame={frame} />
       <span className={`text-center text-[0.78125rem]/4 ${chosen ? "font-semibold" : ""}`}>{frame.name}</span>
-    </button>
+    </Toolbar.Button>
   );
 }
 

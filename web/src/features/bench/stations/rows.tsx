@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { useNewRow } from "../../../ui/use-new-row";
 
 /** A list of entries that grows at its end; each can be taken out. */
 export function Rows<T>({
@@ -20,10 +21,11 @@ export function Rows<T>({
   note?: (place: number) => ReactNode;
   children: (entry: T, set: (changed: T) => void, place: number) => ReactNode;
 }) {
+  const { list, adder, ours } = useNewRow<HTMLOListElement>(entries.length);
   return (
     <>
       {entries.length === 0 && <p className="voice mt-1 text-ink3">{empty}</p>}
-      <ol>
+      <ol ref={list}>
         {entries.map((entry, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: an entry is known by its place
           <li key={i} className="border-t border-rule py-1.5">
@@ -38,7 +40,7 @@ export function Rows<T>({
                   type="button"
                   className="min-h-6 shrink-0 hover:underline"
                   aria-label={`Remove ${name.toLowerCase()} ${i + 1}`}
-                  onClick={() => onChange(entries.filter((_, k) => k !== i))}
+                  onClick={ours(() => onChange(entries.filter((_, k) => k !== i)))}
                 >
                   Remove
                 </button>
@@ -49,9 +51,11 @@ export function Rows<T>({
       </ol>
       <button
         type="button"
+        ref={adder}
+        data-adds
         className="press mt-1"
         disabled={entries.length >= 60}
-        onClick={() => onChange([...entries, blank])}
+        onClick={ours(() => onChange([...entries, blank]))}
       >
         {add}
       </button>

@@ -177,11 +177,39 @@ class BenchIT {
   void aWedgeTypesDigitsUnitAndEnterOverWhatStandsThere() {
     BenchPage bench = inMillimetres(laidOut("Sharpened")).go("Blades");
     bench.field("Main blade: length").focus();
-    bench.page().keyboard().type("51.92 mm");
-    bench.page().keyboard().press("Enter");
-    bench.page().keyboard().type("51.94 mm");
-    bench.page().keyboard().press("Enter");
+    typesLikeAWedge(bench, "51.92 mm");
+    assertThat(bench.field("Main blade: length")).isFocused();
+    typesLikeAWedge(bench, "51.94 mm");
     assertThat(bench.field("Main blade: length")).hasValue("51.94 mm");
+    bench.saved();
+  }
+
+  // In one go within the page: the way through the driver is slower than a wedge, and than a hand.
+  private static void typesLikeAWedge(BenchPage bench, String text) {
+    bench.page().keyboard().insertText(text);
+    bench
+        .page()
+        .evaluate(
+            "() => { for (const key of ['m', 'Enter']) document.activeElement.dispatchEvent("
+                + "new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true })) }");
+  }
+
+  @Test
+  void enterGivesTheKeysBackAndTabGoesOn() {
+    BenchPage bench = newKnife();
+    bench.field("Closed length").fill("92 mm");
+    bench.page().keyboard().press("Enter");
+    bench.page().keyboard().press("Tab");
+    assertThat(bench.field("Bolsters")).isFocused();
+    bench.field("Closed length").fill("93 mm");
+    bench.page().keyboard().press("Enter");
+    bench.page().keyboard().press("2");
+    assertThat(bench.page().locator("#station-name")).hasText("Blades");
+    bench.page().keyboard().press("+");
+    assertThat(bench.field("Main blade: kind")).isFocused();
+    bench.page().keyboard().press("Escape");
+    bench.page().keyboard().press("1");
+    assertThat(bench.field("Closed length")).hasValue("93 mm");
     bench.saved();
   }
 
@@ -392,11 +420,11 @@ class BenchIT {
   }
 
   @Test
-  void aWholeKnifeOfTwoBladesIsEnteredInFewerThanFourHundredKeys() {
+  void aWholeKnifeOfTwoBladesIsEnteredInAtMostTwoHundredKeys() {
     Page page = chromium.page(1280, 800);
     page.navigate(app.url("/tray"));
     assertThat(page.locator("a[data-knife]").first()).isVisible();
-    assertThat(TwoBlades.enter(page)).isLessThan(400);
+    assertThat(TwoBlades.enter(page)).isLessThanOrEqualTo(200);
     new BenchPage(page).saved();
   }
 

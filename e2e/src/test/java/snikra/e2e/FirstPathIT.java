@@ -124,7 +124,7 @@ class FirstPathIT {
       assertThat(page.locator("#station-name")).hasText("Pattern");
 
       hands.press("1");
-      hands.tabTo("Teardrop");
+      hands.press("Tab").arrowTo("Teardrop");
       hands.press("Space");
       hands.tabTo("Closed length");
       hands.type("92 mm");

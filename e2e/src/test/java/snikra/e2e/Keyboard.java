@@ -2,11 +2,15 @@ package snikra.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Keyboard.TypeOptions;
 import com.microsoft.playwright.Page;
 
 /** A person who has no mouse; counts the keys pressed. */
 final class Keyboard {
   private static final int MOST_TABS = 80;
+
+  /** A pause from key to key; what comes quicker is taken for a wedge instrument. */
+  private static final int HAND_MS = 35;
 
   private final Page page;
   private int keys;
@@ -26,13 +30,22 @@ final class Keyboard {
   }
 
   Keyboard type(String text) {
-    page.keyboard().type(text);
+    page.keyboard().type(text, new TypeOptions().setDelay(HAND_MS));
     keys += text.length();
     return this;
   }
 
   /** Presses Tab until the control with this name has the focus. */
   Keyboard tabTo(String name) {
+    return goTo(name, "Tab");
+  }
+
+  /** Goes on to the right, in a group of buttons, until the one with this name has the focus. */
+  Keyboard arrowTo(String name) {
+    return goTo(name, "ArrowRight");
+  }
+
+  private Keyboard goTo(String name, String key) {
     for (int i = 0; i < MOST_TABS; i++) {
       Object label =
           page.evaluate(
@@ -41,15 +54,14 @@ final class Keyboard {
       if (name.equals(String.valueOf(label).strip())) {
         return this;
       }
-      press("Tab");
+      press(key);
     }
-    throw new AssertionError("Tab never reaches " + name);
+    throw new AssertionError(key + " never reaches " + name);
   }
 
   /** Single keys wait while text is entered: steps out of the field first. */
   Keyboard leave() {
     assertThat(page.getByPlaceholder("type any name")).hasCount(0);
-    page.evaluate("() => document.activeElement?.blur()");
-    return this;
+    return press("Escape");
   }
 }
