@@ -994,6 +994,7 @@ export interface components {
             why: string;
             source: string;
             inConflict: boolean;
+            country?: components["schemas"]["DatingVerdictForCountry"];
         };
         DatingVerdictConflict: {
             feature: string;
@@ -1034,6 +1035,13 @@ export interface components {
             probability: number;
             nineTenths: components["schemas"]["Span"];
             decider?: components["schemas"]["DatingVerdictDecider"];
+        };
+        DatingVerdictForCountry: {
+            region: string;
+            label: string;
+            /** Format: int32 */
+            decibans: number;
+            words: string;
         };
         DatingVerdictNextLook: {
             feature: string;
@@ -1582,6 +1590,7 @@ export interface components {
             id: string;
             station: string;
             label: string;
+            group?: string;
             /** @enum {string} */
             asked: "once" | "each-blade" | "other-blades";
             answers: components["schemas"]["Answer"][];
@@ -1868,6 +1877,9 @@ export interface components {
             region?: string;
             maker?: string;
             teller?: string;
+            shows?: {
+                [key: string]: string;
+            };
         };
         Summary: {
             title: string;

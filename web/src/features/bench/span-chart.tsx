@@ -363,6 +363,7 @@ function AsTable({ dating }: { dating: Dating }) {
               <th className="pr-3 font-normal">Not after</th>
               <th className="pr-3 font-normal">Firmness</th>
               <th className="pr-3 font-normal">Moves the middle</th>
+              <th className="pr-3 font-normal">Speaks</th>
               <th className="font-normal">Reason</th>
             </tr>
           </thead>
@@ -380,6 +381,7 @@ function AsTable({ dating }: { dating: Dating }) {
                 <td className="num pr-3">{c.notAfter ?? "\u2013"}</td>
                 <td className="pr-3">{c.firmness ?? "\u2013"}</td>
                 <td className="pr-3">{weight(c)}</td>
+                <td className="pr-3">{c.country?.words ?? "of no country"}</td>
                 <td className="min-w-[16rem] text-ink2">{c.why}</td>
               </tr>
             ))}

@@ -59,7 +59,11 @@ export function Makers() {
               value={search}
               data-empty={search === ""}
               onChange={(e) => setSearch(e.target.value)}
-              onKeyDown={(e) => e.key === "Escape" && setSearch("")}
+              onKeyDown={(e) => {
+                if (e.key !== "Escape" || search === "") return;
+                e.preventDefault();
+                setSearch("");
+              }}
             />
           </label>
         </div>

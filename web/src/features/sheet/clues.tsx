@@ -166,6 +166,7 @@ function Row({
       <td className="num pr-3">{clue.notAfter ?? NONE}</td>
       <td className="pr-3 whitespace-nowrap">{isOn ? moves(told.medianShift) : "left out"}</td>
       <td className="min-w-[16rem] text-[0.8125rem]/4 text-ink2">
+        {told.country && isOn && <span className="text-ink">Speaks {told.country.words}. </span>}
         {clue.why} {clue.source && <span className="voice">({clue.source})</span>}
       </td>
     </tr>

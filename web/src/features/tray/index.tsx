@@ -81,7 +81,10 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
           value={words}
           onChange={(e) => setWords(e.target.value)}
           onKeyDown={(e) => {
-            if (e.key === "Escape") setWords("");
+            if (e.key === "Escape" && words !== "") {
+              e.preventDefault();
+              setWords("");
+            }
             if (e.key === "Enter" && found.size > 0) navigate(`/bench/${[...found][0]}`);
           }}
           className="min-w-0 flex-1 border-b border-ink bg-transparent py-1 font-serif text-[1.5rem]/[1.875rem] placeholder:text-ink3 placeholder:italic"

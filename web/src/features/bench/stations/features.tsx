@@ -8,6 +8,10 @@ import { RestingOn } from "../../../ui/resting-on";
 import type { StationProps } from "../panel";
 import { SeenChoice } from "../seen-choice";
 import { Measures } from "./measures";
+import { Walk } from "./walk";
+
+/** A group stands open where one of so many looks to take next is in it. */
+const FIRST_LOOKS = 3;
 
 const NOTHING = { value: "none", sureness: "sure" } as const;
 
@@ -19,24 +23,46 @@ export function FeaturesStation({ knife, book, station }: StationProps & { stati
     (q) => !knife.specimen.seen[q.id] && q.answers.some((a) => a.id === NOTHING.value),
   );
   const inHand = questions.find((q) => q.id === asked) ?? questions.find((q) => knife.specimen.seen[q.id]);
+  const groups = [...new Set(questions.flatMap((q) => q.group ?? []))];
+  const next = new Set(knife.verdict?.dating.lookNext.slice(0, FIRST_LOOKS).map((n) => n.feature));
+  const said = Object.fromEntries(
+    (knife.verdict?.dating.clues ?? []).flatMap((c) => (c.country ? [[c.feature, c.country.words]] : [])),
+  );
   return (
     <div className="mt-2 grid gap-x-6 gap-y-2 md:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
       <div className="grid content-start gap-x-6 gap-y-2 sm:grid-cols-2">
-        {questions.map((q) => (
-          <SeenChoice
-            key={q.id}
-            label={q.label}
-            seen={knife.specimen.seen[q.id]}
-            options={answerOptions(book, q) ?? q.answers}
-            mayBeEither
-            onFocus={() => setAsked(q.id)}
-            onChange={(seen) => {
-              setAsked(q.id);
-              knife.change((s) => withSeen(s, q.id, seen));
-            }}
-          />
-        ))}
+        {questions
+          .filter((q) => !q.group)
+          .map((q) => (
+            <SeenChoice
+              key={q.id}
+              label={q.label}
+              seen={knife.specimen.seen[q.id]}
+              options={answerOptions(book, q) ?? q.answers}
+              mayBeEither
+              onFocus={() => setAsked(q.id)}
+              onChange={(seen) => {
+                setAsked(q.id);
+                knife.change((s) => withSeen(s, q.id, seen));
+              }}
+            />
+          ))}
         <Measures knife={knife} book={book} station={station} />
+        {groups.map((name) => {
+          const asks = questions.filter((q) => q.group === name);
+          return (
+            <Walk
+              key={name}
+              name={name}
+              questions={asks}
+              seen={knife.specimen.seen}
+              said={said}
+              isOpen={asks.some((q) => knife.specimen.seen[q.id] || next.has(q.id))}
+              onAsk={setAsked}
+              onChange={(question, seen) => knife.change((s) => withSeen(s, question, seen))}
+            />
+          );
+        })}
       </div>
       <div className="grid content-start gap-y-2">
         {bare.length > 2 && (

@@ -1,4 +1,5 @@
-import type { StoryEvent } from "../../../api/types";
+import { useState } from "react";
+import type { Problem, StoryEvent } from "../../../api/types";
 import { sentence } from "../../../format";
 import { Field } from "../../../ui/field";
 import { Select } from "../../../ui/select";
@@ -116,6 +117,14 @@ export function StoryStation({ knife, book }: StationProps) {
               }
               onChange={(price, currency) => set({ ...event, price, currency })}
             />
+            {(event.kind === "advertised" || event.shows) && (
+              <ShownWith
+                book={book}
+                shows={event.shows ?? {}}
+                problem={knife.problems.find((p) => p.field.startsWith(`story[${i}].shows`))}
+                onChange={(shows) => set({ ...event, shows })}
+              />
+            )}
             <TextField
               label="Note"
               className="col-span-2"
@@ -126,6 +135,58 @@ export function StoryStation({ knife, book }: StationProps) {
           </>
         )}
       </Rows>
+    </div>
+  );
+}
+
+/** What such a knife is shown with in a picture or a text of its date, look by look. */
+function ShownWith({
+  book,
+  shows,
+  problem,
+  onChange,
+}: {
+  book: StationProps["book"];
+  shows: Record<string, string>;
+  problem?: Problem;
+  onChange: (shows: Record<string, string> | undefined) => void;
+}) {
+  const asked = book.questions.filter((q) => q.asked === "once" && q.answers.length > 0);
+  const [adding, setAdding] = useState<string>();
+  const open = asked.find((q) => q.id === adding);
+  const answered = asked.filter((q) => shows[q.id] !== undefined);
+  const answer = (question: string, id: string | undefined) => {
+    const { [question]: _, ...rest } = shows;
+    const all = id ? { ...rest, [question]: id } : rest;
+    onChange(Object.keys(all).length > 0 ? all : undefined);
+    setAdding(undefined);
+  };
+  return (
+    <div className="col-span-full grid grid-cols-2 items-end gap-x-4 gap-y-1 sm:grid-cols-4">
+      {[...answered, ...(open ? [open] : [])].map((q) => (
+        <Field key={q.id} label={`Shown with: ${q.label.toLowerCase()}`} problem={problem}>
+          {(ids) => (
+            <Select
+              {...ids}
+              value={shows[q.id]}
+              nothing="choose"
+              options={q.answers}
+              onChange={(id) => answer(q.id, id)}
+            />
+          )}
+        </Field>
+      ))}
+      <Field label="Such a knife is shown with">
+        {(ids) => (
+          <Select
+            {...ids}
+            value={undefined}
+            nothing={answered.length > 0 ? "and what else" : "nothing told"}
+            options={asked.filter((q) => shows[q.id] === undefined && q.id !== adding)}
+            onChange={setAdding}
+          />
+        )}
+      </Field>
     </div>
   );
 }

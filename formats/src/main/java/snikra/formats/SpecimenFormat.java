@@ -181,6 +181,21 @@ public final class SpecimenFormat {
     private void event(String at, JsonNode e) {
       text(at + ".date", e.path("date"), EdtfDate::parse);
       name(at + ".region", e.path("region"), shelf.regions().stream().map(Region::id));
+      e.path("shows").properties().forEach(s -> shown(at + ".shows.", s));
+      if (e.has("shows") && !e.has("date")) {
+        problems.add(problem(at + ".date", "", "must be given with what is shown"));
+      }
+    }
+
+    private void shown(String where, Map.Entry<String, JsonNode> entry) {
+      Optional<Feature> feature = shelf.clues().feature(entry.getKey());
+      if (feature.isEmpty()) {
+        Stream<Feature> asked = shelf.clues().features().stream();
+        unknown(where + entry.getKey(), entry.getKey(), asked.map(Feature::id));
+      } else {
+        Stream<String> known = feature.get().clues().stream().map(Clue::id);
+        name(where + entry.getKey(), entry.getValue(), known);
+      }
     }
 
     private void code(String at, JsonNode code) {

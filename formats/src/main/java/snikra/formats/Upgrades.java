@@ -135,10 +135,11 @@ final class Upgrades {
     }
   }
 
-  // What was seen of the knife and of each blade.
+  // What was seen of the knife and of each blade, and what its kind is shown with.
   private static List<ObjectNode> seenIn(ObjectNode knife) {
     List<ObjectNode> all = new ArrayList<>(object(knife.path("seen")));
     blades(knife).forEach(blade -> all.addAll(object(blade.path("seen"))));
+    objects(knife.path("story")).forEach(event -> all.addAll(object(event.path("shows"))));
     return all;
   }
 

@@ -11,6 +11,7 @@ import snikra.core.dating.DatingVerdict.Attribution;
 import snikra.core.dating.DatingVerdict.StateProbability;
 import snikra.core.dating.State;
 import snikra.core.examination.Examiner;
+import snikra.core.examination.Problem;
 import snikra.core.examination.Verdict;
 import snikra.core.pattern.PatternVerdict.Name;
 
@@ -43,6 +44,91 @@ class HeardTest {
         .isGreaterThan(before(told(held("document", "the shop"))) + 0.05);
     assertThat(before(told(held("document", "the shop") + "," + held("document", "The shop "))))
         .isEqualTo(before(told(held("document", "the shop"))));
+  }
+
+  private static String advertised(String shows, String seen) {
+    return """
+        {"marks":[{"blade":1,"face":"mark","state":"read","lines":["VELDRAKE","U.S.A."]}],
+         "seen":{%s},
+         "story":[%s]}
+        """
+        .formatted(
+            seen,
+            shows == null
+                ? ""
+                : "{\"kind\":\"advertised\",\"date\":\"1912\",\"source\":\"advertisement\",\"shows\":{"
+                    + shows
+                    + "}}");
+  }
+
+  private static double about1912(String shows, String seen) {
+    return examine(advertised(shows, seen)).dating().between(1906, 1918);
+  }
+
+  @Test
+  void aPictureOfAYearSpeaksForKnivesThatShowTheSameAndAgainstOthers() {
+    double nothing = about1912(null, "\"shield_shape\":\"bar\"");
+    double same = about1912("\"shield_shape\":\"bar\"", "\"shield_shape\":\"bar\"");
+    double other = about1912("\"shield_shape\":\"oval\"", "\"shield_shape\":\"bar\"");
+    assertThat(same).isGreaterThan(1.5 * nothing);
+    assertThat(other).isLessThan(0.7 * nothing);
+    Verdict verdict = examine(advertised("\"shield_shape\":\"oval\"", "\"shield_shape\":\"bar\""));
+    assertThat(verdict.dating().clues())
+        .extracting(DatingVerdict.ClueInfluence::value)
+        .contains("Advertised 1912, shown with shape of the shield: oval");
+  }
+
+  @Test
+  void aPictureOfWhatWasNotLookedAtSaysNothingAndIsNoLastYear() {
+    assertThat(about1912("\"shield_shape\":\"bar\"", ""))
+        .isCloseTo(about1912("\"shield_shape\":\"oval\"", ""), within(1e-12));
+    double later = examine(advertised("\"shield_shape\":\"bar\"", "")).dating().between(1920, 2026);
+    assertThat(later).isGreaterThan(0.1);
+  }
+
+  private static DatingVerdict.ForCountry countryOf(String feature, String knife) {
+    return examine(knife).dating().clues().stream()
+        .filter(c -> c.feature().equals(feature))
+        .findFirst()
+        .orElseThrow()
+        .country();
+  }
+
+  private static double odds(String knife, String region) {
+    double p =
+        examine(knife).dating().makers().stream()
+            .filter(m -> m.region().equals(region))
+            .mapToDouble(Attribution::probability)
+            .sum();
+    return p / (1 - p);
+  }
+
+  @Test
+  void eachClueSaysWhichCountryItSpeaksForOrAgainst() {
+    String asCut = "{\"seen\":{\"kick_corners\":\"as-cut\"}}";
+    String both = "{\"seen\":{\"kick_corners\":\"as-cut\",\"bolster_metal\":\"brass\"}}";
+    String brass = "{\"seen\":{\"bolster_metal\":\"brass\"}}";
+    DatingVerdict.ForCountry corners = countryOf("kick_corners", both);
+    double moved = 10 * Math.log10(odds(both, corners.region()) / odds(brass, corners.region()));
+    assertThat((double) corners.decibans()).isCloseTo(moved, within(0.51));
+    assertThat(countryOf("kick_corners", asCut).decibans()).isNotZero();
+    assertThat(countryOf("blade_steel", "{\"seen\":{\"blade_steel\":\"carbon\"}}")).isNull();
+  }
+
+  @Test
+  void whatIsShownIsOnFileAndHasADate() {
+    assertThatThrownBy(() -> examine(advertised("\"shield_shape\":\"banana\"", "")))
+        .isInstanceOfSatisfying(
+            InvalidInput.class,
+            e ->
+                assertThat(e.problems())
+                    .extracting(Problem::field)
+                    .containsExactly("story[0].shows.shield_shape"));
+    String undated = advertised("\"shield_shape\":\"bar\"", "").replace("\"date\":\"1912\",", "");
+    assertThatThrownBy(() -> examine(undated))
+        .isInstanceOfSatisfying(
+            InvalidInput.class,
+            e -> assertThat(e.problems()).extracting(Problem::field).contains("story[0].date"));
   }
 
   @Test

@@ -4,12 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Verdict;
 import snikra.core.judgement.Judgement;
+import snikra.core.provenance.StoryEvent;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Specimen;
 
@@ -32,6 +35,11 @@ class JudgementTest {
           weight: 1
           changes: [1914]
           note: Invented.
+          numbers:
+            note: Invented.
+            fields:
+              - {id: handle, label: Handle, width: 1, meaning: handle_material, codes: {"1": {label: bone, values: [bone-jigged]}, "2": {label: stag, values: [stag]}}}
+              - {id: serial, label: Serial, width: 1, codes: {"5": {label: five, values: []}}}
           marks:
             - {id: sk-1, lines: [SKELPWORK, NOWHERE], pile: [MILLS], technique: struck, everyBlade: false, from: 1890, to: 1930, give: 1, note: "", source: book, letterform: {letter_serifs: serif}}
             - {id: sk-2, lines: [SKELPWORK, NOWHERE], pile: [], etch: [SKELP], layout: arched, technique: struck, everyBlade: true, from: 1905, to: 1940, give: 1, note: "", source: stamps}
@@ -131,7 +139,22 @@ class JudgementTest {
               + "]}",
           "{\"closedLength\":\"90 mm\",\"blades\":[{\"length\":\"58 mm\"}]}",
           "{\"story\":[{\"kind\":\"dated\",\"date\":\"1890/1900\",\"source\":\"document\"}],"
-              + "\"seen\":{\"handle_material\":\"acetal\"}}");
+              + "\"seen\":{\"handle_material\":\"acetal\"}}",
+          "{\"story\":[{\"kind\":\"advertised\",\"date\":\"1912\",\"source\":\"advertisement\","
+              + "\"shows\":{\"shield_shape\":\"bar\"}}],\"seen\":{\"shield_shape\":\"oval\"}}",
+          numbered("15", "stag"),
+          numbered("25", "stag"),
+          numbered("15", "acetal"),
+          "{\"seen\":{\"handle_material\":\"acetal\"},\"story\":["
+              + Stream.of(StoryEvent.Source.values())
+                  .map(s -> "{\"kind\":\"held\",\"date\":\"1917\",\"source\":\"" + s + "\"}")
+                  .collect(Collectors.joining(","))
+              + "]}");
+
+  private static String numbered(String number, String handle) {
+    return "{\"number\":\"%s\",\"seen\":{\"handle_material\":\"%s\"},\"marks\":[%s]}"
+        .formatted(number, handle, face(1, "mark", "SKELPWORK", "NOWHERE"));
+  }
 
   private static final ReferenceShelf SHELF = shelf();
   private static final Examiner PLAIN = new Examiner(SHELF, 2026);

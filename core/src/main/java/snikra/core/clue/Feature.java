@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param asked of what; of blades only the main one's answer dates the knife
  * @param trouble what it takes to look
  * @param mistaken how often a careful person who is sure is wrong, where that is known of it
+ * @param group what it is asked together with, in words; null where it stands by itself
  * @param onlyIf another answer without which there is nothing to look at
  */
 public record Feature(
@@ -26,6 +27,7 @@ public record Feature(
     Asked asked,
     Trouble trouble,
     @Nullable Double mistaken,
+    @Nullable String group,
     @Nullable OnlyIf onlyIf,
     List<Clue> clues) {
 
@@ -97,6 +99,7 @@ public record Feature(
         markBorne,
         Asked.ONCE,
         Trouble.GLANCE,
+        null,
         null,
         null,
         clues);

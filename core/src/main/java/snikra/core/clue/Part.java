@@ -5,23 +5,12 @@ import java.util.Locale;
 /** A part that may have come to the knife at another time than the rest. */
 public record Part(String id, String label, Replaceable replaceable) {
 
-  /** How readily the part is replaced, with the prior weight of that state. */
+  /** How readily the part is replaced; what that weighs is a number of judgement. */
   public enum Replaceable {
-    NEVER(0),
-    RARELY(0.01),
-    SOMETIMES(0.04),
-    EASILY(0.10);
-
-    private final double prior;
-
-    Replaceable(double prior) {
-      this.prior = prior;
-    }
-
-    /** Weight relative to a knife as made. */
-    public double prior() {
-      return prior;
-    }
+    NEVER,
+    RARELY,
+    SOMETIMES,
+    EASILY;
 
     @Override
     public String toString() {

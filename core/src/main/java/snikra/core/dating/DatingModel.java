@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Bound;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Firmness;
@@ -16,6 +17,7 @@ import snikra.core.dating.DatingVerdict.ClueGroup;
 import snikra.core.dating.DatingVerdict.ClueInfluence;
 import snikra.core.dating.DatingVerdict.Conflict;
 import snikra.core.dating.DatingVerdict.Explanation;
+import snikra.core.dating.DatingVerdict.ForCountry;
 import snikra.core.dating.DatingVerdict.StateProbability;
 import snikra.core.dating.Evidence.Observed;
 import snikra.core.dating.Evidence.Statement;
@@ -30,6 +32,12 @@ public final class DatingModel {
   private static final double HALF = 0.5;
   private static final double NINE_TENTHS = 0.9;
   private static final double TAIL = 0.01;
+
+  /** A country less likely than this, with a clue and without, is not told of. */
+  private static final double IN_QUESTION = 0.05;
+
+  private static final double LEAST_DECIBANS = 1.5;
+  private static final double LEAST_SHARE = 1e-6;
   private static final String MARK = "mark";
 
   private final Desk desk;
@@ -167,24 +175,50 @@ public final class DatingModel {
             .flatMap(c -> Stream.of(c.feature(), c.rival()))
             .collect(Collectors.toSet());
     int median = Distribution.quantile(post, HALF);
-    double[][] without = inference.yearsWithoutEach(looks);
+    List<Inference.Without> without = inference.withoutEach(looks);
+    double[] regions = looks.isEmpty() ? new double[0] : inference.regions();
     List<ClueInfluence> out = new ArrayList<>();
     for (int i = 0; i < looks.size(); i++) {
       Look look = looks.get(i);
-      int shift = median - Distribution.quantile(without[i], HALF);
-      double bits = Distribution.bitsLost(post, without[i]);
+      double[] years = without.get(i).years();
+      int shift = median - Distribution.quantile(years, HALF);
+      double bits = Distribution.bitsLost(post, years);
       boolean conflict = inConflict.contains(look.id());
+      ForCountry country = country(regions, without.get(i).regions());
       out.add(
           i < evidence.observed().size()
-              ? influence(evidence.observed().get(i), shift, bits, conflict, option(evidence, i))
+              ? influence(
+                  evidence.observed().get(i), shift, bits, conflict, option(evidence, i), country)
               : influence(
                   evidence.statements().get(i - evidence.observed().size()),
                   shift,
                   bits,
-                  conflict));
+                  conflict,
+                  country));
     }
     out.sort(Comparator.comparingDouble((ClueInfluence c) -> -c.bits()));
     return out;
+  }
+
+  // Of the countries that come into question, the one whose odds it moves most.
+  private @Nullable ForCountry country(double[] with, double[] without) {
+    int most = -1;
+    double moved = LEAST_DECIBANS;
+    for (int r = 0; r < Math.min(with.length, without.length); r++) {
+      if (Math.max(with[r], without[r]) >= IN_QUESTION) {
+        double decibans = 10 * Math.log10(odds(with[r]) / odds(without[r]));
+        if (Math.abs(decibans) > Math.abs(moved) + 1e-9) {
+          moved = decibans;
+          most = r;
+        }
+      }
+    }
+    return most < 0 ? null : ForCountry.of(desk.shelf.regions().get(most), moved);
+  }
+
+  private static double odds(double p) {
+    double held = Math.max(LEAST_SHARE, Math.min(1 - LEAST_SHARE, p));
+    return held / (1 - held);
   }
 
   private ClueInfluence ofMarks(
@@ -209,7 +243,8 @@ public final class DatingModel {
         Distribution.bitsLost(post, without),
         "What is read on tangs and blades, held against all marks on the shelf.",
         "",
-        conflicts.stream().anyMatch(c -> c.feature().equals(MARK) || c.rival().equals(MARK)));
+        conflicts.stream().anyMatch(c -> c.feature().equals(MARK) || c.rival().equals(MARK)),
+        country(inference.regions(), inference.regions(hypotheses(evidence.unmarked()))));
   }
 
   private static String read(MarkEvidence marks) {
@@ -272,7 +307,12 @@ public final class DatingModel {
   }
 
   private ClueInfluence influence(
-      Observed o, int shift, double bits, boolean conflict, String option) {
+      Observed o,
+      int shift,
+      double bits,
+      boolean conflict,
+      String option,
+      @Nullable ForCountry country) {
     Clue clue = o.clue();
     Bound before = clue.notBefore();
     if (before == null && !clue.windows().isEmpty()) {
@@ -294,10 +334,12 @@ public final class DatingModel {
         bits,
         clue.why() + option,
         clue.source(),
-        conflict);
+        conflict,
+        country);
   }
 
-  private static ClueInfluence influence(Statement s, int shift, double bits, boolean conflict) {
+  private static ClueInfluence influence(
+      Statement s, int shift, double bits, boolean conflict, @Nullable ForCountry country) {
     return new ClueInfluence(
         s.id(),
         s.station(),
@@ -311,7 +353,8 @@ public final class DatingModel {
         bits,
         s.why(),
         "",
-        conflict);
+        conflict,
+        country);
   }
 
   private List<Curve> curves(Evidence evidence, List<Look> looks, Hypotheses hypotheses) {

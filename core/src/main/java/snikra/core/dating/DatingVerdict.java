@@ -1,8 +1,10 @@
 package snikra.core.dating;
 
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Feature;
+import snikra.core.reference.Region;
 
 /**
  * Who, when, and is it all of a piece.
@@ -122,6 +124,8 @@ public record DatingVerdict(
    * @param medianShift years the middle would move if it were left out
    * @param bits information about the year lost if it were left out
    * @param source what the reason is known from; empty where it is in the knife itself
+   * @param country the one it says most of; null where it tells countries apart by less than about
+   *     two decibans
    */
   public record ClueInfluence(
       String feature,
@@ -136,7 +140,35 @@ public record DatingVerdict(
       double bits,
       String why,
       String source,
-      boolean inConflict) {}
+      boolean inConflict,
+      @Nullable ForCountry country) {}
+
+  /**
+   * What a clue says of where a knife was built.
+   *
+   * @param decibans tenfold logarithm of how many times the odds of that country are multiplied,
+   *     rounded; below 0 it speaks against it
+   * @param words the same in words
+   */
+  public record ForCountry(String region, String label, int decibans, String words) {
+
+    private static final int WHOLE_FROM = 3;
+
+    /** What moves the odds of a country by so many decibans says this of it. */
+    static ForCountry of(Region region, double decibans) {
+      int whole = (int) Math.round(decibans);
+      double times = Math.pow(10, Math.abs(decibans) / 10);
+      String words =
+          String.format(
+              Locale.ROOT,
+              "%s %s by %s to 1 (%d decibans)",
+              decibans > 0 ? "for" : "against",
+              region.label(),
+              String.format(Locale.ROOT, times < WHOLE_FROM ? "%.1f" : "%.0f", times),
+              Math.abs(whole));
+      return new ForCountry(region.id(), region.label(), whole, words);
+    }
+  }
 
   /**
    * Clues that say the same, so that each of them alone seems to do little.
@@ -216,7 +248,7 @@ public record DatingVerdict(
 
     @Override
     public String toString() {
-      return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+      return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
   }
 }

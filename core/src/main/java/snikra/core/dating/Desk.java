@@ -8,6 +8,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Part;
 import snikra.core.judgement.Judgement;
+import snikra.core.number.NumberErrors;
 import snikra.core.pattern.Pattern;
 import snikra.core.reference.History;
 import snikra.core.reference.Maker;
@@ -36,6 +37,9 @@ final class Desk {
   /** How often a hand struck its own mark on a small blade. */
   final double othersMark;
 
+  /** How a number goes wrong. */
+  final NumberErrors numberErrors;
+
   private final PatternEras patternEras;
 
   /** By pattern, region, style and year. */
@@ -45,6 +49,8 @@ final class Desk {
   private final double beforeRun;
   private final double afterRun;
   private final double fade;
+  private final double shownOtherwise;
+  private final double designHalves;
   private final double notListedFor;
   private final IdentityHashMap<History.Model, double[]> runs = new IdentityHashMap<>();
 
@@ -64,12 +70,15 @@ final class Desk {
     this.handReader = new HandReader(shelf, axis);
     this.noContract = judgement.of("hand.no-contract");
     this.othersMark = judgement.of("hand.own-mark-on-small-blade");
+    this.numberErrors = NumberErrors.of(judgement);
     this.patternEras = new PatternEras(judgement);
     this.ruledOut = judgement.of("look.ruled-out");
     this.beforeRun = judgement.of("model.before-run");
     this.afterRun = judgement.of("model.after-run");
     this.notListedFor = judgement.of("model.mark-not-listed");
     this.fade = judgement.of("model.fade");
+    this.shownOtherwise = judgement.of("statement.shown-otherwise");
+    this.designHalves = judgement.of("statement.design-halves");
     shelf
         .makers()
         .forEach(m -> m.history().models().forEach(model -> runs.put(model, runOf(model))));
@@ -118,7 +127,8 @@ final class Desk {
 
   /** What a statement says, misremembering included. */
   Look told(Evidence.Statement s) {
-    double[] years = axis.map(year -> s.allows(year) ? 1 : ruledOut);
+    double[] years =
+        axis.map(year -> s.allows(year) ? Math.max(ruledOut, inDesign(s, year)) : ruledOut);
     double[] none = axis.map(year -> ruledOut);
     double all = shelf.regions().stream().mapToDouble(Region::share).sum();
     double[] shares = shelf.regions().stream().mapToDouble(r -> r.share() / all).toArray();
@@ -127,6 +137,19 @@ final class Desk {
       allowed[r] = s.allows(shelf.regions().get(r).id()) ? years : none;
     }
     return Look.told(s.id(), parts.size(), s.reliability(), allowed, shares);
+  }
+
+  // A design shown in a year was usual about then, and another in its place was not.
+  private double inDesign(Evidence.Statement s, int year) {
+    double p = 1;
+    for (Evidence.Statement.Design d : s.designs()) {
+      double then = Math.pow(0.5, Math.abs(year - d.year()) / designHalves);
+      p *=
+          d.isSame()
+              ? shownOtherwise + (1 - shownOtherwise) * then
+              : 1 - (1 - shownOtherwise) * then;
+    }
+    return p;
   }
 
   /** P(said that it is by this maker | made by who), against what would be said of anyone. */

@@ -2,12 +2,19 @@ package snikra.core.dating;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 
 /** Sums over a row of years. */
 final class Distribution {
-  private static final int LONGEST_BRIDGE = 5;
-  private static final double NEARLY = 0.6;
+  /** Years that differ by less, in parts of the likeliest, are as likely as one another. */
+  private static final double LEVEL = 1e-9;
+
+  /** A gap between two pieces is real with so many years under so much of their lower edge. */
+  private static final int REAL_YEARS = 3;
+
+  private static final double REAL_DEPTH = 0.5;
+  private static final int HALVINGS = 10;
 
   private Distribution() {}
 
@@ -98,7 +105,10 @@ final class Distribution {
     return best;
   }
 
-  /** The fewest years that hold {@code share}, as pieces; ties go to the earlier year. */
+  /**
+   * The fewest years that hold {@code share}, as pieces. Of years as likely as one another those
+   * stand in that keep it short: next to what is in already, and from the middle outwards.
+   */
   static Span highestDensity(double[] p, double share, YearAxis axis) {
     boolean[] in = densest(p, share - 1e-12);
     List<Span.Piece> pieces = new ArrayList<>();
@@ -114,7 +124,7 @@ final class Distribution {
     return new Span(share, pieces);
   }
 
-  // Every year above the density at which the share is reached, and of those at it the earliest.
+  // Every year above the density at which the share is reached, and of those level with it enough.
   private static boolean[] densest(double[] p, double share) {
     // Years this thin cannot fill what is left over, all of them together.
     double thin = (1 - share) / p.length;
@@ -128,50 +138,97 @@ final class Distribution {
     if (rank == falling.length) {
       return in;
     }
-    double least = falling[rank];
-    int atLeast = 0;
-    for (int i = rank; i < falling.length && falling[i] == least; i++) {
-      atLeast++;
-    }
+    double level = LEVEL * falling[falling.length - 1];
+    double above = falling[rank] + level;
+    int wanted = falling.length - rank;
+    List<Integer> tied = new ArrayList<>();
     for (int y = 0; y < p.length; y++) {
-      in[y] = p[y] > least || (p[y] == least && atLeast-- > 0);
+      in[y] = p[y] > above;
+      wanted -= in[y] ? 1 : 0;
+      if (!in[y] && p[y] >= falling[rank] - level) {
+        tied.add(y);
+      }
     }
+    fill(in, tied, wanted);
     return in;
   }
 
-  /**
-   * The span as people give it: the same, with short gaps closed where the years in them are nearly
-   * as likely as those beside them.
-   */
-  static Span span(double[] p, double share, YearAxis axis) {
-    List<Span.Piece> pieces = new ArrayList<>();
-    double least = 1;
-    Span exact = highestDensity(p, share, axis);
-    for (Span.Piece piece : exact.pieces()) {
-      for (int y = piece.from(); y <= piece.to(); y++) {
-        least = Math.min(least, p[y - axis.first()]);
+  private static void fill(boolean[] in, List<Integer> tied, int wanted) {
+    if (wanted < tied.size()) {
+      double middle = (tied.get(0) + tied.get(tied.size() - 1)) / 2.0;
+      int[] beside = new int[in.length];
+      tied.forEach(y -> beside[y] = distance(in, y));
+      tied.sort(
+          Comparator.<Integer>comparingInt(y -> beside[y])
+              .thenComparingDouble(y -> Math.abs(y - middle)));
+    }
+    tied.stream().limit(wanted).forEach(y -> in[y] = true);
+  }
+
+  // Years to the nearest that is in; the same for all where none is.
+  private static int distance(boolean[] in, int year) {
+    for (int d = 1; d < in.length; d++) {
+      if ((year >= d && in[year - d]) || (year + d < in.length && in[year + d])) {
+        return d;
       }
     }
-    for (Span.Piece piece : exact.pieces()) {
+    return in.length;
+  }
+
+  /**
+   * The span as people give it: in pieces only where the gap between them is real. Years closed in
+   * count, so that it holds no more than its share needs.
+   */
+  static Span span(double[] p, double share, YearAxis axis) {
+    List<Span.Piece> told = closed(p, share, axis);
+    if (told.size() == highestDensity(p, share, axis).pieces().size()) {
+      return new Span(share, told);
+    }
+    double enough = share;
+    double least = 0;
+    for (int i = 0; i < HALVINGS; i++) {
+      double less = (least + enough) / 2;
+      List<Span.Piece> fewer = closed(p, less, axis);
+      if (held(p, fewer, axis) >= share - 1e-12) {
+        told = fewer;
+        enough = less;
+      } else {
+        least = less;
+      }
+    }
+    return new Span(share, told);
+  }
+
+  // The densest years, with gaps closed that are none.
+  private static List<Span.Piece> closed(double[] p, double share, YearAxis axis) {
+    List<Span.Piece> pieces = new ArrayList<>();
+    for (Span.Piece piece : highestDensity(p, share, axis).pieces()) {
       int last = pieces.size() - 1;
-      if (last >= 0 && isBridged(p, pieces.get(last).to(), piece.from(), least, axis)) {
+      if (last >= 0 && !isReal(p, pieces.get(last).to(), piece.from(), axis)) {
         pieces.set(last, new Span.Piece(pieces.get(last).from(), piece.to()));
       } else {
         pieces.add(piece);
       }
     }
-    return new Span(share, pieces);
+    return pieces;
   }
 
-  private static boolean isBridged(double[] p, int from, int to, double least, YearAxis axis) {
-    if (to - from > LONGEST_BRIDGE) {
-      return false;
-    }
-    for (int y = from + 1; y < to; y++) {
-      if (p[y - axis.first()] < NEARLY * least) {
-        return false;
+  private static double held(double[] p, List<Span.Piece> pieces, YearAxis axis) {
+    double held = 0;
+    for (Span.Piece piece : pieces) {
+      for (int y = piece.from(); y <= piece.to(); y++) {
+        held += p[y - axis.first()];
       }
     }
-    return true;
+    return held;
+  }
+
+  private static boolean isReal(double[] p, int from, int to, YearAxis axis) {
+    double edge = Math.min(p[from - axis.first()], p[to - axis.first()]);
+    int low = 0;
+    for (int y = from + 1; y < to; y++) {
+      low += p[y - axis.first()] < REAL_DEPTH * edge ? 1 : 0;
+    }
+    return low >= REAL_YEARS;
   }
 }

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
@@ -126,6 +127,7 @@ public record Evidence(
    * @param years the only years it can be of, where it tells them one by one
    * @param regions the only ones it can be from, where it tells that
    * @param maker who made it, where it tells that
+   * @param designs what was so of such a knife in a year, held against this one
    * @param reliability probability that it is true of this knife
    * @param why the reason for it
    */
@@ -139,8 +141,16 @@ public record Evidence(
       @Nullable Set<Integer> years,
       @Nullable Set<String> regions,
       @Nullable String maker,
+      List<Design> designs,
       double reliability,
       String why) {
+
+    /**
+     * How such a knife was made in a year.
+     *
+     * @param isSame whether this one shows the same, or something else in its place
+     */
+    public record Design(int year, boolean isSame) {}
 
     /** A statement of years alone. */
     public Statement(
@@ -153,7 +163,19 @@ public record Evidence(
         @Nullable Set<Integer> years,
         double reliability,
         String why) {
-      this(id, station, heading, label, notBefore, byYear, years, null, null, reliability, why);
+      this(
+          id,
+          station,
+          heading,
+          label,
+          notBefore,
+          byYear,
+          years,
+          null,
+          null,
+          List.of(),
+          reliability,
+          why);
     }
 
     /** A statement of a first or a last year. */
@@ -183,7 +205,7 @@ public record Evidence(
 
     /** Whether it says anything about the year. */
     public boolean isDated() {
-      return notBefore != null || byYear != null || years != null;
+      return notBefore != null || byYear != null || years != null || !designs.isEmpty();
     }
 
     /** Both at once, as one witness tells them; empty where they cannot both be so. */
@@ -218,6 +240,7 @@ public record Evidence(
                   left,
                   regions == null ? more.regions : regions,
                   maker == null ? more.maker : maker,
+                  Stream.concat(designs.stream(), more.designs.stream()).distinct().toList(),
                   Math.max(reliability, more.reliability),
                   why));
     }

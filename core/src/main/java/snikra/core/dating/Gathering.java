@@ -294,6 +294,10 @@ public final class Gathering {
       return null;
     }
     boolean dated = e.kind() == StoryEvent.Kind.DATED;
+    List<Statement.Design> designs = designs(e);
+    if (date != null && e.shows() != null) {
+      return designs.isEmpty() ? null : shown(id, e, date, designs);
+    }
     List<String> claims = new ArrayList<>();
     if (date != null) {
       claims.add((dated ? "of " : "") + date.written());
@@ -319,8 +323,51 @@ public final class Gathering {
             : null,
         e.region() == null ? null : Set.of(e.region()),
         e.maker(),
-        e.source().reliability(),
+        List.of(),
+        shelf.judgement().of("story." + e.source()),
         "A story is as good as its source.");
+  }
+
+  // It tells of knives of this kind, not of this one: how they were made about then.
+  private Statement shown(String id, StoryEvent e, EdtfDate date, List<Statement.Design> designs) {
+    String what =
+        e.shows().entrySet().stream()
+            .sorted(Map.Entry.comparingByKey())
+            .flatMap(s -> shelf.clues().feature(s.getKey()).stream())
+            .map(f -> Wording.lowerFirst(f.label()) + ": " + answer(f, e.shows().get(f.id())))
+            .collect(Collectors.joining(", "));
+    return new Statement(
+        id,
+        "story",
+        "Story",
+        Wording.upperFirst(e.kind().toString()) + " " + date.written() + ", shown with " + what,
+        null,
+        null,
+        null,
+        e.region() == null ? null : Set.of(e.region()),
+        e.maker(),
+        designs,
+        shelf.judgement().of("story." + e.source()),
+        "What such a knife is shown with in a year was usual about then.");
+  }
+
+  private static String answer(Feature feature, String id) {
+    return feature.clue(id).map(c -> Wording.lowerFirst(c.label())).orElse(id);
+  }
+
+  // What was not looked at on this knife, or may be one of several, is held against nothing.
+  private List<Statement.Design> designs(StoryEvent e) {
+    List<Statement.Design> out = new ArrayList<>();
+    Map<String, String> shows = e.shows() == null ? Map.of() : e.shows();
+    for (String feature : new TreeSet<>(shows.keySet())) {
+      Seen<String> seen = knife.seen().get(feature);
+      if (e.date() != null && Seen.valueOf(seen) != null && seen.or() == null) {
+        int year = (e.date().earliestYear() + e.date().latestYear()) / 2;
+        boolean isSame = shows.get(feature).equals(seen.value());
+        out.add(new Statement.Design(year, isSame));
+      }
+    }
+    return out;
   }
 
   private void hallmarks(List<Statement> out) {

@@ -11,7 +11,9 @@ import snikra.core.clue.Feature;
 import snikra.core.clue.Part;
 import snikra.core.code.SeenCode;
 import snikra.core.mark.MarkEvidence.Seconds;
+import snikra.core.number.Contradictions;
 import snikra.core.number.DecodedNumber;
+import snikra.core.number.NumberErrors;
 import snikra.core.number.NumberGrammar;
 import snikra.core.reference.History;
 import snikra.core.reference.Maker;
@@ -19,10 +21,6 @@ import snikra.core.reference.Region;
 
 /** Every maker and mark on the shelf and the unlisted ones of each region, weighed by the marks. */
 final class Hypotheses {
-  private static final double AGREES_ORIGINAL = 0.985;
-  private static final double CONTRADICTS_ORIGINAL = 0.015;
-  private static final double AGREES_REPLACED = 0.3;
-  private static final double CONTRADICTS_REPLACED = 0.7;
 
   /**
    * One maker with all its marks, or the unlisted makers of a region, with its years.
@@ -365,7 +363,11 @@ final class Hypotheses {
     List<DecodedNumber.Field> telling = decoded(numbering).map(this::telling).orElse(List.of());
     String key = made;
     if (!telling.isEmpty()) {
-      key += telling.stream().map(f -> f.meaning() + f.holds()).sorted().toList();
+      key +=
+          telling.stream()
+              .map(f -> f.meaning() + f.holds() + isInOneFigure(numbering, f))
+              .sorted()
+              .toList();
     }
     if (!record.rows().isEmpty()) {
       key += " " + house.id() + " by " + hand.label();
@@ -378,7 +380,7 @@ final class Hypotheses {
                 Group.Kind.LISTED,
                 telling.isEmpty() && record.rows().isEmpty()
                     ? voice(region, false)
-                    : ownVoice(region, telling, record)));
+                    : ownVoice(region, numbering, telling, record)));
   }
 
   private List<DecodedNumber.Field> telling(DecodedNumber decoded) {
@@ -394,15 +396,23 @@ final class Hypotheses {
         : maker.numbers().decode(evidence.number(), evidence.found());
   }
 
-  private Voice ownVoice(int region, List<DecodedNumber.Field> telling, HandRecord record) {
+  private boolean isInOneFigure(Maker numbering, DecodedNumber.Field field) {
+    return Contradictions.isInOneFigure(numbering.numbers(), field, evidence.found());
+  }
+
+  private Voice ownVoice(
+      int region, Maker numbering, List<DecodedNumber.Field> telling, HandRecord record) {
     Voice voice = addVoice(region, false, record.rows());
     List<Part> parts = desk.parts;
     for (DecodedNumber.Field field : telling) {
       Feature feature = desk.shelf.clues().feature(field.meaning()).orElseThrow();
       int part = parts.indexOf(desk.shelf.clues().part(feature.part()));
+      NumberErrors errors = desk.numberErrors;
       boolean agrees = field.holds() == DecodedNumber.Holds.AGREES;
-      voice.numberOriginal[part] *= agrees ? AGREES_ORIGINAL : CONTRADICTS_ORIGINAL;
-      voice.numberReplaced[part] *= agrees ? AGREES_REPLACED : CONTRADICTS_REPLACED;
+      voice.numberOriginal[part] *=
+          agrees ? errors.agrees() : errors.contradicts(isInOneFigure(numbering, field));
+      voice.numberReplaced[part] *= agrees ? errors.agreesReplaced() : 1 - errors.agreesReplaced();
+      voice.numberOlder[part] *= agrees ? errors.agreesOlder() : 1 - errors.agreesOlder();
     }
     return voice;
   }

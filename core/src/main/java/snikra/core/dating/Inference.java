@@ -8,6 +8,7 @@ import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /** The posterior over years for a set of hypotheses, all states summed out. */
@@ -117,9 +118,40 @@ final class Inference {
     }
   }
 
-  /** For each of these looks, P(year) if it had not been taken. */
-  double[][] yearsWithoutEach(List<Look> looks) {
+  /**
+   * What is known without one look.
+   *
+   * @param years P(year)
+   * @param regions P(built there), by region of the shelf
+   */
+  record Without(double[] years, double[] regions) {}
+
+  /** P(built there) by region, all else summed out. */
+  double[] regions() {
+    return regions(hypotheses);
+  }
+
+  private int regionCount() {
+    return 1 + hypotheses.voices.stream().mapToInt(v -> v.region).max().orElse(0);
+  }
+
+  /** P(built there) if the marks had weighed the hypotheses otherwise. */
+  double[] regions(Hypotheses others) {
+    Map<String, Group> mine =
+        hypotheses.groups.stream().collect(Collectors.toMap(g -> g.key, Function.identity()));
+    double[] post = new double[regionCount()];
+    for (Group group : others.groups) {
+      double[] row = new double[years];
+      addTo(row, group, weight[mine.get(group.key).index]);
+      post[group.voice.region] += Distribution.sum(row);
+    }
+    return Distribution.normalised(post);
+  }
+
+  /** For each of these looks, what would be known if it had not been taken. */
+  List<Without> withoutEach(List<Look> looks) {
     double[][] post = new double[looks.size()][years];
+    double[][] regions = new double[looks.size()][regionCount()];
     SortedMap<Integer, List<Group>> likely =
         likely(looks.stream().mapToDouble(this::least).min().orElse(1));
     List<Voice> voices = likely.keySet().stream().map(hypotheses.voices::get).toList();
@@ -129,9 +161,11 @@ final class Inference {
             .toList();
     Sums[] room = Voice.room(looksByPart.size(), years);
     double[][] weights = new double[2][years];
+    double[] before = new double[looks.size()];
     for (Voice voice : voices) {
       int v = voice.index;
       List<Group> groups = likely.get(v);
+      Arrays.setAll(before, i -> Distribution.sum(post[i]));
       for (int i = 0; i < post.length; i++) {
         if (!voice.speaks(looks.get(i).part())) {
           addTo(post[i], groups, sums[v], silent, weights);
@@ -147,9 +181,14 @@ final class Inference {
               }
             }
           });
+      for (int i = 0; i < post.length; i++) {
+        regions[i][voice.region] += Math.max(0, Distribution.sum(post[i]) - before[i]);
+      }
     }
-    Arrays.setAll(post, i -> Distribution.normalised(post[i]));
-    return post;
+    return IntStream.range(0, post.length)
+        .mapToObj(
+            i -> new Without(Distribution.normalised(post[i]), Distribution.normalised(regions[i])))
+        .toList();
   }
 
   /** P(year) if none of these looks had been taken. */

@@ -17,7 +17,7 @@ record Priors(double oldStyle, double untrusted, double[] older, double[] replac
   static Priors of(Judgement judgement, List<Part> parts) {
     double[] replaced = new double[parts.size() + 1];
     for (int k = 0; k < parts.size(); k++) {
-      replaced[k] = parts.get(k).replaceable().prior();
+      replaced[k] = replaced(judgement, parts.get(k));
     }
     return new Priors(
         judgement.of("state.old-style"),
@@ -26,5 +26,11 @@ record Priors(double oldStyle, double untrusted, double[] older, double[] replac
           judgement.of("state.older-part"), judgement.of("state.older-part-near-change")
         },
         replaced);
+  }
+
+  private static double replaced(Judgement judgement, Part part) {
+    return part.replaceable() == Part.Replaceable.NEVER
+        ? 0
+        : judgement.of("replaced." + part.replaceable());
   }
 }

@@ -228,7 +228,7 @@ public final class Sampler {
 
   // The year of a part: the knife's, one of those after it, or one of the years before.
   private int partOf(RandomGenerator random, Part part, int y, int near, Map<String, State> odd) {
-    double replaced = part.replaceable().prior();
+    double replaced = priors.replaced()[desk.parts.indexOf(part)];
     double older = replaced > 0 ? priors.older()[near] : 0;
     double which = random.nextDouble() * (1 + replaced + older);
     if (which < 1) {

@@ -23,10 +23,12 @@ final class Voice {
   /** Whether clues struck with the mark are heard; a listed mark accounts for them already. */
   final boolean hearsMark;
 
-  /** What the number says of a part that is original, and of one replaced; 1 where silent. */
+  /** What the number says of a part that is original, replaced, or older; 1 where silent. */
   final double[] numberOriginal;
 
   final double[] numberReplaced;
+
+  final double[] numberOlder;
 
   /** By feature, what the hand's own record says of what was seen, by year, against anyone's. */
   final Map<String, double[]> own;
@@ -108,6 +110,7 @@ final class Voice {
     }
     numberOriginal = ones(parts.length);
     numberReplaced = ones(parts.length);
+    numberOlder = ones(parts.length);
   }
 
   private static double[] ones(int n) {
@@ -133,7 +136,8 @@ final class Voice {
   /** Whether another hears the very same of a part in these looks. */
   boolean hearsLike(Voice other, int part, List<Look> looks) {
     if (numberOriginal[part] != other.numberOriginal[part]
-        || numberReplaced[part] != other.numberReplaced[part]) {
+        || numberReplaced[part] != other.numberReplaced[part]
+        || numberOlder[part] != other.numberOlder[part]) {
       return false;
     }
     for (Look look : looks) {
@@ -204,7 +208,7 @@ final class Voice {
     }
     double[] older = curves.older[style];
     double[] greatest = greatestBefore(own);
-    double ever = priors.replaced()[part] > 0 ? 1 : 0;
+    double ever = priors.replaced()[part] > 0 ? numberOlder[part] / numberOriginal[part] : 0;
     for (int y = 0; y < years; y++) {
       older[y] = ever * greatest[y] * inverse[y];
     }

@@ -9,10 +9,12 @@ import snikra.core.clue.Feature;
 import snikra.core.clue.Part;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.dating.Span;
+import snikra.core.dating.State;
 import snikra.core.examination.Verdict.NumberVerdict;
 import snikra.core.number.Contradictions;
 import snikra.core.number.Contradictions.Against;
 import snikra.core.number.DecodedNumber;
+import snikra.core.number.NumberErrors;
 import snikra.core.number.NumberGrammar;
 import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
@@ -86,11 +88,22 @@ final class Numbers {
                   return new Against(
                       f,
                       part == null ? f.label() : part.label(),
-                      part == null ? 0 : part.replaceable().prior(),
+                      of(dated, State.Kind.PART_REPLACED, part),
+                      of(dated, State.Kind.OLDER_PART, part),
                       Contradictions.isInOneFigure(grammar, f, found));
                 })
             .toList();
-    return Contradictions.reasons(against, isNearChange(maker, dated.nineTenths()));
+    return Contradictions.reasons(
+        against, isNearChange(maker, dated.nineTenths()), NumberErrors.of(shelf.judgement()));
+  }
+
+  private static double of(DatingVerdict dated, State.Kind kind, @Nullable Part part) {
+    return part == null
+        ? 0
+        : dated.states().stream()
+            .filter(s -> s.state().kind() == kind && part.id().equals(s.state().part()))
+            .mapToDouble(DatingVerdict.StateProbability::probability)
+            .sum();
   }
 
   private static boolean isNearChange(Maker maker, @Nullable Span span) {

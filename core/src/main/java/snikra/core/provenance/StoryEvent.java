@@ -2,6 +2,7 @@ package snikra.core.provenance;
 
 import java.math.BigDecimal;
 import java.util.Locale;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -11,6 +12,8 @@ import org.jspecify.annotations.Nullable;
  * @param region the country it is said to be from, by its id
  * @param maker who is said to have made it, by its id
  * @param teller who says so, where it is known: what one tells twice counts once
+ * @param shows what such a knife is shown with at its date: answers by the id of their feature;
+ *     null where it tells of this knife
  */
 public record StoryEvent(
     Kind kind,
@@ -23,7 +26,8 @@ public record StoryEvent(
     @Nullable String note,
     @Nullable String region,
     @Nullable String maker,
-    @Nullable String teller) {
+    @Nullable String teller,
+    @Nullable Map<String, String> shows) {
 
   /**
    * What happened. By then the knife existed; where it is dated, a source says it was made then.
@@ -54,33 +58,22 @@ public record StoryEvent(
     }
   }
 
-  /** Who says so, with the weight of their word. */
+  /** Who says so; what their word weighs is a number of judgement. */
   public enum Source {
-    OWN_RECORD(0.985),
-    DOCUMENT(0.97),
-    CATALOGUE(0.9),
-    PRICE_LIST(0.9),
-    ADVERTISEMENT(0.85),
-    BOOK(0.5),
-    FAMILY(0.7),
-    DEALER(0.5),
-    HEARSAY(0.4),
-    FORUM(0.3);
-
-    private final double reliability;
-
-    Source(double reliability) {
-      this.reliability = reliability;
-    }
+    OWN_RECORD,
+    DOCUMENT,
+    CATALOGUE,
+    PRICE_LIST,
+    ADVERTISEMENT,
+    BOOK,
+    FAMILY,
+    DEALER,
+    HEARSAY,
+    FORUM;
 
     /** Whether it is talk that goes from mouth to mouth, so that many who tell it are one. */
     public boolean isPassedOn() {
       return this == FAMILY || this == DEALER || this == HEARSAY || this == FORUM;
-    }
-
-    /** Probability that the statement is true of this knife. */
-    public double reliability() {
-      return reliability;
     }
 
     @Override
@@ -99,10 +92,11 @@ public record StoryEvent(
       @Nullable BigDecimal price,
       @Nullable String currency,
       @Nullable String note) {
-    this(kind, date, holder, place, source, price, currency, note, null, null, null);
+    this(kind, date, holder, place, source, price, currency, note, null, null, null, null);
   }
 
   public StoryEvent {
+    shows = shows == null ? null : Map.copyOf(shows);
     if (price != null && !(price.signum() >= 0)) {
       throw new IllegalArgumentException("price must be 0 or more; found " + price);
     }

@@ -8,14 +8,19 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
 import snikra.core.clue.Part;
+import snikra.core.code.CodeScheme;
+import snikra.core.code.SeenCode;
+import snikra.core.code.Sign;
 import snikra.core.fixture.KnifeBuilder;
 import snikra.core.fixture.Shelf;
 import snikra.core.judgement.Judgement;
+import snikra.core.number.NumberGrammar;
 import snikra.core.reference.Maker;
 import snikra.core.reference.MarkVariant;
 import snikra.core.reference.ReferenceShelf;
@@ -30,6 +35,22 @@ class OracleTest {
   private static final int FIRST = 1700;
   private static final int YEARS = Shelf.THIS_YEAR - FIRST + 1;
   private static final int OLDER_BY = 8;
+
+  private static final NumberGrammar NUMBERS = numbers();
+  private static final CodeScheme LETTERS =
+      new CodeScheme(
+          "l",
+          "l",
+          Sign.LETTER,
+          CodeScheme.Kind.CYCLE,
+          1895,
+          1912,
+          null,
+          List.of("B", "D", "F", "H", "K", "M", "P", "R", "T"),
+          null,
+          Map.of(),
+          "",
+          "s");
 
   private final ReferenceShelf shelf =
       Shelf.invented()
@@ -47,7 +68,30 @@ class OracleTest {
 
   private static Maker maker(
       String id, String region, double weight, List<Integer> changes, MarkVariant... marks) {
-    return new Maker(id, id, region, "", weight, changes, null, List.of(), List.of(marks), "");
+    boolean coded = marks.length > 1;
+    return new Maker(
+        id,
+        id,
+        region,
+        "",
+        weight,
+        changes,
+        coded ? NUMBERS : null,
+        coded ? List.of(LETTERS) : List.of(),
+        List.of(marks),
+        "");
+  }
+
+  private static NumberGrammar numbers() {
+    NumberGrammar.Code bone = new NumberGrammar.Code("bone", List.of("bone"));
+    NumberGrammar.Code horn = new NumberGrammar.Code("horn", List.of("horn"));
+    NumberGrammar.Code five = new NumberGrammar.Code("five", List.of());
+    return new NumberGrammar(
+        List.of(
+            new NumberGrammar.Field(
+                "handle", "Handle", 1, "material", Map.of("1", bone, "2", horn)),
+            new NumberGrammar.Field("serial", "Serial", 1, null, Map.of("5", five))),
+        "");
   }
 
   private static MarkVariant mark(String id, int from, int to, double trust, String... lines) {
@@ -64,6 +108,7 @@ class OracleTest {
     private final Map<String, Double> makers = new HashMap<>();
     private final Map<String, Double> states = new HashMap<>();
     private double total;
+    private @Nullable Maker hand;
 
     Naive(Evidence evidence) {
       this.evidence = evidence;
@@ -71,6 +116,7 @@ class OracleTest {
       int v = 0;
       for (Maker maker : shelf.makers()) {
         Region home = shelf.region(maker.region());
+        double numbered = numbered(maker);
         double all = maker.marks().stream().mapToDouble(m -> struck(m, home)).sum();
         for (MarkVariant mark : maker.marks()) {
           double read = Math.exp(evidence.marks().logLikelihood()[v++]);
@@ -79,13 +125,16 @@ class OracleTest {
             double use = mark.useIn(FIRST + y) * Math.max(0.01, home.outputIn(FIRST + y));
             double mass = weight * read * use / struck(mark, home);
             int near = maker.isNearChange(FIRST + y) ? 1 : 0;
-            addAll(maker.id(), home, mass, y, near, false, false);
+            double told = numbered * coded(maker, FIRST + y);
+            hand = maker;
+            addAll(maker.id(), home, mass * told, y, near, false, false);
+            hand = null;
           }
           for (Region r : shelf.regions()) {
             double doubted = weight * read * (1 - mark.trust()) / mark.trust();
             double copied = weight * read;
             for (int y = 0; y < YEARS; y++) {
-              double there = r.share() / shares * output(r, y);
+              double there = r.share() / shares * output(r, y) * coded(null, FIRST + y);
               addAll(r.id(), r, doubted * there, y, 0, true, false);
               if (evidence.marks().anyRead()) {
                 double often = numbers.of("state.mark-untrusted");
@@ -98,9 +147,50 @@ class OracleTest {
       for (Region r : shelf.regions()) {
         double weight = shelf.unlistedWeight() * Math.exp(evidence.marks().logUnlisted());
         for (int y = 0; y < YEARS; y++) {
-          addAll(r.id(), r, weight * r.share() / shares * output(r, y), y, 0, true, false);
+          double there = r.share() / shares * output(r, y) * coded(null, FIRST + y);
+          addAll(r.id(), r, weight * there, y, 0, true, false);
         }
       }
+    }
+
+    private double numbered(Maker maker) {
+      String number = evidence.number();
+      return number == null || maker.numbers() == null
+          ? 1
+          : Math.exp(maker.numbers().logLikelihood(number) - NumberGrammar.logByChance(number));
+    }
+
+    private double coded(@Nullable Maker maker, int year) {
+      double p = 1;
+      for (SeenCode code : evidence.codes()) {
+        p *= maker == null ? code.unexpected(Maker.NOT_ON_FILE) : maker.given(code, year);
+      }
+      return p;
+    }
+
+    // What the number says of a part that is its own (0), replaced (1) or older (2).
+    private double numberSays(Part part, int way) {
+      String number = evidence.number();
+      String is = evidence.found().get("material");
+      if (hand == null || hand.numbers() == null || number == null || is == null) {
+        return 1;
+      }
+      if (!part.id().equals("handle")) {
+        return 1;
+      }
+      boolean agrees = is.equals(number.startsWith("1") ? "bone" : "horn");
+      boolean isNear = is.equals("bone") || is.equals("horn");
+      double slips = numbers.of("number.slip") + numbers.of("number.another-knife");
+      double misread = numbers.of("number.misread");
+      return switch (way) {
+        case 0 -> agrees ? 1 - slips - misread : slips + (isNear ? misread : 0);
+        case 1 -> either(agrees, numbers.of("number.agrees-replaced"));
+        default -> either(agrees, numbers.of("number.agrees-older"));
+      };
+    }
+
+    private static double either(boolean agrees, double p) {
+      return agrees ? p : 1 - p;
     }
 
     private double struck(MarkVariant mark, Region home) {
@@ -205,6 +295,9 @@ class OracleTest {
     // Nothing departs: as made, in an old style, or something misjudged.
     private void whole(Region r, double p, int y, boolean hearsMark, int style, double mass) {
       double asMade = mass;
+      for (Part part : shelf.clues().parts()) {
+        asMade *= spoken(part, hearsMark) ? numberSays(part, 0) : 1;
+      }
       double rightly = 1;
       Map<String, Double> wrong = new HashMap<>();
       for (Evidence.Observed o : evidence.observed()) {
@@ -242,7 +335,8 @@ class OracleTest {
     private double ofPart(
         Part part, Region r, int y, int near, boolean hearsMark, int style, int way) {
       String key = part.id() + r.id() + near + hearsMark + style + way;
-      return rows.computeIfAbsent(key, k -> row(part, r, near, hearsMark, style, way))[y];
+      double[] row = rows.computeIfAbsent(key, k -> row(part, r, near, hearsMark, style, way));
+      return row[y] * numberSays(part, way);
     }
 
     private double[] row(Part part, Region r, int near, boolean hearsMark, int style, int way) {
@@ -256,7 +350,10 @@ class OracleTest {
           }
         }
       }
-      double often = part.replaceable().prior();
+      double often =
+          part.replaceable() == Part.Replaceable.NEVER
+              ? 0
+              : numbers.of("replaced." + part.replaceable());
       String id = near == 1 ? "state.older-part-near-change" : "state.older-part";
       double[] out = new double[YEARS];
       for (int y = 0; y < YEARS; y++) {
@@ -331,7 +428,7 @@ class OracleTest {
   }
 
   @ParameterizedTest
-  @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
+  @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
   void theEngineSaysWhatTheDefinitionSays(long seed) {
     SplittableRandom random = new SplittableRandom(seed);
     KnifeBuilder knife = KnifeBuilder.aKnifeOn(shelf);
@@ -346,6 +443,11 @@ class OracleTest {
     String[] lines = marks[random.nextInt(4)];
     if (lines.length > 0) {
       knife.marked(lines);
+    }
+    String[] numbers = {null, "15", "25", "1_"};
+    knife.numbered(numbers[random.nextInt(4)]);
+    if (random.nextBoolean()) {
+      knife.coded(Sign.LETTER, "BHT_".substring(random.nextInt(4)).substring(0, 1));
     }
     Evidence evidence = knife.evidence();
     Naive naive = new Naive(evidence);

@@ -120,24 +120,39 @@ class NumberGrammarTest {
     assertThat(LONG.encode(Map.of("material", "pearl"))).isEmpty();
   }
 
+  private static final NumberErrors ERRORS = new NumberErrors(0.01, 0.003, 0.005, 0.3, 0.7);
+
   @Test
   void oneContradictionIsAPartReplacedAndTwoAreAnotherKnife() {
     Map<String, String> found = Map.of("material", "horn", "frame", "b");
     DecodedNumber decoded = LONG.decode("7104", found).orElseThrow();
-    Against handle = new Against(decoded.fields().get(0), "Handle", 0.04, true);
-    Against frame = new Against(decoded.fields().get(2), "Frame", 0, false);
+    Against handle = new Against(decoded.fields().get(0), "Handle", 0.5, 0.1, true);
+    Against frame = new Against(decoded.fields().get(2), "Frame", 0, 0, false);
 
-    List<Contradictions.Reason> one = Contradictions.reasons(List.of(handle), false);
+    List<Contradictions.Reason> one = Contradictions.reasons(List.of(handle), false, ERRORS);
     assertThat(one.get(0).says()).isEqualTo("handle replaced");
+    assertThat(one.get(0).probability()).isCloseTo(0.5, within(1e-9));
+    assertThat(one)
+        .filteredOn(r -> r.says().equals("handle from older stock used up"))
+        .singleElement()
+        .satisfies(r -> assertThat(r.probability()).isCloseTo(0.1, within(1e-9)));
+    assertThat(one)
+        .filteredOn(r -> r.says().endsWith("misread"))
+        .singleElement()
+        .satisfies(r -> assertThat(r.probability()).isCloseTo(0.4 * 10 / 18, within(1e-9)));
     assertThat(one.stream().mapToDouble(Contradictions.Reason::probability).sum())
         .isCloseTo(1, within(1e-9));
-    List<Contradictions.Reason> both = Contradictions.reasons(List.of(handle, frame), false);
+    List<Contradictions.Reason> both =
+        Contradictions.reasons(List.of(handle, frame), false, ERRORS);
     assertThat(both.get(0).says()).startsWith("the number of another knife");
-    assertThat(Contradictions.reasons(List.of(frame), true).get(0).says())
-        .startsWith("made in a year of change");
+    assertThat(Contradictions.reasons(List.of(frame), true, ERRORS))
+        .extracting(Contradictions.Reason::says)
+        .containsExactly(
+            "the number of another knife: its main blade is not its own",
+            "made in a year of change, the frame not as in the lists");
     assertThat(Contradictions.isInOneFigure(LONG, decoded.fields().get(0), found)).isTrue();
     assertThat(Contradictions.isInOneFigure(LONG, decoded.fields().get(2), found)).isFalse();
-    assertThat(Contradictions.reasons(List.of(), true)).isEmpty();
+    assertThat(Contradictions.reasons(List.of(), true, ERRORS)).isEmpty();
   }
 
   @Test

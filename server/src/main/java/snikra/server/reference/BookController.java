@@ -119,7 +119,12 @@ class BookController {
 
   /** A feature to look at, with its answers. */
   record Question(
-      String id, String station, String label, Feature.Asked asked, List<Answer> answers) {}
+      String id,
+      String station,
+      String label,
+      @Nullable String group,
+      Feature.Asked asked,
+      List<Answer> answers) {}
 
   /** An answer, how to know it, how to make sure and what it is worth. */
   record Answer(
@@ -138,6 +143,7 @@ class BookController {
         f.id(),
         f.station(),
         f.label(),
+        f.group(),
         f.asked(),
         f.clues().stream()
             .map(c -> new Answer(c.id(), c.label(), c.lookFor(), c.test(), c.drawnAs(), c.why()))

@@ -1,0 +1,67 @@
+import { Toolbar } from "radix-ui";
+import type { Question, Seen } from "../../../api/types";
+
+const CANNOT_TELL = { id: "cannot-tell", label: "cannot tell" } as const;
+
+/** Questions that are looked at in one go: every answer stands open, and one press gives it. */
+export function Walk({
+  name,
+  questions,
+  seen,
+  said,
+  isOpen,
+  onAsk,
+  onChange,
+}: {
+  name: string;
+  questions: Question[];
+  seen: Record<string, Seen>;
+  /** What an answer says of the country, by question. */
+  said: Record<string, string>;
+  isOpen: boolean;
+  onAsk: (question: string) => void;
+  onChange: (question: string, seen: Seen | undefined) => void;
+}) {
+  const looked = questions.filter((q) => seen[q.id]).length;
+  return (
+    <details className="border-t border-rule sm:col-span-2" open={isOpen}>
+      <summary className="min-h-6 cursor-pointer py-1">
+        {name}
+        <span className="voice text-ink2">
+          , {looked} of {questions.length} looked at
+        </span>
+      </summary>
+      <ul className="pb-1">
+        {questions.map((q) => (
+          <li key={q.id} className="flex flex-wrap items-baseline gap-x-3 border-t border-rule py-0.5">
+            <span className="w-40 shrink-0 text-[0.8125rem] text-ink2 max-sm:w-full">{q.label}</span>
+            <Toolbar.Root aria-label={q.label} className="flex min-w-0 flex-1 flex-wrap gap-x-1">
+              {[...q.answers, CANNOT_TELL].map((a) => {
+                const given = seen[q.id];
+                const isChosen =
+                  a.id === CANNOT_TELL.id ? given?.sureness === CANNOT_TELL.id : given?.value === a.id;
+                return (
+                  <Toolbar.Button
+                    key={a.id}
+                    aria-pressed={isChosen}
+                    className={`min-h-6 border-b-2 border-transparent px-1.5 text-left hover:bg-bone aria-pressed:border-blue aria-pressed:bg-lit aria-pressed:font-semibold ${a.id === CANNOT_TELL.id ? "voice text-ink2" : ""}`}
+                    onFocus={() => onAsk(q.id)}
+                    onClick={() => onChange(q.id, isChosen ? undefined : answered(a.id, given))}
+                  >
+                    {a.label}
+                  </Toolbar.Button>
+                );
+              })}
+            </Toolbar.Root>
+            {said[q.id] && <span className="voice text-[0.78125rem]/4 text-ink2">{said[q.id]}</span>}
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+const answered = (id: string, before: Seen | undefined): Seen =>
+  id === CANNOT_TELL.id
+    ? { sureness: CANNOT_TELL.id }
+    : { value: id, sureness: before?.value ? before.sureness : "sure" };
