@@ -22,7 +22,8 @@ export function FeaturesStation({ knife, book, station }: StationProps & { stati
   const bare = questions.filter(
     (q) => !knife.specimen.seen[q.id] && q.answers.some((a) => a.id === NOTHING.value),
   );
-  const inHand = questions.find((q) => q.id === asked) ?? questions.find((q) => knife.specimen.seen[q.id]);
+  const inHand =
+    questions.find((q) => q.id === asked) ?? questions.find((q) => !q.group && knife.specimen.seen[q.id]);
   const groups = [...new Set(questions.flatMap((q) => q.group ?? []))];
   const next = new Set(knife.verdict?.dating.lookNext.slice(0, FIRST_LOOKS).map((n) => n.feature));
   const said = Object.fromEntries(
@@ -48,21 +49,6 @@ export function FeaturesStation({ knife, book, station }: StationProps & { stati
             />
           ))}
         <Measures knife={knife} book={book} station={station} />
-        {groups.map((name) => {
-          const asks = questions.filter((q) => q.group === name);
-          return (
-            <Walk
-              key={name}
-              name={name}
-              questions={asks}
-              seen={knife.specimen.seen}
-              said={said}
-              isOpen={asks.some((q) => knife.specimen.seen[q.id] || next.has(q.id))}
-              onAsk={setAsked}
-              onChange={(question, seen) => knife.change((s) => withSeen(s, question, seen))}
-            />
-          );
-        })}
       </div>
       <div className="grid content-start gap-y-2">
         {bare.length > 2 && (
@@ -79,7 +65,27 @@ export function FeaturesStation({ knife, book, station }: StationProps & { stati
             </span>
           </p>
         )}
-        {inHand && <HowToKnow question={inHand} specimen={knife.specimen} />}
+        {inHand && !inHand.group && <HowToKnow question={inHand} specimen={knife.specimen} />}
+      </div>
+      <div className="md:col-span-2">
+        {groups.map((name) => {
+          const asks = questions.filter((q) => q.group === name);
+          return (
+            <Walk
+              key={name}
+              name={name}
+              // What is told with one glance comes before what must be turned over.
+              questions={[...asks].sort((a, b) => a.answers.length - b.answers.length)}
+              seen={knife.specimen.seen}
+              said={said}
+              isOpen={asks.some((q) => knife.specimen.seen[q.id] || next.has(q.id))}
+              asked={asked}
+              howToKnow={inHand && <HowToKnow question={inHand} specimen={knife.specimen} />}
+              onAsk={setAsked}
+              onChange={(question, seen) => knife.change((s) => withSeen(s, question, seen))}
+            />
+          );
+        })}
       </div>
     </div>
   );

@@ -30,6 +30,8 @@ function Quick({ first = {} }: { first?: Record<string, Seen> }) {
       seen={seen}
       said={{ corners: "against Britain by 4 to 1 (6 decibans)" }}
       isOpen
+      asked="corners"
+      howToKnow="Feel with a nail."
       onAsk={() => undefined}
       onChange={(id, now) => {
         const { [id]: _, ...rest } = seen;
@@ -72,6 +74,13 @@ test("another answer keeps how sure it was, but for one that could not be told",
   expect(last.corners).toEqual({ value: "as cut", sureness: "unsure" });
   press("polished");
   expect(last.springs).toEqual({ value: "polished", sureness: "sure" });
+});
+
+test("how to know it stands under the question in hand once it is answered", () => {
+  render(<Quick />);
+  expect(screen.queryByText("Feel with a nail.")).toBeNull();
+  press("as cut");
+  expect(screen.getByText("Feel with a nail.")).toBeTruthy();
 });
 
 test("what it says of a country stands beside it", () => {

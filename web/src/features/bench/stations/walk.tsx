@@ -1,4 +1,5 @@
 import { Toolbar } from "radix-ui";
+import type { ReactNode } from "react";
 import type { Question, Seen } from "../../../api/types";
 
 const CANNOT_TELL = { id: "cannot-tell", label: "cannot tell" } as const;
@@ -10,6 +11,8 @@ export function Walk({
   seen,
   said,
   isOpen,
+  asked,
+  howToKnow,
   onAsk,
   onChange,
 }: {
@@ -19,12 +22,15 @@ export function Walk({
   /** What an answer says of the country, by question. */
   said: Record<string, string>;
   isOpen: boolean;
+  /** The question in hand, and how to know its answer. */
+  asked: string | undefined;
+  howToKnow: ReactNode;
   onAsk: (question: string) => void;
   onChange: (question: string, seen: Seen | undefined) => void;
 }) {
   const looked = questions.filter((q) => seen[q.id]).length;
   return (
-    <details className="border-t border-rule sm:col-span-2" open={isOpen}>
+    <details className="border-t border-rule" open={isOpen}>
       <summary className="min-h-6 cursor-pointer py-1">
         {name}
         <span className="voice text-ink2">
@@ -34,7 +40,7 @@ export function Walk({
       <ul className="pb-1">
         {questions.map((q) => (
           <li key={q.id} className="flex flex-wrap items-baseline gap-x-3 border-t border-rule py-0.5">
-            <span className="w-40 shrink-0 text-[0.8125rem] text-ink2 max-sm:w-full">{q.label}</span>
+            <span className="w-44 shrink-0 text-[0.8125rem] text-ink2 max-sm:w-full">{q.label}</span>
             <Toolbar.Root aria-label={q.label} className="flex min-w-0 flex-1 flex-wrap gap-x-1">
               {[...q.answers, CANNOT_TELL].map((a) => {
                 const given = seen[q.id];
@@ -45,8 +51,12 @@ export function Walk({
                     key={a.id}
                     aria-pressed={isChosen}
                     className={`min-h-6 border-b-2 border-transparent px-1.5 text-left hover:bg-bone aria-pressed:border-blue aria-pressed:bg-lit aria-pressed:font-semibold ${a.id === CANNOT_TELL.id ? "voice text-ink2" : ""}`}
-                    onFocus={() => onAsk(q.id)}
-                    onClick={() => onChange(q.id, isChosen ? undefined : answered(a.id, given))}
+                    // A press that moved what lies under the pointer would never become a click.
+                    onFocus={(e) => e.target.matches(":focus-visible") && onAsk(q.id)}
+                    onClick={() => {
+                      onAsk(q.id);
+                      onChange(q.id, isChosen ? undefined : answered(a.id, given));
+                    }}
                   >
                     {a.label}
                   </Toolbar.Button>
@@ -54,6 +64,7 @@ export function Walk({
               })}
             </Toolbar.Root>
             {said[q.id] && <span className="voice text-[0.78125rem]/4 text-ink2">{said[q.id]}</span>}
+            {asked === q.id && seen[q.id] && <div className="basis-full pb-2 sm:pl-44">{howToKnow}</div>}
           </li>
         ))}
       </ul>
