@@ -4,12 +4,14 @@ import java.util.List;
 import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 import snikra.core.wording.NotAccepted;
 
 /**
  * Numbers that run by year: of patents, designs or models.
  *
  * @param wording how it is struck before the number
+ * @param term years for which the law protected what is numbered; null where that is not known
  * @param firstOfYear by year the first number given in it; one row alone dates only the wording
  */
 public record NumberTable(
@@ -20,6 +22,7 @@ public record NumberTable(
     String note,
     String why,
     String source,
+    @Nullable Integer term,
     NavigableMap<Integer, Long> firstOfYear) {
 
   public NumberTable {

@@ -1,6 +1,7 @@
 package snikra.core.dating;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -51,6 +52,9 @@ final class Desk {
   private final double fade;
   private final double shownOtherwise;
   private final double designHalves;
+  private final double numberAbroad;
+  private final double numberAfterTerm;
+  private final double numberFades;
   private final double notListedFor;
   private final IdentityHashMap<History.Model, double[]> runs = new IdentityHashMap<>();
 
@@ -78,6 +82,9 @@ final class Desk {
     this.notListedFor = judgement.of("model.mark-not-listed");
     this.fade = judgement.of("model.fade");
     this.shownOtherwise = judgement.of("statement.shown-otherwise");
+    this.numberAbroad = judgement.of("registered.abroad");
+    this.numberAfterTerm = judgement.of("registered.after-term");
+    this.numberFades = judgement.of("registered.years-of-fading");
     this.designHalves = judgement.of("statement.design-halves");
     shelf
         .makers()
@@ -128,15 +135,29 @@ final class Desk {
   /** What a statement says, misremembering included. */
   Look told(Evidence.Statement s) {
     double[] years =
-        axis.map(year -> s.allows(year) ? Math.max(ruledOut, inDesign(s, year)) : ruledOut);
+        axis.map(
+            year ->
+                s.allows(year) ? Math.max(ruledOut, inDesign(s, year) * inUse(s, year)) : ruledOut);
+    double[] abroad = Arrays.stream(years).map(p -> Math.max(ruledOut, numberAbroad * p)).toArray();
     double[] none = axis.map(year -> ruledOut);
     double all = shelf.regions().stream().mapToDouble(Region::share).sum();
     double[] shares = shelf.regions().stream().mapToDouble(r -> r.share() / all).toArray();
     double[][] allowed = new double[shares.length][];
     for (int r = 0; r < shares.length; r++) {
-      allowed[r] = s.allows(shelf.regions().get(r).id()) ? years : none;
+      String region = shelf.regions().get(r).id();
+      boolean isAtHome = s.usual() == null || s.usual().region().equals(region);
+      allowed[r] = s.allows(region) ? isAtHome ? years : abroad : none;
     }
     return Look.told(s.id(), parts.size(), s.reliability(), allowed, shares);
+  }
+
+  // What the law no longer protects is hardly struck any more, the longer ago the less.
+  private double inUse(Evidence.Statement s, int year) {
+    if (s.usual() == null || s.usual().to() == null || year <= s.usual().to()) {
+      return 1;
+    }
+    double gone = Math.min(1, (year - s.usual().to()) / numberFades);
+    return 1 - (1 - numberAfterTerm) * gone;
   }
 
   // A design shown in a year was usual about then, and another in its place was not.

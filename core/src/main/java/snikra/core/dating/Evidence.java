@@ -127,6 +127,7 @@ public record Evidence(
    * @param years the only years it can be of, where it tells them one by one
    * @param regions the only ones it can be from, where it tells that
    * @param maker who made it, where it tells that
+   * @param usual where and until when such a thing is mostly met; null where it is not known
    * @param designs what was so of such a knife in a year, held against this one
    * @param reliability probability that it is true of this knife
    * @param why the reason for it
@@ -141,6 +142,7 @@ public record Evidence(
       @Nullable Set<Integer> years,
       @Nullable Set<String> regions,
       @Nullable String maker,
+      @Nullable Usual usual,
       List<Design> designs,
       double reliability,
       String why) {
@@ -151,6 +153,14 @@ public record Evidence(
      * @param isSame whether this one shows the same, or something else in its place
      */
     public record Design(int year, boolean isSame) {}
+
+    /**
+     * Where and until when something is mostly met.
+     *
+     * @param region the country it belongs to
+     * @param to the last year of its use by law; null where there is none
+     */
+    public record Usual(String region, @Nullable Integer to) {}
 
     /** A statement of years alone. */
     public Statement(
@@ -171,6 +181,7 @@ public record Evidence(
           notBefore,
           byYear,
           years,
+          null,
           null,
           null,
           List.of(),
@@ -240,6 +251,7 @@ public record Evidence(
                   left,
                   regions == null ? more.regions : regions,
                   maker == null ? more.maker : maker,
+                  usual == null ? more.usual : usual,
                   Stream.concat(designs.stream(), more.designs.stream()).distinct().toList(),
                   Math.max(reliability, more.reliability),
                   why));

@@ -323,6 +323,7 @@ public final class Gathering {
             : null,
         e.region() == null ? null : Set.of(e.region()),
         e.maker(),
+        null,
         List.of(),
         shelf.judgement().of("story." + e.source()),
         "A story is as good as its source.");
@@ -346,6 +347,7 @@ public final class Gathering {
         null,
         e.region() == null ? null : Set.of(e.region()),
         e.maker(),
+        null,
         designs,
         shelf.judgement().of("story." + e.source()),
         "What such a knife is shown with in a year was usual about then.");
@@ -410,14 +412,21 @@ public final class Gathering {
       NumberTable table = shelf.numberTable(seen.table()).orElse(null);
       if (table != null) {
         String number = seen.number() == null ? "" : " " + seen.number();
+        int from = seen.notBefore(table);
+        boolean isTermed = seen.number() != null && table.term() != null;
         out.add(
             new Statement(
                 "registered-" + n++,
                 "number",
                 "Number",
                 table.label() + number,
-                seen.notBefore(table),
+                from,
                 null,
+                null,
+                null,
+                null,
+                new Statement.Usual(table.region(), isTermed ? from + table.term() : null),
+                List.of(),
                 word,
                 table.why()));
       }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.ToIntFunction;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
+import snikra.core.clue.Firmness;
 import snikra.core.dating.DatingVerdict.Attribution;
 import snikra.core.dating.DatingVerdict.ClueInfluence;
 import snikra.core.dating.DatingVerdict.Conflict;
@@ -22,12 +23,14 @@ import snikra.core.wording.Wording;
 /** Puts a verdict into sentences a person would say. */
 final class OpinionWriter {
   private static final double WORTH_SAYING = 0.1;
+  private static final double WORTH_NAMING = 0.02;
   private static final int MOST_NAMED = 3;
 
   /** Years of a fashion are told to ten. */
   private static final int ABOUT = 10;
 
   private static final String STORY = "story";
+  private static final String MARKS = "marks";
   private static final double NAMED_FROM = 0.5;
 
   /** Share of a house's knives from which one who made for it is named as the maker. */
@@ -91,10 +94,8 @@ final class OpinionWriter {
         isNobody(lead) && lead.state().kind() == State.Kind.AS_MADE
             ? Strength.OPEN
             : Strength.of(lead.probability());
-    // A headline that says how it came to be goes with the years in which it came to be so.
-    Span years = lead.state().kind() == State.Kind.AS_MADE ? nineTenths : lead.nineTenths();
     return new Opinion(
-        strength, headline(lead, house), years, sentences, rivals(explanations, lead));
+        strength, headline(lead, house), lead.nineTenths(), sentences, rivals(explanations, lead));
   }
 
   private static Optional<String> mark(MarkCandidate read, Explanation lead) {
@@ -118,7 +119,7 @@ final class OpinionWriter {
   private static String headline(Explanation lead, @Nullable Attribution house) {
     if (isNobody(lead)) {
       String how = lead.state().kind() == State.Kind.AS_MADE ? "" : "; " + lead.state().label();
-      return "Maker open" + how;
+      return "Maker not yet known" + how;
     }
     String made = house == null ? lead.label() + " made it" : madeFor(house);
     return switch (lead.state().kind()) {
@@ -127,7 +128,7 @@ final class OpinionWriter {
       case PART_REPLACED -> made + "; " + lead.state().label() + " later";
       case OLDER_PART -> made + "; " + lead.state().label();
       case MARK_UNTRUSTED -> made + " under a mark that is not its own";
-      case TWO_AT_ONCE -> made + "; it is not all of a piece";
+      case TWO_AT_ONCE -> made + "; " + lead.state().label();
       case MISJUDGED, UNTRUE -> made + "; " + lead.state().label();
       case ALL_ELSE -> made;
     };
@@ -148,12 +149,14 @@ final class OpinionWriter {
     double own = house.probability();
     for (Contractor c : house.contractors()) {
       own -= c.probability();
-      hands.add(c.label() + share(c.probability() / house.probability()));
+      if (c.probability() / house.probability() >= WORTH_NAMING) {
+        hands.add(c.label() + share(c.probability() / house.probability()));
+      }
     }
     if (own / house.probability() >= WORTH_SAYING) {
       hands.add("itself" + share(own / house.probability()));
     }
-    return "By the contracts on file it was made for it by " + joined(hands, " or ") + ".";
+    return "By the contracts on file its maker is " + joined(hands, " or ") + ".";
   }
 
   // What of its record tells the likeliest hand from the next.
@@ -213,15 +216,38 @@ final class OpinionWriter {
   }
 
   private static String decides(ClueInfluence c) {
-    String value = c.station().equals("marks") ? c.value() : Wording.lowerFirst(c.value());
-    String what = c.label().toLowerCase(Locale.ROOT) + ", " + value;
+    String what = what(c);
+    if (c.station().equals(STORY)) {
+      return ended("What is told of it says most: " + what);
+    }
+    boolean isSoft = Firmness.SOFT.toString().equals(c.firmness());
+    if (c.notBefore() != null && c.notAfter() != null) {
+      String from = c.notBefore().equals(c.notAfter()) ? "" : c.notBefore() + " to ";
+      return ended("Of about " + from + c.notAfter() + ": " + what);
+    }
     if (c.notBefore() != null && c.medianShift() >= 0) {
-      return "Not before about " + c.notBefore() + ": " + what + ".";
+      return ended((isSoft ? "Seldom" : "Not") + " before about " + c.notBefore() + ": " + what);
     }
     if (c.notAfter() != null && c.medianShift() <= 0) {
-      return "Little after about " + c.notAfter() + ": " + what + ".";
+      String how = isSoft ? "Seldom" : "Hardly";
+      return ended(how + " later than about " + c.notAfter() + ": " + what);
     }
-    return "What says most: " + what + ".";
+    return ended("What says most: " + what);
+  }
+
+  // The question and its answer; the answer alone where it names what was asked.
+  private static String what(ClueInfluence c) {
+    String value = c.station().equals(MARKS) ? c.value() : Wording.lowerFirst(c.value());
+    String last = c.label().substring(c.label().lastIndexOf(' ') + 1);
+    boolean namesIt = value.toLowerCase(Locale.ROOT).contains(last.toLowerCase(Locale.ROOT));
+    // What is told or registered is said in full by itself.
+    return namesIt || c.label().equals(c.part())
+        ? value
+        : Wording.lowerFirst(c.label()) + ", " + value;
+  }
+
+  private static String ended(String sentence) {
+    return sentence.endsWith(".") ? sentence : sentence + ".";
   }
 
   // What is of an older fashion than the clue that decides, and what may have come of that.
@@ -282,9 +308,9 @@ final class OpinionWriter {
           isOf(state, decides)
               ? "the " + Wording.lowerFirst(decides.part()) + " was put on later"
               : "another part was replaced: " + state.label();
-      case OLDER_PART -> "older parts were used up";
+      case OLDER_PART -> "it is " + state.label();
       case MARK_UNTRUSTED -> "the mark is not its own";
-      case TWO_AT_ONCE -> "it is not all of a piece in two ways";
+      case TWO_AT_ONCE -> "it was " + state.label();
       case MISJUDGED, UNTRUE, ALL_ELSE -> state.label();
       case AS_MADE -> "it is as made";
     };

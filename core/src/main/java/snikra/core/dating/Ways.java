@@ -38,12 +38,12 @@ final class Ways {
     add(Whole.AS_MADE, State.Kind.AS_MADE, null, "as made");
     add(Whole.OLD_STYLE, State.Kind.OLD_STYLE, null, "made later in the old style");
     add(Whole.MARK_UNTRUSTED, State.Kind.MARK_UNTRUSTED, null, "the mark is not to be trusted");
-    add(Whole.TWO_AT_ONCE, State.Kind.TWO_AT_ONCE, null, "two of these at once");
+    add(Whole.TWO_AT_ONCE, State.Kind.TWO_AT_ONCE, null, "altered in more than one way");
     for (int k = 0; k < parts.size(); k++) {
       String name = parts.get(k).label().toLowerCase(Locale.ROOT);
       String id = parts.get(k).id();
       add(new Replaced(k), State.Kind.PART_REPLACED, id, name + " replaced");
-      add(new Older(k), State.Kind.OLDER_PART, id, "older " + name + " used up");
+      add(new Older(k), State.Kind.OLDER_PART, id, "made up with an older " + name + " from stock");
     }
     List<Observed> observed = evidence.observed();
     for (int i = 0; i < looks.size(); i++) {
@@ -59,7 +59,7 @@ final class Ways {
         add(new Wrong(i), State.Kind.MISJUDGED, o.feature().id(), label);
       } else {
         Statement s = evidence.statements().get(i - observed.size());
-        String label = "not so: " + Wording.lowerFirst(s.label());
+        String label = "not true of it: " + Wording.lowerFirst(s.label());
         add(new Wrong(i), State.Kind.UNTRUE, s.id(), label);
       }
     }

@@ -59,8 +59,9 @@ public final class Contradictions {
       add(weighed, a.partInWords() + " replaced", a.replaced * odds * others);
       add(
           weighed,
-          a.partInWords()
-              + " from older stock used up"
+          "an older "
+              + a.partInWords()
+              + " from stock"
               + (nearChange ? ", in a year of change" : ""),
           a.older * odds * others);
       double misread = a.inOneFigure ? errors.misread() : 0;

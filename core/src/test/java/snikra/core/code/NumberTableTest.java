@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 
 class NumberTableTest {
   private static NumberTable table(Map<Integer, Long> rows) {
-    return new NumberTable("t", "t", List.of("NO."), "W", "", "", "", new TreeMap<>(rows));
+    return new NumberTable("t", "t", List.of("NO."), "W", "", "", "", null, new TreeMap<>(rows));
   }
 
   private final NumberTable table = table(Map.of(1900, 1L, 1901, 500L, 1903, 900L));

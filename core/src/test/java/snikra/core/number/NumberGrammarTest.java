@@ -133,7 +133,7 @@ class NumberGrammarTest {
     assertThat(one.get(0).says()).isEqualTo("handle replaced");
     assertThat(one.get(0).probability()).isCloseTo(0.5, within(1e-9));
     assertThat(one)
-        .filteredOn(r -> r.says().equals("handle from older stock used up"))
+        .filteredOn(r -> r.says().equals("an older handle from stock"))
         .singleElement()
         .satisfies(r -> assertThat(r.probability()).isCloseTo(0.1, within(1e-9)));
     assertThat(one)
