@@ -905,7 +905,16 @@ export interface components {
         ConditionBook: {
             grades: components["schemas"]["ConditionBookGrade"][];
             points: components["schemas"]["ConditionBookPoint"][];
+            boxes: components["schemas"]["ConditionBookBox"][];
             alterations: components["schemas"]["Alteration"][];
+        };
+        ConditionBookBox: {
+            id: string;
+            words: string;
+            atLeast?: string;
+            when: {
+                [key: string]: string[];
+            };
         };
         ConditionBookFinding: {
             id: string;

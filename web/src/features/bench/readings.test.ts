@@ -49,6 +49,7 @@ describe("the same as the knife before", () => {
     questions: [{ id: "bail", station: "frame", label: "", asked: "once" as const, answers: [] }],
     condition: {
       grades: [],
+      boxes: [],
       alterations: [],
       points: [{ id: "snap", station: "action", label: "", ask: "", usualFault: "", findings: [] }],
     },

@@ -162,6 +162,13 @@ function BladeRow({
   );
 }
 
+/** As counted at the back, the mark side first. */
+const SPRINGS = [
+  { id: "1", label: "the first spring, at the mark side" },
+  { id: "2", label: "the second spring" },
+  { id: "3", label: "the third spring" },
+];
+
 const SIDES = [
   { id: "mark", label: "nearest the mark side" },
   { id: "centre", label: "in the middle" },
@@ -181,12 +188,15 @@ function BladeLooks({
   );
   const { units } = usePreferences();
   const looked =
-    Object.keys(blade.seen).length + (blade.side ? 1 : 0) + (blade.heights.length > 0 || blade.area ? 1 : 0);
+    Object.keys(blade.seen).length +
+    (blade.side ? 1 : 0) +
+    (blade.spring ? 1 : 0) +
+    (blade.heights.length > 0 || blade.area ? 1 : 0);
   const left = knife.verdict?.sketch.blades[place]?.left;
   return (
     <details className="col-span-full">
       <summary className="min-h-6 cursor-pointer text-[0.78125rem]/6 text-ink2">
-        Pull, half stop, etch, swedge, edge and wear
+        Pull, half stop, etch, swedge, edge, which spring, and wear
         {looked > 0 && `, ${looked} looked at`}
         {left && `: ${percent(left.share)}% left (${percent(left.low)} to ${percent(left.high)})`}
       </summary>
@@ -208,6 +218,20 @@ function BladeLooks({
           seen={blade.side}
           options={SIDES}
           onChange={(side) => onChange({ ...blade, side })}
+        />
+        <SeenChoice
+          label="Works against"
+          seen={blade.spring && { ...blade.spring, value: blade.spring.value?.toString() }}
+          options={SPRINGS}
+          onChange={(spring) =>
+            onChange({
+              ...blade,
+              spring: spring && {
+                ...spring,
+                value: spring.value === undefined ? undefined : Number(spring.value),
+              },
+            })
+          }
         />
         <TextField
           label="Heights along it"

@@ -209,7 +209,7 @@ class BenchIT {
     assertThat(bench.field("Main blade: kind")).isFocused();
     bench.page().keyboard().press("Escape");
     bench.page().keyboard().press("1");
-    assertThat(bench.field("Closed length")).hasValue("93 mm");
+    assertThat(bench.field("Closed length")).hasValue("3 11/16 in");
     bench.saved();
   }
 

@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
+import snikra.core.condition.ConditionBook;
 import snikra.core.examination.Stations;
 import snikra.core.pattern.BladeType;
 import snikra.core.pattern.Frame;
@@ -96,6 +97,36 @@ class ShippedShelfTest {
       assertThat(m.marks()).allSatisfy(v -> assertThat(v.to()).isGreaterThanOrEqualTo(v.from()));
       assertThat(m.changes()).allSatisfy(c -> assertThat(c).isBetween(1700, 2026));
     }
+  }
+
+  @Test
+  void boxesAskForAnswersThatCanBeGiven() {
+    assertThat(shelf.condition().boxes()).isNotEmpty();
+    shelf
+        .condition()
+        .boxes()
+        .forEach(
+            box ->
+                box.when()
+                    .forEach(
+                        (asked, answers) -> {
+                          List<String> known =
+                              shelf
+                                  .clues()
+                                  .feature(asked)
+                                  .map(f -> f.clues().stream().map(Clue::id).toList())
+                                  .orElseGet(
+                                      () ->
+                                          shelf
+                                              .condition()
+                                              .point(asked)
+                                              .orElseThrow()
+                                              .findings()
+                                              .stream()
+                                              .map(ConditionBook.Finding::id)
+                                              .toList());
+                          assertThat(known).as(box.id()).containsAll(answers);
+                        }));
   }
 
   private List<Clue> dated() {

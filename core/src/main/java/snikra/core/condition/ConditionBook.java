@@ -13,9 +13,11 @@ import snikra.core.specimen.Sureness;
  * The points of condition and the grades, best grade first.
  *
  * @param grades best first
+ * @param boxes what a box makes of a grade, the first that fits holds
  * @param alterations in which a knife may not be as made
  */
-public record ConditionBook(List<Grade> grades, List<Point> points, List<Alteration> alterations) {
+public record ConditionBook(
+    List<Grade> grades, List<Point> points, List<Box> boxes, List<Alteration> alterations) {
 
   /**
    * A named grade.
@@ -61,13 +63,42 @@ public record ConditionBook(List<Grade> grades, List<Point> points, List<Alterat
   public record Finding(
       String id, String label, String allows, String why, @Nullable List<List<Double>> left) {}
 
+  /**
+   * A knife with its box, or without it.
+   *
+   * @param words what is added to the grade
+   * @param atLeast the grade it needs; null where any will do
+   * @param when the answers it takes, by feature or point
+   */
+  public record Box(
+      String id, String words, @Nullable String atLeast, Map<String, List<String>> when) {
+    public Box {
+      when = Map.copyOf(when);
+    }
+
+    private boolean fits(Map<String, Seen<String>> condition, Map<String, Seen<String>> seen) {
+      return when.entrySet().stream()
+          .allMatch(
+              e -> {
+                Seen<String> answer = seen.getOrDefault(e.getKey(), condition.get(e.getKey()));
+                return Seen.valueOf(answer) != null && e.getValue().contains(answer.value());
+              });
+    }
+  }
+
   public ConditionBook {
     grades = List.copyOf(grades);
+    boxes = boxes == null ? List.of() : List.copyOf(boxes);
     points = List.copyOf(points);
     alterations = alterations == null ? List.of() : List.copyOf(alterations);
     for (Alteration a : alterations) {
       if (a.cap() != null) {
         requireGrade(grades, a.cap(), a.id());
+      }
+    }
+    for (Box b : boxes) {
+      if (b.atLeast() != null) {
+        requireGrade(grades, b.atLeast(), b.id());
       }
     }
     for (Point p : points) {
@@ -87,7 +118,7 @@ public record ConditionBook(List<Grade> grades, List<Point> points, List<Alterat
 
   /** A book in which nothing was ever altered. */
   public ConditionBook(List<Grade> grades, List<Point> points) {
-    this(grades, points, List.of());
+    this(grades, points, List.of(), List.of());
   }
 
   /** The point with this id. */
@@ -107,9 +138,12 @@ public record ConditionBook(List<Grade> grades, List<Point> points, List<Alterat
 
   /**
    * The grade by the worst fault found; how far what was not looked at, or not surely, could lower
-   * it; and how far it would rise were the faults not seen surely not there.
+   * it; and how far it would rise were the faults not seen surely not there. The box is told with
+   * the grade and changes nothing of it.
+   *
+   * @param seen what else was seen, by feature
    */
-  public GradeVerdict grade(Map<String, Seen<String>> condition) {
+  public GradeVerdict grade(Map<String, Seen<String>> condition, Map<String, Seen<String>> seen) {
     List<GradeVerdict.Reason> reasons = new ArrayList<>();
     List<String> unseen = new ArrayList<>();
     int best = 0;
@@ -141,10 +175,21 @@ public record ConditionBook(List<Grade> grades, List<Point> points, List<Alterat
     reasons.sort(Comparator.comparingInt((GradeVerdict.Reason r) -> -rank(r.allows().id())));
     boolean graded = unseen.size() < points.size();
     return new GradeVerdict(
-        graded ? grades.get(best) : null,
+        graded ? boxed(grades.get(best), condition, seen) : null,
         graded ? grades.get(Math.max(best, usual)) : null,
         graded ? grades.get(surely) : null,
         reasons,
         unseen);
+  }
+
+  private Grade boxed(
+      Grade grade, Map<String, Seen<String>> condition, Map<String, Seen<String>> seen) {
+    int rank = rank(grade.id());
+    return boxes.stream()
+        .filter(b -> b.atLeast() == null || rank <= rank(b.atLeast()))
+        .filter(b -> b.fits(condition, seen))
+        .findFirst()
+        .map(b -> new Grade(grade.id(), grade.label() + ", " + b.words(), grade.worth()))
+        .orElse(grade);
   }
 }

@@ -115,7 +115,7 @@ public final class Examiner {
         reader.read(without.contains(MARK) ? List.of() : knife.marks(), knife.seen());
     DatingVerdict dated = dating.date(evidence(knife, marks, pattern).without(without));
     NumberVerdict number = Numbers.read(knife, Gathering.found(knife), dated, shelf).orElse(null);
-    GradeVerdict grade = shelf.condition().grade(knife.condition());
+    GradeVerdict grade = shelf.condition().grade(knife.condition(), knife.seen());
     Sketch sketch = sketch(knife);
     ValueVerdict value =
         appraiser.appraise(subject(knife, pattern, dated, number, grade), knife.comparables());
@@ -192,7 +192,7 @@ public final class Examiner {
   public Summary summarise(Specimen knife) {
     PatternVerdict pattern = namer.name(knife);
     DatingVerdict dated = dating.dateBriefly(evidence(knife, pattern));
-    GradeVerdict grade = shelf.condition().grade(knife.condition());
+    GradeVerdict grade = shelf.condition().grade(knife.condition(), knife.seen());
     NumberVerdict number = Numbers.read(knife, Gathering.found(knife), dated, shelf).orElse(null);
     ValueVerdict value =
         appraiser.appraise(subject(knife, pattern, dated, number, grade), knife.comparables());

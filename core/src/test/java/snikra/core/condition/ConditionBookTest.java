@@ -40,7 +40,7 @@ class ConditionBookTest {
   @Test
   void theWorstFaultSetsTheGradeAndComesFirst() {
     GradeVerdict verdict =
-        book.grade(Map.of("blade", Seen.sure("sliver"), "snap", Seen.sure("soft")));
+        book.grade(Map.of("blade", Seen.sure("sliver"), "snap", Seen.sure("soft")), Map.of());
 
     assertThat(verdict.best().label()).isEqualTo("Poor");
     assertThat(verdict.reasons())
@@ -51,7 +51,7 @@ class ConditionBookTest {
 
   @Test
   void whatIsNotLookedAtLeavesARange() {
-    GradeVerdict verdict = book.grade(Map.of("snap", Seen.sure("strong")));
+    GradeVerdict verdict = book.grade(Map.of("snap", Seen.sure("strong")), Map.of());
 
     assertThat(verdict.best().label()).isEqualTo("Mint");
     assertThat(verdict.atLeast().label()).isEqualTo("Good");
@@ -61,7 +61,8 @@ class ConditionBookTest {
   @Test
   void aFaultNotSeenSurelyLeavesTheGradeOpenUpwards() {
     Seen<String> doubtful = new Seen<>("sliver", Sureness.UNSURE);
-    GradeVerdict verdict = book.grade(Map.of("blade", doubtful, "snap", Seen.sure("soft")));
+    GradeVerdict verdict =
+        book.grade(Map.of("blade", doubtful, "snap", Seen.sure("soft")), Map.of());
 
     assertThat(verdict.best().label()).isEqualTo("Poor");
     assertThat(verdict.atBest().label()).isEqualTo("Good");
@@ -71,7 +72,8 @@ class ConditionBookTest {
   @Test
   void soundnessNotSeenSurelyLeavesItOpenDownwards() {
     Seen<String> doubtful = new Seen<>("full", Sureness.LIKELY);
-    GradeVerdict verdict = book.grade(Map.of("blade", doubtful, "snap", Seen.sure("strong")));
+    GradeVerdict verdict =
+        book.grade(Map.of("blade", doubtful, "snap", Seen.sure("strong")), Map.of());
 
     assertThat(verdict.best().label()).isEqualTo("Mint");
     assertThat(verdict.atLeast().label()).isEqualTo("Good");
@@ -80,7 +82,43 @@ class ConditionBookTest {
 
   @Test
   void nothingLookedAtIsNoGrade() {
-    assertThat(book.grade(Map.of()).best()).isNull();
+    assertThat(book.grade(Map.of(), Map.of()).best()).isNull();
+  }
+
+  private static final ConditionBook BOXED =
+      new ConditionBook(
+          GRADES,
+          List.of(
+              point(
+                  "blade",
+                  "good",
+                  new Finding("full", "Full", "mint", "", null),
+                  new Finding("sliver", "Sliver", "poor", "", null))),
+          List.of(
+              new ConditionBook.Box(
+                  "opened",
+                  "like new, opened box",
+                  "good",
+                  Map.of("box", List.of("its-own"), "tabs", List.of("bent"))),
+              new ConditionBook.Box(
+                  "boxed", "with its box", null, Map.of("box", List.of("its-own")))),
+          List.of());
+
+  private static String boxed(String blade, Map<String, Seen<String>> seen) {
+    return BOXED.grade(Map.of("blade", Seen.sure(blade)), seen).best().label();
+  }
+
+  @Test
+  void theBoxIsToldWithTheGradeAndOnlyAsFarAsItWasLookedAt() {
+    Seen<String> own = Seen.sure("its-own");
+    assertThat(boxed("full", Map.of())).isEqualTo("Mint");
+    assertThat(boxed("full", Map.of("box", own))).isEqualTo("Mint, with its box");
+    assertThat(boxed("full", Map.of("box", own, "tabs", Seen.sure("bent"))))
+        .isEqualTo("Mint, like new, opened box");
+    assertThat(boxed("full", Map.of("box", own, "tabs", new Seen<>(null, Sureness.CANNOT_TELL))))
+        .isEqualTo("Mint, with its box");
+    assertThat(boxed("sliver", Map.of("box", own, "tabs", Seen.sure("bent"))))
+        .isEqualTo("Poor, with its box");
   }
 
   @Test
