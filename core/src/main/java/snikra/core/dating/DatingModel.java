@@ -227,7 +227,8 @@ public final class DatingModel {
       Inference inference,
       double[] post,
       List<Conflict> conflicts) {
-    double[] without = inference.years(hypotheses(evidence.unmarked()));
+    Hypotheses unmarked = hypotheses.without(evidence.unmarked());
+    double[] without = inference.years(unmarked);
     boolean isRead = evidence.marks().anyRead();
     Span span = Distribution.span(markAlone(hypotheses), NINE_TENTHS, axis);
     return new ClueInfluence(
@@ -244,7 +245,7 @@ public final class DatingModel {
         "What is read on tangs and blades, held against all marks on the shelf.",
         "",
         conflicts.stream().anyMatch(c -> c.feature().equals(MARK) || c.rival().equals(MARK)),
-        country(inference.regions(), inference.regions(hypotheses(evidence.unmarked()))));
+        country(inference.regions(), inference.regions(unmarked)));
   }
 
   private static String read(MarkEvidence marks) {

@@ -128,19 +128,26 @@ final class Distribution {
   private static boolean[] densest(double[] p, double share) {
     // Years this thin cannot fill what is left over, all of them together.
     double thin = (1 - share) / p.length;
-    double[] falling = Arrays.stream(p).filter(v -> v >= thin).sorted().toArray();
+    double[] falling = new double[p.length];
+    int likely = 0;
+    for (double v : p) {
+      if (v >= thin) {
+        falling[likely++] = v;
+      }
+    }
+    Arrays.sort(falling, 0, likely);
     double sum = 0;
-    int rank = falling.length;
+    int rank = likely;
     while (rank > 0 && sum < share) {
       sum += falling[--rank];
     }
     boolean[] in = new boolean[p.length];
-    if (rank == falling.length) {
+    if (rank == likely) {
       return in;
     }
-    double level = LEVEL * falling[falling.length - 1];
+    double level = LEVEL * falling[likely - 1];
     double above = falling[rank] + level;
-    int wanted = falling.length - rank;
+    int wanted = likely - rank;
     List<Integer> tied = new ArrayList<>();
     for (int y = 0; y < p.length; y++) {
       in[y] = p[y] > above;
@@ -180,15 +187,16 @@ final class Distribution {
    * count, so that it holds no more than its share needs.
    */
   static Span span(double[] p, double share, YearAxis axis) {
-    List<Span.Piece> told = closed(p, share, axis);
-    if (told.size() == highestDensity(p, share, axis).pieces().size()) {
+    List<Span.Piece> exact = highestDensity(p, share, axis).pieces();
+    List<Span.Piece> told = closed(p, exact, axis);
+    if (told.size() == exact.size()) {
       return new Span(share, told);
     }
     double enough = share;
     double least = 0;
     for (int i = 0; i < HALVINGS; i++) {
       double less = (least + enough) / 2;
-      List<Span.Piece> fewer = closed(p, less, axis);
+      List<Span.Piece> fewer = closed(p, highestDensity(p, less, axis).pieces(), axis);
       if (held(p, fewer, axis) >= share - 1e-12) {
         told = fewer;
         enough = less;
@@ -199,10 +207,10 @@ final class Distribution {
     return new Span(share, told);
   }
 
-  // The densest years, with gaps closed that are none.
-  private static List<Span.Piece> closed(double[] p, double share, YearAxis axis) {
+  // The same with gaps closed that are none.
+  private static List<Span.Piece> closed(double[] p, List<Span.Piece> exact, YearAxis axis) {
     List<Span.Piece> pieces = new ArrayList<>();
-    for (Span.Piece piece : highestDensity(p, share, axis).pieces()) {
+    for (Span.Piece piece : exact) {
       int last = pieces.size() - 1;
       if (last >= 0 && !isReal(p, pieces.get(last).to(), piece.from(), axis)) {
         pieces.set(last, new Span.Piece(pieces.get(last).from(), piece.to()));

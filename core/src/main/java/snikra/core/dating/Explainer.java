@@ -272,8 +272,9 @@ final class Explainer {
   double[][][] weightFor(int part, List<Region> regions) {
     double[][][] weight = new double[regions.size()][Outlook.WAYS][];
     for (Owner o : owners.values()) {
+      double[][] there = weight[place(o.region, regions)];
       for (int s = 0; s < ways.size(); s++) {
-        add(weight[regions.indexOf(o.region)], o, s, part);
+        add(there, o, s, part);
       }
     }
     return scaled(weight, total);
@@ -486,6 +487,15 @@ final class Explainer {
     return years;
   }
 
+  // By id: regions are large, and held against one another very often.
+  private static int place(Region region, List<Region> regions) {
+    int r = 0;
+    while (!regions.get(r).id().equals(region.id())) {
+      r++;
+    }
+    return r;
+  }
+
   /**
    * The weight of one explanation by region, way and year, as {@link #weightFor} has that of all;
    * all of it is 1.
@@ -496,7 +506,7 @@ final class Explainer {
     Explained e = explained.get(index);
     double[][][] weight = new double[regions.size()][Outlook.WAYS][];
     for (Owner o : e.owners) {
-      add(weight[regions.indexOf(o.region)], o, e.state, part);
+      add(weight[place(o.region, regions)], o, e.state, part);
     }
     return scaled(weight, e.probability * total);
   }

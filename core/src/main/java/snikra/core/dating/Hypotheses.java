@@ -3,6 +3,7 @@ package snikra.core.dating;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -48,12 +49,21 @@ final class Hypotheses {
   private final Desk desk;
   private final Evidence evidence;
   private final double shift;
+
+  /** What is on file of the hands of each house, of what was seen. */
+  private final Map<Maker, List<HandRecord>> heard;
+
   private final Map<String, Group> listed = new HashMap<>();
   private final Map<String, Voice> plain = new HashMap<>();
 
   Hypotheses(Desk desk, Evidence evidence) {
+    this(desk, evidence, new IdentityHashMap<>());
+  }
+
+  private Hypotheses(Desk desk, Evidence evidence, Map<Maker, List<HandRecord>> heard) {
     this.desk = desk;
     this.evidence = evidence;
+    this.heard = heard;
     double most = Math.max(evidence.marks().logUnlisted(), evidence.marks().logCopied());
     for (double l : evidence.marks().logLikelihood()) {
       most = Math.max(most, l);
@@ -62,6 +72,11 @@ final class Hypotheses {
     addUnlisted();
     addListed();
     addForOthers();
+  }
+
+  /** The same knife with other marks: what is on file of hands says what it said. */
+  Hypotheses without(Evidence unmarked) {
+    return new Hypotheses(desk, unmarked, heard);
   }
 
   private void addUnlisted() {
@@ -183,7 +198,8 @@ final class Hypotheses {
       Maker house = desk.shelf.makers().get(m);
       List<Hand> hands = desk.hands.get(m);
       double[] shares = desk.handShares.get(m);
-      List<HandRecord> records = desk.handReader.of(house, hands, shares, evidence);
+      List<HandRecord> records =
+          heard.computeIfAbsent(house, of -> desk.handReader.of(of, hands, shares, evidence));
       for (int h = 0; h < hands.size(); h++) {
         addListed(m, hands.get(h), records.get(h), firstMark, 1);
       }
