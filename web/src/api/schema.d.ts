@@ -1177,10 +1177,20 @@ export interface components {
                 [key: string]: components["schemas"]["HistoryYears"];
             };
             tells: components["schemas"]["ModelTell"][];
+            options: components["schemas"]["HistoryOption"][];
             note: string;
             source: string;
             /** Format: double */
             trust: number;
+        };
+        HistoryOption: {
+            feature: string;
+            value: string;
+            /** Format: int32 */
+            from?: number;
+            /** Format: int32 */
+            to?: number;
+            note: string;
         };
         HistoryOwner: {
             name: string;

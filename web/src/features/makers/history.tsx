@@ -14,7 +14,7 @@ export function HistoryOf({ maker, pack }: { maker: OneMaker; pack: MakersPack }
   const { owners, contracts, shields, fittings, models, tells } = maker.history;
   const book = useQuery({ queryKey: ["book"], queryFn: api.book, staleTime: Number.POSITIVE_INFINITY });
   const markById = (id: string) => maker.marks.find((m) => m.id === id)?.lines.join(" / ") ?? id;
-  const words = (f: History["fittings"][number]) => {
+  const words = (f: { feature: string; value: string }) => {
     const question = book.data?.questions.find((q) => q.id === f.feature);
     const answer = question?.answers.find((a) => a.id === f.value);
     return `${question?.label ?? f.feature}: ${answer?.label ?? f.value}`;
@@ -48,7 +48,7 @@ export function HistoryOf({ maker, pack }: { maker: OneMaker; pack: MakersPack }
           </ul>
         </>
       )}
-      {models.length > 0 && <Models models={models} pack={pack} />}
+      {models.length > 0 && <Models models={models} pack={pack} words={words} />}
     </>
   );
 }
@@ -151,7 +151,15 @@ function ShieldDrawn({ outline }: { outline: number[][] }) {
   );
 }
 
-function Models({ models, pack }: { models: History["models"]; pack: MakersPack }) {
+function Models({
+  models,
+  pack,
+  words,
+}: {
+  models: History["models"];
+  pack: MakersPack;
+  words: (option: { feature: string; value: string }) => string;
+}) {
   return (
     <>
       <h3 className="mt-4 font-semibold">Models</h3>
@@ -176,6 +184,12 @@ function Models({ models, pack }: { models: History["models"]; pack: MakersPack 
                   {Object.entries(m.marks)
                     .map(([mark, y]) => `Mark ${mark}: ${years(y)}.`)
                     .join(" ")}{" "}
+                  {m.options.map((o) => (
+                    <span key={o.feature + o.value} className="text-ink">
+                      Could be had with: {words(o).toLowerCase()}
+                      {(o.from || o.to) && `, ${o.from ?? m.from}\u2013${o.to ?? m.to}`}. {o.note}{" "}
+                    </span>
+                  ))}
                   {sourceOf(pack, m.source)}
                 </span>
               </td>

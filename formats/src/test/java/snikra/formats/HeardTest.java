@@ -396,6 +396,52 @@ class HeardTest {
     assertThat(early.opinion().years()).isEqualTo(early.explanations().get(0).nineTenths());
   }
 
+  private static final String OFFERS =
+      ONE_MARK
+          + """
+              history:
+                kind: maker
+                shields:
+                  - {shape: bar, give: 1, from: 1900, to: 1925, note: "", source: book}
+                models:
+                  - {number: "77", label: Jack, pattern: regular-jack, from: 1900, to: 1925, note: "", source: book%s}
+          """;
+
+  private static Verdict offered(String options) {
+    return withPack(
+        "",
+        OFFERS.formatted(options),
+        "{\"number\":\"77\",\"seen\":{\"shield_shape\":\"oval\"},\"marks\":["
+            + "{\"blade\":1,\"face\":\"mark\",\"state\":\"read\",\"lines\":[\"TREVVICK MAKERS\"]}]}");
+  }
+
+  private static double shieldChanged(Verdict verdict) {
+    return verdict.dating().states().stream()
+        .filter(s -> "shield".equals(s.state().part()))
+        .mapToDouble(StateProbability::probability)
+        .sum();
+  }
+
+  @Test
+  void whatAModelCouldBeHadWithIsNoChange() {
+    Verdict plain = offered("");
+    Verdict option =
+        offered(", options: [{feature: shield_shape, value: oval, note: for export.}]");
+    Verdict later = offered(", options: [{feature: shield_shape, value: oval, from: 1924}]");
+    Verdict other = offered(", options: [{feature: shield_shape, value: crest}]");
+    assertThat(shieldChanged(option)).isLessThan(0.7 * shieldChanged(plain));
+    assertThat(shieldChanged(other)).isCloseTo(shieldChanged(plain), within(1e-12));
+    assertThat(later.dating().between(1924, 1925))
+        .isGreaterThan(2 * option.dating().between(1924, 1925));
+    assertThat(option.dating().clues())
+        .filteredOn(c -> c.feature().equals("shield_shape"))
+        .singleElement()
+        .satisfies(
+            c ->
+                assertThat(c.why())
+                    .endsWith("An option of No. 77 of Trevvick, 1900 to 1925: for export."));
+  }
+
   private static final String DIES =
       """
             - {id: tr-old, lines: [TREVVICK, NO 14], pile: [], technique: struck, everyBlade: true, from: 1880, to: 1899, give: 1, note: "", source: book, letterform: {letter_serifs: serif, letter_four: closed}}

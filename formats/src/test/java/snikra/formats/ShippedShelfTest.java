@@ -129,6 +129,38 @@ class ShippedShelfTest {
                         }));
   }
 
+  @Test
+  void whatNumbersFittingsAndModelsSpeakOfCanBeAnswered() {
+    for (Maker maker : shelf.makers()) {
+      if (maker.numbers() != null) {
+        maker
+            .numbers()
+            .fields()
+            .forEach(f -> f.codes().values().forEach(c -> answers(maker, f.meaning(), c.values())));
+      }
+      maker.history().allFittings().forEach(f -> answers(maker, f.feature(), List.of(f.value())));
+      maker
+          .history()
+          .models()
+          .forEach(
+              m -> {
+                m.options().forEach(o -> answers(maker, o.feature(), List.of(o.value())));
+                m.tells().forEach(t -> answers(maker, t.trait(), List.copyOf(t.likely().keySet())));
+              });
+    }
+  }
+
+  private void answers(Maker maker, String feature, List<String> values) {
+    shelf
+        .clues()
+        .feature("" + feature)
+        .ifPresent(
+            f ->
+                assertThat(f.clues().stream().map(Clue::id).toList())
+                    .as(maker.id() + ": " + feature)
+                    .containsAll(values));
+  }
+
   private List<Clue> dated() {
     return shelf.clues().features().stream()
         .flatMap(f -> f.clues().stream())

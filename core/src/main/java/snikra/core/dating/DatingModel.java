@@ -23,6 +23,8 @@ import snikra.core.dating.Evidence.Observed;
 import snikra.core.dating.Evidence.Statement;
 import snikra.core.dating.Hypotheses.Hypothesis;
 import snikra.core.mark.MarkEvidence;
+import snikra.core.reference.History;
+import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.trait.Traits;
 import snikra.core.wording.Wording;
@@ -288,23 +290,43 @@ public final class DatingModel {
     return evidence.marks().candidates().stream()
         .limit(1)
         .filter(c -> c.probability() >= HALF)
+        .map(c -> c.maker())
         .flatMap(
-            c ->
-                c.maker().history().allFittings().stream()
-                    .filter(f -> f.feature().equals(o.feature().id()))
-                    .filter(f -> f.value().equals(o.clue().id()))
-                    .limit(1)
-                    .map(
-                        f ->
-                            " An option of "
-                                + c.maker().name()
-                                + ", "
-                                + f.from()
-                                + " to "
-                                + f.to()
-                                + (f.note().isEmpty() ? "." : ": " + f.note())))
+            maker ->
+                Stream.concat(
+                    ofModel(maker, o, evidence.number()).stream(), fitted(maker, o).stream()))
         .findFirst()
         .orElse("");
+  }
+
+  private static Optional<String> fitted(Maker maker, Observed o) {
+    return maker.history().allFittings().stream()
+        .filter(f -> f.feature().equals(o.feature().id()) && f.value().equals(o.clue().id()))
+        .map(f -> offered(maker.name(), f.from(), f.to(), f.note()))
+        .findFirst();
+  }
+
+  // Of the model its number names, before any other.
+  private static Optional<String> ofModel(Maker maker, Observed o, @Nullable String number) {
+    return maker.history().models().stream()
+        .sorted(Comparator.comparing((History.Model m) -> !m.number().equals(number)))
+        .flatMap(
+            model ->
+                model.options().stream()
+                    .filter(p -> p.feature().equals(o.feature().id()))
+                    .filter(p -> p.value().equals(o.clue().id()))
+                    .map(
+                        p ->
+                            offered(
+                                "No. " + model.number() + " of " + maker.name(),
+                                p.from() == null ? model.from() : p.from(),
+                                p.to() == null ? model.to() : p.to(),
+                                p.note())))
+        .findFirst();
+  }
+
+  private static String offered(String by, int from, int to, String note) {
+    return " An option of " + by + ", " + from + " to " + to + (note.isEmpty() ? "." : ": " + note);
   }
 
   private ClueInfluence influence(

@@ -224,10 +224,25 @@ final class HandReader {
     double any = Math.max(rare, atLarge.rate(trait, answer, shown.first()));
     for (int y = 0; y < row.length; y++) {
       int year = axis.year(y);
-      double said = its.isEmpty() ? strange(maker, year) : inEra(all, its, year, any);
+      double said =
+          its.isEmpty() ? strange(maker, trait, answer, year) : inEra(all, its, year, any);
       row[y] = q * (trust * said + 1 - trust) + 1 - q;
     }
     return row;
+  }
+
+  // What a model could be had with is no sign of another hand.
+  private double strange(Maker maker, String trait, String answer, int year) {
+    double offered = 0;
+    for (History.Model model : maker.history().models()) {
+      for (History.Option o : model.options()) {
+        boolean isIt = o.feature().equals(trait) && o.value().equals(answer) && o.in(year);
+        if (isIt && year >= model.from() && year <= model.to()) {
+          offered = Math.max(offered, model.trust());
+        }
+      }
+    }
+    return offered + (1 - offered) * strange(maker, year);
   }
 
   private double strange(Maker maker, int year) {

@@ -164,6 +164,25 @@ public record History(
     }
   }
 
+  /**
+   * What a model could be had with: it is neither on every knife of it nor a change.
+   *
+   * @param feature of the clue book, with one of its answers
+   * @param from the first year it was offered; null as long as the model was made
+   * @param to the last such year
+   */
+  public record Option(
+      String feature, String value, @Nullable Integer from, @Nullable Integer to, String note) {
+    public Option {
+      note = note == null ? "" : note;
+    }
+
+    /** Whether it was offered in a year in which the model was made. */
+    public boolean in(int year) {
+      return (from == null || year >= from) && (to == null || year <= to);
+    }
+  }
+
   /** Closed years. */
   public record Years(int from, int to) {}
 
@@ -174,6 +193,7 @@ public record History(
    * @param pattern of the pattern book
    * @param marks years of marks on this model, in place of those of the maker at large, by mark
    * @param tells how knives of it look, where more is known than the pattern and the maker say
+   * @param options what it could be had with besides
    */
   public record Model(
       String number,
@@ -183,11 +203,13 @@ public record History(
       int to,
       Map<String, Years> marks,
       List<ModelTell> tells,
+      List<Option> options,
       String note,
       String source,
       double trust) {
     public Model {
       trust = Trust.orMost(trust);
+      options = options == null ? List.of() : List.copyOf(options);
       tells = tells == null ? List.of() : List.copyOf(tells);
       marks = marks == null ? Map.of() : Map.copyOf(marks);
     }

@@ -32,6 +32,7 @@ class HistoryTest {
                   1920,
                   Map.of("old", new Years(1910, 1915)),
                   List.of(),
+                  List.of(),
                   "",
                   "",
                   0.99)),
