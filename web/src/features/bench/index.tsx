@@ -19,6 +19,7 @@ import { SpanChart } from "./span-chart";
 import { STATION_NAMES, stationKey } from "./stations";
 import { type Knife, useKnife } from "./use-knife";
 import { VerdictPanel } from "./verdict-panel";
+import { VerdictStrip } from "./verdict-strip";
 
 /** One knife under examination. */
 export function Bench({ book }: { book: Book }) {
@@ -127,7 +128,7 @@ function OnTheBench({ saved, draft, tab, book }: LaidOut & { book: Book }) {
   }, [knife.specimen.title, knife.verdict, school]);
 
   return (
-    <main>
+    <main className="max-[80rem]:pb-16">
       <h1 className="sr-only">The bench</h1>
       <Rail progress={knife.verdict?.progress} current={station} onGo={go} stations={book.stations} />
       <div className="mx-4 grid border-b border-ink min-[80rem]:grid-cols-[minmax(0,1fr)_23.25rem] min-[80rem]:gap-x-6 lg:mx-6">
@@ -139,6 +140,7 @@ function OnTheBench({ saved, draft, tab, book }: LaidOut & { book: Book }) {
         <VerdictPanel id={saved.id} knife={knife} next={next} onGo={go} />
       </div>
       {knife.verdict && <SpanChart dating={knife.verdict.dating} onGo={go} />}
+      <VerdictStrip verdict={knife.verdict} />
       <ChangedElsewhere knife={knife} />
     </main>
   );

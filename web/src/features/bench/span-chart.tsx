@@ -69,7 +69,7 @@ export function SpanChart({
                 likeliest {dating.mostProbable}
               </text>
               <text x={width} y={37} textAnchor="end">
-                even odds {yearsWhole(dating.half)}
+                as likely as not {yearsWhole(dating.half)}
               </text>
             </g>
           )}
@@ -342,11 +342,11 @@ function Arrow({ x, y, to, colour }: { x: number; y: number; to: 1 | -1; colour:
 
 const weight = (c: Dating["clues"][number]) =>
   c.medianShift === 0
-    ? "moves nothing"
+    ? "changes nothing"
     : `${c.medianShift > 0 ? "later" : "earlier"} by ${Math.abs(c.medianShift)} y`;
 
 const described = (d: Dating) =>
-  `Likelihood of each year; nine chances in ten ${years(d.nineTenths)}, even odds ${years(d.half)}, likeliest ${d.mostProbable}`;
+  `Likelihood of each year; nine chances in ten ${years(d.nineTenths)}, as likely as not ${years(d.half)}, likeliest ${d.mostProbable}`;
 
 /** The same for those who would rather read a table. */
 function AsTable({ dating }: { dating: Dating }) {

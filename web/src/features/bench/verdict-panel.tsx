@@ -8,6 +8,7 @@ import { NextLooks } from "./next-looks";
 import type { Phase } from "./saving/machine";
 import { STATION_NAMES } from "./stations";
 import type { Knife } from "./use-knife";
+import { VERDICT } from "./verdict-strip";
 
 /** What it is, who made it, when and how it came to be so; and where to look next. */
 export function VerdictPanel({
@@ -24,8 +25,10 @@ export function VerdictPanel({
   const v = knife.verdict;
   return (
     <aside
+      id={VERDICT}
+      tabIndex={-1}
       aria-label="Verdict"
-      className="flex min-w-0 flex-col border-rule pt-2.5 max-[80rem]:border-t max-[80rem]:border-ink min-[80rem]:border-l min-[80rem]:pl-[1.375rem]"
+      className="flex min-w-0 flex-col border-rule pt-2.5 outline-none max-[80rem]:border-t max-[80rem]:border-ink min-[80rem]:border-l min-[80rem]:pl-[1.375rem]"
     >
       <SaveLine knife={knife} />
       {v ? <Opinion verdict={v} onGo={onGo} /> : <p className="voice text-ink3">Working it out.</p>}

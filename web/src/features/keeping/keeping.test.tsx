@@ -83,16 +83,16 @@ describe("safe keeping", () => {
     expect(restore).toHaveBeenCalledWith("2026-11-01");
   });
 
-  it("lets a knife go for good only when asked twice", async () => {
+  it("removes a knife for good only when asked twice", async () => {
     vi.spyOn(api, "takenOut").mockResolvedValue([
       { id: "k", number: 4, title: "Old one", at: "2026-11-01T12:00:00Z", until: "2026-12-01T12:00:00Z" },
     ]);
     const letGo = vi.spyOn(api, "letGo").mockResolvedValue(undefined as never);
     render(around(<KeepingPage />));
     const user = userEvent.setup();
-    await user.click(await screen.findByRole("button", { name: "Let Old one go for good" }));
+    await user.click(await screen.findByRole("button", { name: "Remove Old one for good" }));
     expect(letGo).not.toHaveBeenCalled();
-    await user.click(within(screen.getByRole("dialog")).getByText("Let it go"));
+    await user.click(within(screen.getByRole("dialog")).getByText("Remove it"));
     expect(letGo).toHaveBeenCalledWith("k");
   });
 

@@ -48,13 +48,13 @@ export function TakenOutKnives({ attempt }: { attempt: Attempt }) {
             <button
               type="button"
               className="min-h-6 underline"
-              aria-label={`Let ${name(k)} go for good`}
+              aria-label={`Remove ${name(k)} for good`}
               onClick={(e) => {
                 opener.current = e.currentTarget;
                 setAsked(k);
               }}
             >
-              Let go
+              Remove for good
             </button>
           </li>
         ))}
@@ -62,7 +62,7 @@ export function TakenOutKnives({ attempt }: { attempt: Attempt }) {
       <Dialog
         open={asked !== undefined}
         onClose={() => setAsked(undefined)}
-        title="Let go for good"
+        title="Remove for good"
         from={opener}
       >
         <p className="mt-3">
@@ -70,7 +70,7 @@ export function TakenOutKnives({ attempt }: { attempt: Attempt }) {
           copies that were made before still hold it.
         </p>
         <button type="button" className="press mt-4" onClick={() => asked && letGo(asked)}>
-          Let it go
+          Remove it
         </button>
       </Dialog>
     </section>

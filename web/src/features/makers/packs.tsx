@@ -50,7 +50,7 @@ export function Packs({ packs }: { packs: MakersPack[] }) {
   const letGo = async (p: MakersPack) => {
     const kept = await (await fetch(`/api/packs/${p.id}`)).blob();
     const again = new File([kept], `${p.id}.yaml`);
-    await attempt(api.removePack(p.id), `${p.title} was let go.`, () => takeIn(again));
+    await attempt(api.removePack(p.id), `${p.title} was removed.`, () => takeIn(again));
   };
   return (
     <section aria-labelledby="packs-name" className="no-print mt-6 border-t border-ink pt-2">
@@ -65,7 +65,7 @@ export function Packs({ packs }: { packs: MakersPack[] }) {
           aria-busy={working}
           onClick={() => input.current?.click()}
         >
-          Bring a pack
+          Add a pack
         </button>
         <input
           ref={input}
@@ -125,7 +125,7 @@ export function Packs({ packs }: { packs: MakersPack[] }) {
               )}
               {!p.shipped && (
                 <button type="button" className="min-h-6 underline" onClick={() => letGo(p)}>
-                  Let go
+                  Remove
                 </button>
               )}
             </div>
@@ -227,7 +227,7 @@ function LookedAt({ looked, onTake }: { looked: Looked; onTake: () => void }) {
       <Remarks remarks={brought.remarks} />
       <Trial begin={() => api.tryPack(looked.file)} />
       <button type="button" className="press mt-4" onClick={onTake}>
-        Take it in
+        Add it
       </button>
     </div>
   );

@@ -18,7 +18,7 @@ export function Opinion({ verdict, onGo }: { verdict: Verdict; onGo: (station: s
       <p className="num text-[1.25rem]/7 text-blue">
         {years(dating.opinion.years)}
         <span className="ml-3 text-[0.875rem] whitespace-nowrap text-ink2">
-          all told, even odds {yearsWhole(dating.half)}
+          all told, as likely as not {yearsWhole(dating.half)}
         </span>
       </p>
       <ul className="mt-1">

@@ -58,11 +58,9 @@ export function FeaturesStation({ knife, book, station }: StationProps & { stati
               className="press"
               onClick={() => knife.change((s) => bare.reduce((so, q) => withSeen(so, q.id, NOTHING), s))}
             >
-              Nothing else here
+              None of the other {bare.length}
             </button>{" "}
-            <span className="voice text-ink2">
-              answers the {bare.length} that are open with {"\u201c"}none{"\u201d"}
-            </span>
+            <span className="voice text-ink2">looked at, and not there</span>
           </p>
         )}
         {inHand && !inHand.group && <HowToKnow question={inHand} specimen={knife.specimen} />}

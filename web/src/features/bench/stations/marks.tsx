@@ -183,7 +183,7 @@ function FaceInHand({
             />
           )}
         </Field>
-        <Field label="Put on how">
+        <Field label="How it was marked">
           {(ids) => (
             <Select
               {...ids}
@@ -195,7 +195,7 @@ function FaceInHand({
             />
           )}
         </Field>
-        <Field label="First line">
+        <Field label="Shape of the lettering">
           {(ids) => (
             <Select
               {...ids}

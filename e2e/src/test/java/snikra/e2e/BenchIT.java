@@ -273,9 +273,7 @@ class BenchIT {
     bench.choose("Springs, counted at the back", "1");
     bench.go("Blades").press("Add the main blade").choose("Main blade: kind", "Spear blade");
     bench.press("Add a blade or tool").choose("Blade 2: kind", "Pen blade");
-    bench
-        .choose("Blade 2: end", "B, the other end")
-        .choose("Pull on the main blade", "Crescent pull");
+    bench.choose("Blade 2: end", "B, the other end").choose("Pull on the main blade", "Nail nick");
     assertThat(bench.title()).hasText("Equal-end pen");
     bench.go("Marks");
     bench.field("Line 1 of the mark").pressSequentially("ORBQUENDEL");
@@ -342,7 +340,7 @@ class BenchIT {
     bench.field("Line 1 of the mark").pressSequentially("VELDRAKE");
     bench.field("Line 2 of the mark").pressSequentially("U.S.A.");
     bench.field("Line 2 of the mark").press("Enter");
-    bench.choose("Put on how", "etched");
+    bench.choose("How it was marked", "etched");
     Locator next = bench.page().getByTestId("look-next");
     assertThat(next).containsText("A date code beside the mark");
     bench.go("Number");
@@ -398,7 +396,7 @@ class BenchIT {
     page.getByLabel("Blade 1, flat of the blade: not yet looked at").click();
     bench.choose("Blade 1, the flat", "Bare").saved();
     page.getByLabel(Pattern.compile("Blade 1, mark side: 2 lines")).click();
-    bench.choose("First line", "straight");
+    bench.choose("Shape of the lettering", "straight");
     bench.field("Struck out or mashed by its maker: a second").check();
     assertThat(page.getByTestId("findings")).containsText("sold by its maker as a second");
     bench.saved();

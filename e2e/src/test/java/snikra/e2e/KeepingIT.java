@@ -66,8 +66,8 @@ class KeepingIT {
       assertThat(taken).hasCount(2);
       taken.first().getByText("Put back").click();
       assertThat(taken).hasCount(1);
-      taken.first().getByText("Let go").click();
-      page.getByRole(AriaRole.DIALOG).getByText("Let it go").click();
+      taken.first().getByText("Remove for good").click();
+      page.getByRole(AriaRole.DIALOG).getByText("Remove it").click();
       assertThat(page.getByText("No knife was taken out")).isVisible();
       button(page, "Check").click();
       assertThat(page.getByText("All is sound: 7 knives read")).isVisible();

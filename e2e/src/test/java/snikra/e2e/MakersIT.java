@@ -75,13 +75,13 @@ class MakersIT {
       assertThat(sheet).containsText("This pack cannot be used");
       assertThat(sheet).containsText("must be one of struck, etched, printed, engraved");
       page.keyboard().press("Escape");
-      assertThat(page.getByText("Bring a pack")).isFocused();
+      assertThat(page.getByText("Add a pack")).isFocused();
       assertThat(page.locator("a[data-maker]")).hasCount(13);
 
       bring(page, own);
       assertThat(sheet).containsText("A new pack");
       assertThat(sheet).containsText("The tray is empty.");
-      sheet.getByText("Take it in").press("Enter");
+      sheet.getByText("Add it").press("Enter");
       assertThat(page.locator("a[data-maker]")).hasCount(21);
       bring(page, own.replace("Foremen of the works", "Foremen"));
       assertThat(sheet).containsText("with 2 changes");
@@ -106,7 +106,8 @@ class MakersIT {
       assertThat(page.locator("a[data-maker]")).hasCount(13);
       use.press("Space");
       assertThat(page.locator("a[data-maker]")).hasCount(21);
-      page.getByText("Let go").click();
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Remove").setExact(true))
+          .click();
       assertThat(page.locator("a[data-maker]")).hasCount(13);
       page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo").setExact(true))
           .click();

@@ -24,7 +24,7 @@ final class TwoBlades {
     {"6", "Handle material", "bone, j", "Enter"},
     {"", "Jigging of the bone", "deep", "Enter"},
     {"7", "Liners", "Liners of b", "Escape"},
-    {"8", "Nothing else here", "", "Enter"},
+    {"8", "None of the other*", "", "Enter"},
     {"c", "Blade wear", "honed", "Enter"},
     {"", "Steel", "E", ""},
     {"", "Handle", "S", "Escape"},

@@ -49,14 +49,16 @@ public record AssayOffice(
     return cycles.stream().map(LetterCycle::form).distinct().toList();
   }
 
-  /** The years of assay that what was seen allows; a letter began within its year and ran on. */
+  /**
+   * The years of assay that what was seen allows; a letter began within its year and ran on.
+   * Capital and small letters are of different cycles.
+   */
   public List<Integer> years(SeenHallmark seen) {
     List<Integer> years = new ArrayList<>();
     for (LetterCycle cycle : cycles) {
       for (int i = 0; i < cycle.letters().size(); i++) {
         int year = cycle.from() + i;
-        boolean letter =
-            seen.letter().equals(LOST) || seen.letter().equalsIgnoreCase(cycle.letters().get(i));
+        boolean letter = seen.letter().equals(LOST) || seen.letter().equals(cycle.letters().get(i));
         boolean form = seen.form() == null || seen.form().equals(cycle.form());
         if (letter && form && isDutyAsIn(year, seen.duty())) {
           years.add(year);
@@ -66,7 +68,10 @@ public record AssayOffice(
     return years;
   }
 
+  // The head is there or it is not of those years; that it is not seen says little, for on small
+  // blades it was left out and it wears away.
   private boolean isDutyAsIn(int year, @Nullable Boolean seen) {
-    return seen == null || duty == null || seen == (year >= duty.from() && year <= duty.to());
+    boolean isThere = seen != null && seen;
+    return !isThere || duty == null || (year >= duty.from() && year <= duty.to());
   }
 }

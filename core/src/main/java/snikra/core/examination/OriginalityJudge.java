@@ -330,7 +330,7 @@ final class OriginalityJudge {
     String when =
         c.notBefore() != null
             ? ", not before about " + c.notBefore()
-            : c.notAfter() != null ? ", little after about " + c.notAfter() : "";
+            : c.notAfter() != null ? ", hardly later than about " + c.notAfter() : "";
     return new Tell(
         c.station(), c.label() + ": " + Wording.lowerFirst(c.value()) + when + ".", c.source());
   }

@@ -128,6 +128,7 @@ public final class PatternNamer {
         p.alsoCalled().stream()
             .filter(a -> a.school() == Pattern.School.TRADE)
             .map(Pattern.Alias::name)
+            .filter(name -> !name.equalsIgnoreCase(p.name()))
             .toList(),
         strict.of(p),
         trade.of(p),

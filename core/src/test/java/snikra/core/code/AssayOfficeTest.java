@@ -26,17 +26,25 @@ class AssayOfficeTest {
   }
 
   @Test
-  void aLetterAllowsItsYearInEveryCycleUntilItsFormIsSeen() {
-    assertThat(years("B", null, null)).containsExactly(1881, 1890);
+  void aLetterAllowsItsYearInEveryCycleOfItsCase() {
+    assertThat(years("B", null, null)).containsExactly(1881);
+    assertThat(years("b", null, null)).containsExactly(1890);
+    assertThat(years("b", "capital", null)).isEmpty();
+    assertThat(years("_", null, null)).containsExactly(1880, 1881, 1882, 1889, 1890, 1891);
     assertThat(years("b", "small", null)).containsExactly(1890);
     assertThat(years("B", "capital", null)).containsExactly(1881);
   }
 
   @Test
   void theHeadForTheDutyTellsCyclesApart() {
-    assertThat(years("C", null, true)).containsExactly(1882);
-    assertThat(years("C", null, false)).containsExactly(1891);
+    assertThat(years("c", null, true)).isEmpty();
     assertThat(years("_", "small", true)).containsExactly(1889, 1890);
+  }
+
+  @Test
+  void aHeadThatIsNotSeenSaysLittle() {
+    assertThat(years("C", null, false)).containsExactly(1882);
+    assertThat(years("_", "small", false)).isEqualTo(years("_", "small", null));
   }
 
   @Test
