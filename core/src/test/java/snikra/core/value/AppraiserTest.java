@@ -72,6 +72,75 @@ class AppraiserTest {
         .isEqualTo("No comparable sales yet.");
   }
 
+  private static ComparableSale by(int price, String maker, String pattern, String handle) {
+    return new ComparableSale(
+        "a knife", BigDecimal.valueOf(price), "GBP", null, maker, pattern, "good", handle);
+  }
+
+  private void ranges(ValueVerdict verdict, String low, String middle, String high) {
+    assertThat(verdict.low()).isEqualByComparingTo(low);
+    assertThat(verdict.middle()).isEqualByComparingTo(middle);
+    assertThat(verdict.high()).isEqualByComparingTo(high);
+  }
+
+  @Test
+  void ofSalesAllAlikeTheRangeLiesBetweenTheMiddlesOfTheirWeights() {
+    ValueVerdict verdict =
+        appraiser.appraise(
+            knife,
+            List.of(
+                sale(30, "good"),
+                sale(10, "good"),
+                sale(50, "good"),
+                sale(20, "good"),
+                sale(40, "good")));
+    ranges(verdict, "15", "30", "45");
+    assertThat(verdict.tooThin()).isFalse();
+    assertThat(verdict.summary()).isEqualTo("5 sales, with the weight of 5 equally alike.");
+  }
+
+  @Test
+  void aHeavySaleHoldsTheRangeAtItsPrice() {
+    ComparableSale far = by(100, "zwick", "pen", "bone");
+    ValueVerdict verdict = appraiser.appraise(knife, List.of(sale(20, "good"), far, far));
+    // Weights 1, 0.1 and 0.1: a fifth of 1.2 lies within the first, four fifths between it and 100.
+    ranges(verdict, "20", "35", "87");
+    assertThat(verdict.sales().get(1).weight())
+        .isCloseTo(0.1, org.assertj.core.api.Assertions.within(1e-12));
+    assertThat(verdict.summary()).isEqualTo("3 sales, with the weight of 1 equally alike.");
+  }
+
+  @Test
+  void everyStepOfALikenessTakesItsShare() {
+    ValueVerdict verdict =
+        appraiser.appraise(
+            knife,
+            List.of(
+                by(40, "thrale", "jack", "bone"),
+                by(40, "zwick", "jack", "bone"),
+                by(40, "thrale", "pen", "bone"),
+                by(40, "thrale", "jack", "horn"),
+                by(40, null, "jack", null),
+                sale(80, "mint")));
+    assertThat(verdict.sales())
+        .extracting(w -> Math.round(1e6 * w.weight()) / 1e6)
+        .containsExactly(1.0, 0.4, 0.25, 0.7, 0.49, 0.8);
+    assertThat(verdict.sales().get(5).gradeFactor()).isEqualTo(0.5);
+    assertThat(verdict.sales().get(0).steps())
+        .extracting(ValueVerdict.Step::what)
+        .containsExactly("maker", "pattern", "handle", "grade");
+  }
+
+  @Test
+  void whatIsNotKnownOfTheKnifeCountsAsUnknownInEverySale() {
+    Appraiser.Subject strange = new Appraiser.Subject(null, null, null, Set.of());
+    ValueVerdict verdict = appraiser.appraise(strange, List.of(sale(40, "good")));
+    assertThat(verdict.sales().get(0).weight())
+        .isCloseTo(Math.pow(0.7, 4), org.assertj.core.api.Assertions.within(1e-12));
+    assertThat(verdict.sales().get(0).adjusted()).isEqualByComparingTo("40");
+    assertThat(verdict.summary()).isEqualTo("Too thin: 1 sale counts, a range needs at least 3.");
+  }
+
   private static ComparableSale sale(int price, String grade) {
     return new ComparableSale(
         "a jack", BigDecimal.valueOf(price), "GBP", null, "thrale", "jack", grade, "bone");
