@@ -1,4 +1,4 @@
-import { useEffect, useRef } from "react";
+import { useLayoutEffect, useRef } from "react";
 
 const CONTROLS = "input, select, textarea, [role=combobox]";
 
@@ -11,7 +11,7 @@ export function useNewRow<L extends HTMLElement>(count: number) {
   const adder = useRef<HTMLButtonElement>(null);
   const before = useRef(count);
   const isOurs = useRef(false);
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (isOurs.current && count > before.current)
       list.current?.lastElementChild?.querySelector<HTMLElement>(CONTROLS)?.focus();
     if (isOurs.current && count < before.current) adder.current?.focus();

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from "react-router";
 import { api, Refused } from "../../api/client";
 import type { Book, SavedKnife } from "../../api/types";
@@ -98,7 +98,8 @@ function OnTheBench({ saved, draft, tab, book }: LaidOut & { book: Book }) {
   const station = STATION_NAMES[query.get("at") ?? ""] ? (query.get("at") as string) : "pattern";
   const [face, setFace] = useState<FaceOf>({ blade: 1, side: "mark" });
   const goingTo = useRef<string>(undefined);
-  useEffect(() => {
+  // With the station itself: a moment later the next key may be on its way to a field already.
+  useLayoutEffect(() => {
     if (goingTo.current === station) toStation();
     goingTo.current = undefined;
   }, [station]);
