@@ -81,6 +81,31 @@ class ConditionBookTest {
   }
 
   @Test
+  void reasonsComeWorstFirstWhateverTheOrderOfTheBookAndSoundnessIsNone() {
+    ConditionBook turned =
+        new ConditionBook(GRADES, List.of(book.points().get(1), book.points().get(0)));
+    GradeVerdict verdict =
+        turned.grade(Map.of("blade", Seen.sure("sliver"), "snap", Seen.sure("soft")), Map.of());
+    assertThat(verdict.reasons())
+        .extracting(GradeVerdict.Reason::point)
+        .containsExactly("blade", "snap");
+    GradeVerdict sound =
+        turned.grade(Map.of("blade", Seen.sure("full"), "snap", Seen.sure("strong")), Map.of());
+    assertThat(sound.reasons()).isEmpty();
+    assertThat(sound.atLeast().label()).isEqualTo("Mint");
+  }
+
+  @Test
+  void pointsAndRanksAreFoundByTheirIds() {
+    assertThat(book.point("snap"))
+        .hasValueSatisfying(p -> assertThat(p.usualFault()).isEqualTo("good"));
+    assertThat(book.point("lock")).isEmpty();
+    assertThat(book.rank("mint")).isZero();
+    assertThat(book.rank("poor")).isEqualTo(2);
+    assertThatThrownBy(() -> book.rank("fine")).hasMessageContaining("found fine");
+  }
+
+  @Test
   void nothingLookedAtIsNoGrade() {
     assertThat(book.grade(Map.of(), Map.of()).best()).isNull();
   }
@@ -119,6 +144,38 @@ class ConditionBookTest {
         .isEqualTo("Mint, with its box");
     assertThat(boxed("sliver", Map.of("box", own, "tabs", Seen.sure("bent"))))
         .isEqualTo("Poor, with its box");
+  }
+
+  @Test
+  void aBoxNeedsTheGradeItAsksForOrABetterOne() {
+    ConditionBook fine =
+        new ConditionBook(
+            GRADES,
+            List.of(point("blade", "good", new Finding("honed", "Honed", "good", "", null))),
+            BOXED.boxes(),
+            List.of());
+    Map<String, Seen<String>> opened =
+        Map.of("box", Seen.sure("its-own"), "tabs", Seen.sure("bent"));
+    assertThat(fine.grade(Map.of("blade", Seen.sure("honed")), opened).best().label())
+        .isEqualTo("Good, like new, opened box");
+  }
+
+  @Test
+  void aBoxOrAFindingWithAnUnknownGradeIsRefused() {
+    assertThatThrownBy(
+            () ->
+                new ConditionBook(
+                    GRADES,
+                    List.of(),
+                    List.of(new ConditionBook.Box("b", "boxed", "superb", Map.of())),
+                    List.of()))
+        .hasMessageContaining("found superb");
+    assertThatThrownBy(
+            () ->
+                new ConditionBook(
+                    GRADES, List.of(point("x", "good", new Finding("a", "A", "fine", "", null)))))
+        .hasMessageContaining("grade of x.a")
+        .hasMessageContaining("found fine");
   }
 
   @Test
