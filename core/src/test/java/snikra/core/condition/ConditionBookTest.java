@@ -110,15 +110,10 @@ class ConditionBookTest {
     assertThat(book.grade(Map.of(), Map.of()).best()).isNull();
   }
 
-  private static final ConditionBook BOXED =
+  private final ConditionBook boxed =
       new ConditionBook(
           GRADES,
-          List.of(
-              point(
-                  "blade",
-                  "good",
-                  new Finding("full", "Full", "mint", "", null),
-                  new Finding("sliver", "Sliver", "poor", "", null))),
+          book.points().subList(0, 1),
           List.of(
               new ConditionBook.Box(
                   "opened",
@@ -129,8 +124,8 @@ class ConditionBookTest {
                   "boxed", "with its box", null, Map.of("box", List.of("its-own")))),
           List.of());
 
-  private static String boxed(String blade, Map<String, Seen<String>> seen) {
-    return BOXED.grade(Map.of("blade", Seen.sure(blade)), seen).best().label();
+  private String boxed(String blade, Map<String, Seen<String>> seen) {
+    return boxed.grade(Map.of("blade", Seen.sure(blade)), seen).best().label();
   }
 
   @Test
@@ -152,7 +147,7 @@ class ConditionBookTest {
         new ConditionBook(
             GRADES,
             List.of(point("blade", "good", new Finding("honed", "Honed", "good", "", null))),
-            BOXED.boxes(),
+            boxed.boxes(),
             List.of());
     Map<String, Seen<String>> opened =
         Map.of("box", Seen.sure("its-own"), "tabs", Seen.sure("bent"));

@@ -18,7 +18,7 @@ import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Sought;
 
 class CodeDatingTest {
-  private static final CodeScheme LETTERS =
+  static final CodeScheme LETTERS =
       new CodeScheme(
           "l",
           "l",

@@ -14,7 +14,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
 import snikra.core.clue.Part;
-import snikra.core.code.CodeScheme;
 import snikra.core.code.SeenCode;
 import snikra.core.code.Sign;
 import snikra.core.fixture.KnifeBuilder;
@@ -37,21 +36,6 @@ class OracleTest {
   private static final int OLDER_BY = 8;
 
   private static final NumberGrammar NUMBERS = numbers();
-  private static final CodeScheme LETTERS =
-      new CodeScheme(
-          "l",
-          "l",
-          Sign.LETTER,
-          CodeScheme.Kind.CYCLE,
-          1895,
-          1912,
-          null,
-          List.of("B", "D", "F", "H", "K", "M", "P", "R", "T"),
-          null,
-          Map.of(),
-          "",
-          "s");
-
   private final ReferenceShelf shelf =
       Shelf.invented()
           .withMakers(
@@ -77,7 +61,7 @@ class OracleTest {
         weight,
         changes,
         coded ? NUMBERS : null,
-        coded ? List.of(LETTERS) : List.of(),
+        coded ? List.of(CodeDatingTest.LETTERS) : List.of(),
         List.of(marks),
         "");
   }
