@@ -35,7 +35,9 @@ import snikra.server.photos.LostPhotograph;
 class Problems extends ResponseEntityExceptionHandler {
   private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
   private static final int FILE_CORRUPTED = 90030;
-  private static final int DATABASE_IS_CLOSED = 90098;
+
+  /** What the database says of itself amid being opened anew: closed, closed already, to read. */
+  private static final Set<Integer> OPENED_ANEW = Set.of(90098, 90121, 90097);
 
   /** Failures whose stack stands in the log already: the same a thousand times tells no more. */
   private final Set<String> told = ConcurrentHashMap.newKeySet();
@@ -112,7 +114,7 @@ class Problems extends ResponseEntityExceptionHandler {
           HttpStatus.SERVICE_UNAVAILABLE,
           "Snikra is busy with other requests. Try again in a moment.");
     }
-    if (code == DATABASE_IS_CLOSED) {
+    if (OPENED_ANEW.contains(code)) {
       return ProblemDetail.forStatusAndDetail(
           HttpStatus.SERVICE_UNAVAILABLE,
           "The file with the knives is being opened anew. Try again.");

@@ -387,7 +387,7 @@ public class Backups {
     Backup before = make(Backup.Reason.BEFORE_RESTORE);
     try (CopyOfDatabase copy = CopyOfDatabase.open(folder.resolve(DATABASE), true)) {
       bringOriginals(whole(folder), folder.resolveSibling(ORIGINALS), data.resolve("photos"));
-      disk.beginWriting();
+      Database.Opening begun = disk.beginWriting();
       try (Connection connection = database.getConnection()) {
         connection.setAutoCommit(false);
         try {
@@ -402,7 +402,7 @@ public class Backups {
       } finally {
         disk.endWriting();
       }
-      disk.force();
+      disk.force(begun);
       return before;
     } catch (IOException | SQLException e) {
       throw Disk.isFull(e) ? disk.full(e) : new BackupFailed(folder, e);

@@ -33,6 +33,21 @@ public class Database extends AbstractDataSource implements AutoCloseable {
   private boolean toReadOnly;
   private long lastTried;
   private long smallest;
+  private volatile Opening opening = new Opening(null);
+
+  /** One time it was opened. What was committed in an earlier one may be gone with it. */
+  static final class Opening {
+    private final @Nullable Exception why;
+
+    private Opening(@Nullable Exception why) {
+      this.why = why;
+    }
+
+    /** What failed in the one before. */
+    Exception why() {
+      return why == null ? new SQLException("The database was opened anew.") : why;
+    }
+  }
 
   /**
    * A database.
@@ -102,8 +117,14 @@ public class Database extends AbstractDataSource implements AutoCloseable {
    */
   synchronized void openAnew(Exception why) {
     LOG.warn("The database is opened anew: {}", why.getMessage());
+    opening = new Opening(why);
     shutDown("SHUTDOWN IMMEDIATELY");
     reopen(false);
+  }
+
+  /** The time it is open now. */
+  Opening opening() {
+    return opening;
   }
 
   /**
@@ -118,10 +139,17 @@ public class Database extends AbstractDataSource implements AutoCloseable {
 
   private void reopen(boolean read) {
     letPoolGo();
+    if (toReadOnly) {
+      // A connection that lingers would keep it open to read, and every later one would join it.
+      shutDown("SHUTDOWN IMMEDIATELY");
+    }
     toReadOnly = read;
     lastTried = System.nanoTime();
     try (Connection tried = pool().getConnection()) {
       if (!read) {
+        if (tried.isReadOnly()) {
+          throw new SQLException("It is still open to read only.");
+        }
         tried.setAutoCommit(true);
         try (Statement statement = tried.createStatement()) {
           statement.execute("CHECKPOINT SYNC");
@@ -162,7 +190,8 @@ public class Database extends AbstractDataSource implements AutoCloseable {
   // Over a connection of its own, which the shutdown takes with it: that it cannot be closed is no
   // news.
   private void shutDown(String how) {
-    try (Connection last = DriverManager.getConnection(url, "snikra", "");
+    try (Connection last =
+            DriverManager.getConnection(toReadOnly ? url + TO_READ : url, "snikra", "");
         Statement statement = last.createStatement()) {
       statement.execute(how);
     } catch (SQLException e) {

@@ -77,7 +77,25 @@ public class Disk implements AutoCloseable {
 
   /** Returns when all that was committed before is on the disk. */
   public void force() {
+    force(opening());
+  }
+
+  /**
+   * Returns when all that was committed since a writer began is on the disk.
+   *
+   * @param begun what {@link #beginWriting} gave: a database that was opened anew since, because
+   *     another writer's force failed, knows nothing of what this one committed
+   */
+  void force(Database.@Nullable Opening begun) {
     group.await();
+    Database.Opening now = opening();
+    if (now != null && now != begun) {
+      throw failed(now.why());
+    }
+  }
+
+  private Database.@Nullable Opening opening() {
+    return database == null ? null : database.opening();
   }
 
   private void checkpoint() {
@@ -104,8 +122,9 @@ public class Disk implements AutoCloseable {
   }
 
   /** A writer begins: while it writes the file is not tidied up. */
-  void beginWriting() {
+  Database.@Nullable Opening beginWriting() {
     writers.readLock().lock();
+    return opening();
   }
 
   /** The writer that began is done. */

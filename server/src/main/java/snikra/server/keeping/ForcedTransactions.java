@@ -1,5 +1,6 @@
 package snikra.server.keeping;
 
+import org.jspecify.annotations.Nullable;
 import org.springframework.orm.jpa.JpaTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.DefaultTransactionStatus;
@@ -14,7 +15,9 @@ public class ForcedTransactions extends JpaTransactionManager {
   private final transient Disk disk;
 
   /** Set on the thread of a transaction that writes, from its begin to its end. */
-  private final transient ThreadLocal<Boolean> writes = new ThreadLocal<>();
+  private static final ThreadLocal<Begun> WRITES = new ThreadLocal<>();
+
+  private record Begun(Database.@Nullable Opening in) {}
 
   public ForcedTransactions(Disk disk) {
     this.disk = disk;
@@ -27,8 +30,7 @@ public class ForcedTransactions extends JpaTransactionManager {
       return;
     }
     disk.requireRoom();
-    disk.beginWriting();
-    writes.set(true);
+    WRITES.set(new Begun(disk.beginWriting()));
     try {
       super.doBegin(transaction, definition);
     } catch (RuntimeException | Error e) {
@@ -40,8 +42,9 @@ public class ForcedTransactions extends JpaTransactionManager {
   @Override
   protected void doCommit(DefaultTransactionStatus status) {
     super.doCommit(status);
-    if (!status.isReadOnly()) {
-      disk.force();
+    Begun begun = WRITES.get();
+    if (begun != null) {
+      disk.force(begun.in());
     }
   }
 
@@ -52,8 +55,8 @@ public class ForcedTransactions extends JpaTransactionManager {
   }
 
   private void done() {
-    if (writes.get() != null) {
-      writes.remove();
+    if (WRITES.get() != null) {
+      WRITES.remove();
       disk.endWriting();
     }
   }
