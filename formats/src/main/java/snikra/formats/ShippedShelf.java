@@ -48,6 +48,7 @@ public final class ShippedShelf {
   private record Patterns(
       List<BolsterLayout> bolsters,
       List<Pull> pulls,
+      Map<String, Pattern.Asked> dividers,
       List<SpringLayout> springLayouts,
       List<Modifier> modifiers,
       List<Pattern> patterns) {}
@@ -87,6 +88,7 @@ public final class ShippedShelf {
             shapes.room,
             patterns.bolsters,
             patterns.pulls,
+            patterns.dividers,
             patterns.springLayouts,
             patterns.modifiers,
             patterns.patterns),

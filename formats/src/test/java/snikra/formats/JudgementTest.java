@@ -142,6 +142,25 @@ class JudgementTest {
               + "\"seen\":{\"handle_material\":\"acetal\"}}",
           "{\"story\":[{\"kind\":\"advertised\",\"date\":\"1912\",\"source\":\"advertisement\","
               + "\"shows\":{\"shield_shape\":\"bar\"}}],\"seen\":{\"shield_shape\":\"oval\"}}",
+          named(
+              "\"serpentine\"",
+              120,
+              1,
+              "front-only",
+              "{\"type\":\"clip\",\"end\":\"A\",\"presses\":\"both\",\"side\":\"pile\",\"spring\":2}",
+              "{\"type\":\"spey\",\"end\":\"A\"}",
+              "{\"type\":\"pen\",\"end\":\"B\"}"),
+          named("\"equal-end\"", 92, 2, "tip", "{\"type\":\"spear\",\"end\":\"A\"}"),
+          named(
+              "{\"value\":\"equal-end\",\"sureness\":\"likely\"}",
+              97,
+              3,
+              "both-ends",
+              "{\"type\":{\"value\":\"spear\",\"sureness\":\"unsure\"},\"end\":\"A\"}",
+              "{\"type\":\"pen\",\"end\":\"B\"}",
+              "{\"type\":\"pen\",\"end\":\"B\"}",
+              "{\"type\":\"file\",\"end\":\"B\"}",
+              "{\"type\":\"saw\",\"end\":\"A\"}"),
           numbered("15", "stag"),
           numbered("25", "stag"),
           numbered("15", "acetal"),
@@ -150,6 +169,13 @@ class JudgementTest {
                   .map(s -> "{\"kind\":\"held\",\"date\":\"1917\",\"source\":\"" + s + "\"}")
                   .collect(Collectors.joining(","))
               + "]}");
+
+  private static String named(
+      String frame, int mm, int springs, String bolsters, String... blades) {
+    return "{\"frame\":%s,\"closedLength\":\"%d mm\",\"springs\":%d,\"bolsters\":\"%s\",\"blades\":[%s],"
+            .formatted(frame, mm, springs, bolsters, String.join(",", blades))
+        + "\"seen\":{\"divider\":\"none\",\"nail_pull\":\"tang-lever\"}}";
+  }
 
   private static String numbered(String number, String handle) {
     return "{\"number\":\"%s\",\"seen\":{\"handle_material\":\"%s\"},\"marks\":[%s]}"
@@ -207,7 +233,21 @@ class JudgementTest {
     verdict.dating().lookNext().forEach(l -> out.append(l.feature()).append(l.bits()));
     examiner
         .lookalikes(specimen, List.of())
-        .forEach(t -> out.append(t.label()).append(t.decibans()));
+        .forEach(t -> out.append(t.label()).append(t.decibans()).append(t.probability()));
+    Specimen twin = SpecimenFormat.read("{" + LOOKS + "}", examiner.shelf());
+    examiner
+        .compare(specimen, List.of(examiner.onFile("twin", "Twin", twin)))
+        .totals()
+        .forEach(t -> out.append(t.decibans()));
+    verdict
+        .pattern()
+        .names()
+        .forEach(
+            n ->
+                out.append(n.pattern())
+                    .append(Math.round(n.probability() * 1e9))
+                    .append(' ')
+                    .append(Math.round(n.tradeProbability() * 1e9)));
     return out.toString();
   }
 

@@ -6,15 +6,18 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import snikra.core.measure.Length;
+import snikra.core.pattern.Pattern;
 import snikra.core.pattern.PatternNamer;
 import snikra.core.pattern.PatternVerdict;
 import snikra.core.pattern.PatternVerdict.Standing;
@@ -27,7 +30,8 @@ import snikra.core.specimen.Specimen;
 import snikra.core.specimen.Sureness;
 
 class PatternNamingTest {
-  private final PatternNamer namer = new PatternNamer(ShippedShelf.load().patterns());
+  private final PatternNamer namer =
+      new PatternNamer(ShippedShelf.load().patterns(), ShippedShelf.judgement());
 
   /** Named in the table, by the school it is named for. */
   private record Case(
@@ -402,5 +406,78 @@ class PatternNamingTest {
   void coversOfMetalMakeNoUtilityKnifeOfAPatternThatHasThemItself() {
     PatternVerdict verdict = namer.name(knife("rope-square", "all-metal", "86 mm", "1", "fleam@A"));
     assertThat(verdict.names().get(0).pattern()).isEqualTo("fleam");
+  }
+
+  @Test
+  void aWedgeThatRunsOutIsTheMarkOfAWhittlerAndNoneSpeaksAgainstOne() {
+    String knife =
+        "{\"frame\":\"equal-end\",\"springs\":2,\"closedLength\":\"90 mm\",\"seen\":{%s},\"blades\":"
+            + "[{\"type\":\"spear\",\"end\":\"A\"},{\"type\":\"pen\",\"end\":\"B\"},{\"type\":\"pen\",\"end\":\"B\"}]}";
+    String whittler = "whittler-equal-end";
+    double notLooked = share(whittler, knife.formatted(""));
+    double wedge = share(whittler, knife.formatted("\"divider\":\"wedge\""));
+    double full = share(whittler, knife.formatted("\"divider\":\"full\""));
+    double none = share(whittler, knife.formatted("\"divider\":\"none\""));
+    assertThat(wedge).isGreaterThan(notLooked).isGreaterThan(full);
+    assertThat(none).isLessThan(full).isLessThan(notLooked);
+    String cattle = knife.replaceFirst("pen", "spey");
+    assertThat(share("cattle-knife", cattle.formatted("\"divider\":\"wedge\"")))
+        .isLessThan(share("cattle-knife", cattle.formatted("")));
+  }
+
+  @Test
+  void noDividerIsNamedThatIsNotThere() {
+    String knife =
+        "{\"frame\":\"serpentine-slim\",\"springs\":2,\"closedLength\":\"98 mm\",\"seen\":{%s},\"blades\":"
+            + "[{\"type\":\"long-clip\",\"end\":\"A\"},{\"type\":\"long-clip\",\"end\":\"B\"}]}";
+    PatternVerdict without = read(knife.formatted("\"divider\":\"none\""));
+    assertThat(without.title() + without.names().get(0).because())
+        .doesNotContainIgnoringCase("divider")
+        .doesNotContainIgnoringCase("liner");
+    PatternVerdict with = read(knife.formatted("\"divider\":\"full\""));
+    assertThat(with.names().get(0).pattern()).isEqualTo("muskrat-two-spring");
+    assertThat(with.names().get(0).requirements())
+        .anySatisfy(
+            r -> {
+              assertThat(r.asks()).isEqualTo("a liner between the springs");
+              assertThat(r.standing()).isEqualTo(Standing.MET);
+            });
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "office-knife, handle_material, ivory, bone-jigged",
+    "fruit-knife, blade_steel, silver, carbon",
+    "french-peasant, handle_material, wood, stag",
+    "sardinian-shepherd, handle_material, horn, wood"
+  })
+  void coversAndSteelCountWhereTheyDefineAName(
+      String pattern, String feature, String asked, String other) {
+    Pattern of = ShippedShelf.load().patterns().pattern(pattern).orElseThrow();
+    String blades =
+        of.slots().stream()
+            .filter(s -> !s.optional())
+            .map(s -> "{\"type\":\"%s\",\"end\":\"%s\"}".formatted(s.usualType(), s.end()))
+            .collect(Collectors.joining(","));
+    String knife =
+        "{\"frame\":\""
+            + Collections.max(of.frames().entrySet(), Map.Entry.comparingByValue()).getKey()
+            + "\",\"bolsters\":\""
+            + of.bolsters().get(0)
+            + "\",\"closedLength\":\""
+            + of.closedLengthMm().typical()
+            + " mm\",\"seen\":{%s},\"blades\":["
+            + blades
+            + "]}";
+    String seen = "\"" + feature + "\":\"%s\"";
+    double met = share(pattern, knife.formatted(seen.formatted(asked)));
+    double missed = share(pattern, knife.formatted(seen.formatted(other)));
+    double notLooked = share(pattern, knife.formatted(""));
+    assertThat(met).isGreaterThanOrEqualTo(notLooked - 1e-9);
+    assertThat(missed).isLessThan(notLooked);
+  }
+
+  private PatternVerdict read(String knife) {
+    return namer.name(SpecimenFormat.read(knife, ShippedShelf.load()));
   }
 }

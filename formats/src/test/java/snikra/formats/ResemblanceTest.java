@@ -50,6 +50,15 @@ class ResemblanceTest {
   }
 
   @Test
+  void eachIsRankedByWhatHoldingItAloneAgainstTheKnifeGives() {
+    for (Comparison.Total total : EXAMINER.lookalikes(knife(CAMP.formatted("")), List.of())) {
+      Comparison.Total alone = compare(CAMP.formatted(""), total.id()).totals().get(0);
+      assertThat(total.decibans()).as(total.id()).isCloseTo(alone.decibans(), within(1e-9));
+      assertThat(total.probability()).isCloseTo(alone.probability(), within(1e-12));
+    }
+  }
+
+  @Test
   void tellsSpeakForTheOneAndAgainstTheOther() {
     Comparison c = compare(CAMP.formatted(""), "harrowmint-lisk/HL80", "harrowmint-lisk/HL81");
 

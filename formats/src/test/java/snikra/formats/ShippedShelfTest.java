@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
@@ -97,6 +98,32 @@ class ShippedShelfTest {
       assertThat(m.marks()).allSatisfy(v -> assertThat(v.to()).isGreaterThanOrEqualTo(v.from()));
       assertThat(m.changes()).allSatisfy(c -> assertThat(c).isBetween(1700, 2026));
     }
+  }
+
+  @Test
+  void whatANameAsksForCanBeAnsweredInTheClueBook() {
+    List<Pattern.Asked> asked =
+        shelf.patterns().patterns().stream().flatMap(p -> p.asks().stream()).toList();
+    assertThat(asked).isNotEmpty();
+    Stream.concat(asked.stream(), shelf.patterns().dividers().values().stream())
+        .forEach(
+            one -> {
+              assertThat(answersTo(one.feature())).containsAll(one.answers().keySet());
+              assertThat(Stations.ORDER).contains(one.station());
+            });
+    shelf
+        .patterns()
+        .mechanisms()
+        .forEach(
+            of ->
+                Stream.of(of.shows(), of.askWhen())
+                    .flatMap(m -> m.entrySet().stream())
+                    .filter(e -> !e.getKey().equals("bolsters"))
+                    .forEach(e -> assertThat(answersTo(e.getKey())).containsAll(e.getValue())));
+  }
+
+  private List<String> answersTo(String feature) {
+    return shelf.clues().feature(feature).orElseThrow().clues().stream().map(Clue::id).toList();
   }
 
   @Test

@@ -17,18 +17,18 @@ public record Bound(int year, int ramp, Firmness firmness) {
     }
   }
 
-  double asNotBefore(int y) {
+  double asNotBefore(int y, Floors floors) {
     if (y < year) {
-      return firmness.floor();
+      return floors.of(firmness);
     }
     return y >= year + ramp ? 1 : FIRST_YEAR + (1 - FIRST_YEAR) * (y - year) / ramp;
   }
 
-  double asNotAfter(int y) {
+  double asNotAfter(int y, Floors floors) {
     if (y <= year) {
       return 1;
     }
-    double floor = firmness.floor();
+    double floor = floors.of(firmness);
     return y >= year + ramp ? floor : 1 - (1 - floor) * (y - year) / ramp;
   }
 }

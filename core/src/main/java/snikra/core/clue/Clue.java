@@ -38,10 +38,10 @@ public record Clue(
 
   /** A closed span of years in which usage was at home, with soft shoulders. */
   public record Window(int from, int to, int ramp, Firmness firmness) {
-    double at(int year) {
+    double at(int year, Floors floors) {
       return Math.min(
-          new Bound(from, ramp, firmness).asNotBefore(year),
-          new Bound(to, ramp, firmness).asNotAfter(year));
+          new Bound(from, ramp, firmness).asNotBefore(year, floors),
+          new Bound(to, ramp, firmness).asNotAfter(year, floors));
     }
   }
 
@@ -77,15 +77,16 @@ public record Clue(
    * Compatibility with a year: 1 where fully at home, never 0.
    *
    * @param laterCopy whether the knife copies an older style, which lifts an imitable not-after
+   * @param floors what is left outside its bounds
    */
-  public double compatibility(int year, boolean laterCopy) {
-    double s = notBefore == null ? 1 : notBefore.asNotBefore(year);
+  public double compatibility(int year, boolean laterCopy, Floors floors) {
+    double s = notBefore == null ? 1 : notBefore.asNotBefore(year, floors);
     if (notAfter != null && !(laterCopy && isCopied())) {
-      s *= notAfter.asNotAfter(year);
+      s *= notAfter.asNotAfter(year, floors);
     }
     double window = windows.isEmpty() ? 1 : 0;
     for (Window w : windows) {
-      window = Math.max(window, w.at(year));
+      window = Math.max(window, w.at(year, floors));
     }
     return s * window;
   }

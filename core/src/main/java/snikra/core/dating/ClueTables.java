@@ -8,9 +8,11 @@ import java.util.Map;
 import java.util.function.Function;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
+import snikra.core.clue.Floors;
 import snikra.core.pattern.Pattern;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
+import snikra.core.specimen.Reliability;
 import snikra.core.specimen.Sureness;
 
 /**
@@ -27,6 +29,8 @@ final class ClueTables {
   private final YearAxis axis;
   private final List<Region> regions;
   private final double[][] output;
+  private final Reliability reliability;
+  private final Floors floors;
   private final double mistakenAtLarge;
 
   /** Output of all who are not on file, by region and year. */
@@ -48,6 +52,8 @@ final class ClueTables {
 
   ClueTables(ReferenceShelf shelf, YearAxis axis) {
     this.axis = axis;
+    this.reliability = Reliability.of(shelf.judgement());
+    this.floors = Floors.of(shelf.judgement());
     this.mistakenAtLarge = shelf.judgement().of("look.mistaken");
     this.regions = shelf.regions();
     this.output = new double[regions.size()][];
@@ -101,7 +107,7 @@ final class ClueTables {
         }
       }
     }
-    double rightly = o.sureness().reliability();
+    double rightly = reliability.of(o.sureness());
     return Look.at(o.feature().id(), part, false, rightly, p, mean(p));
   }
 
@@ -142,7 +148,7 @@ final class ClueTables {
   }
 
   private double rightly(Sureness sureness, Feature feature) {
-    return sureness.reliability() * (1 - mistaken(feature)) / (1 - mistakenAtLarge);
+    return reliability.of(sureness) * (1 - mistaken(feature)) / (1 - mistakenAtLarge);
   }
 
   /**
@@ -230,7 +236,7 @@ final class ClueTables {
       double sum = 0;
       for (int c = 0; c < p.length; c++) {
         Clue clue = feature.clues().get(c);
-        double s = clue.compatibility(axis.year(y), style == OLD_STYLE);
+        double s = clue.compatibility(axis.year(y), style == OLD_STYLE, floors);
         p[c][r][style][y] = often[c] * s;
         sum += p[c][r][style][y];
       }

@@ -18,6 +18,7 @@ import snikra.core.reference.History.Fitting;
 import snikra.core.reference.Maker;
 import snikra.core.reference.ModelTell;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.Reliability;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.Sureness;
 import snikra.core.trait.AtLarge;
@@ -31,6 +32,7 @@ import snikra.core.trait.Traits;
 final class HandReader {
   private final YearAxis axis;
   private final AtLarge atLarge;
+  private final Reliability reliability;
   private final double outOfEra;
   private final double onItsKnives;
   private final double notOnFile;
@@ -53,6 +55,7 @@ final class HandReader {
     this.axis = axis;
     this.atLarge = new AtLarge(shelf);
     Judgement judgement = shelf.judgement();
+    reliability = Reliability.of(judgement);
     outOfEra = judgement.of("fitting.out-of-era");
     onItsKnives = judgement.of("fitting.on-its-knives");
     notOnFile = judgement.of("fitting.not-on-file");
@@ -218,7 +221,7 @@ final class HandReader {
     if (all.isEmpty()) {
       return row;
     }
-    double q = sureness.reliability();
+    double q = reliability.of(sureness);
     List<Fitting> its = all.stream().filter(f -> f.value().equals(answer)).toList();
     double trust = (its.isEmpty() ? all : its).stream().mapToDouble(Fitting::trust).max().orElse(1);
     double any = Math.max(rare, atLarge.rate(trait, answer, shown.first()));
@@ -281,7 +284,7 @@ final class HandReader {
       for (Map.Entry<String, Double> one : answer.shares().entrySet()) {
         double any = Math.max(rare, atLarge.rate(tell.trait(), one.getKey(), shown.first()));
         double own = tell.likely().getOrDefault(one.getKey(), 0.0) + (1 - sum) * any;
-        ratio += one.getValue() * told(tell, own, any, answer.sureness().reliability());
+        ratio += one.getValue() * told(tell, own, any, reliability.of(answer.sureness()));
       }
       best = best == null ? ratio : Math.max(best, ratio);
     }

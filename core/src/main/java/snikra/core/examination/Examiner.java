@@ -59,7 +59,7 @@ public final class Examiner {
   public Examiner(ReferenceShelf shelf, int thisYear) {
     this.shelf = shelf;
     this.thisYear = thisYear;
-    this.namer = new PatternNamer(shelf.patterns());
+    this.namer = new PatternNamer(shelf.patterns(), shelf.judgement());
     this.reader = new MarkReader(shelf);
     this.dating = new DatingModel(shelf, thisYear);
     this.likeness = new Likeness(shelf);

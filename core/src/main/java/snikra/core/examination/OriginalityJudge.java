@@ -25,6 +25,7 @@ import snikra.core.number.DecodedNumber;
 import snikra.core.reference.History;
 import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.Reliability;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenFace;
 import snikra.core.specimen.Specimen;
@@ -40,6 +41,7 @@ final class OriginalityJudge {
   private static final int MOST_TELLS = 5;
 
   private final ReferenceShelf shelf;
+  private final Reliability reliability;
   private final Specimen knife;
   private final DatingVerdict dated;
   private final @Nullable NumberVerdict number;
@@ -52,6 +54,7 @@ final class OriginalityJudge {
       @Nullable NumberVerdict number,
       Optional<MainBlade> main) {
     this.shelf = shelf;
+    this.reliability = Reliability.of(shelf.judgement());
     this.knife = knife;
     this.dated = dated;
     this.number = number;
@@ -117,7 +120,7 @@ final class OriginalityJudge {
       Seen<String> seen = seen(s.of());
       Double times = seen == null ? null : s.answers().get("" + seen.value());
       if (times != null) {
-        double q = seen.sureness().reliability();
+        double q = reliability.of(seen.sureness());
         odds *= q * times + 1 - q;
       }
     }
@@ -185,7 +188,7 @@ final class OriginalityJudge {
   private double ofPoint(Alteration a) {
     Seen<String> seen = knife.condition().get(a.point());
     return seen != null && a.findings().contains("" + seen.value())
-        ? seen.sureness().reliability()
+        ? reliability.of(seen.sureness())
         : 0;
   }
 

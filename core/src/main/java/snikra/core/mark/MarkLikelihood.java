@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import snikra.core.judgement.Judgement;
 import snikra.core.specimen.Face;
 import snikra.core.specimen.FaceState;
+import snikra.core.specimen.Reliability;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenFace;
 
@@ -20,6 +21,7 @@ final class MarkLikelihood {
 
   private static final double EITHER = 0.5;
 
+  private final Reliability reliability;
   private final double lineWornAway;
   private final double lineNotOnFile;
   private final double outOfOrder;
@@ -42,6 +44,7 @@ final class MarkLikelihood {
   MarkLikelihood(FiledMarks filed, Channel channel, Judgement judgement) {
     this.filed = filed;
     this.channel = channel;
+    reliability = Reliability.of(judgement);
     lineWornAway = judgement.of("mark.line-worn-away");
     lineNotOnFile = judgement.of("mark.line-not-on-file");
     outOfOrder = judgement.of("mark.out-of-order");
@@ -77,7 +80,7 @@ final class MarkLikelihood {
       Seen<String> answer = seen.get(point);
       if (answer != null && answer.value() != null) {
         byChance += Math.log(EITHER);
-        double q = answer.sureness().reliability();
+        double q = reliability.of(answer.sureness());
         for (int v = 0; v < log.length; v++) {
           String onFile = filed.marks.get(v).variant().letterform().get(point);
           double p =

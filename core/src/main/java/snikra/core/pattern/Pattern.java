@@ -20,7 +20,9 @@ import snikra.core.specimen.Side;
  * @param mechanism what makes it what it is beside its shape, null for most
  * @param mainShare what a full main takes of the closed length; null where that is the usual share
  * @param springs counts, the usual one first
+ * @param dividers what stands between its springs, by id of the book
  * @param bolsters layouts, the usual one first
+ * @param asks what the definition asks beside shape
  * @param tellApart by rival pattern, the sentence that tells the two apart
  * @param strictly what the historical definition asks
  * @param inTrade how sellers use the name today
@@ -40,10 +42,11 @@ public record Pattern(
     Range closedLengthMm,
     @Nullable Double mainShare,
     List<Integer> springs,
-    Dividers dividers,
+    String dividers,
     List<String> bolsters,
     List<String> pulls,
     @Nullable Mechanism mechanism,
+    List<Asked> asks,
     List<Slot> slots,
     List<String> tells,
     Map<String, String> tellApart,
@@ -71,18 +74,6 @@ public record Pattern(
     HIGH,
     MEDIUM,
     LOW;
-
-    @Override
-    public String toString() {
-      return spelled(this);
-    }
-  }
-
-  /** Whether a liner stands between the springs. */
-  public enum Dividers {
-    ALWAYS,
-    NEVER,
-    EITHER;
 
     @Override
     public String toString() {
@@ -122,6 +113,35 @@ public record Pattern(
       Map<String, List<String>> shows, double atLarge, Map<String, List<String>> askWhen) {
     public Mechanism {
       askWhen = askWhen == null ? Map.of() : Map.copyOf(askWhen);
+    }
+  }
+
+  /**
+   * What a name asks beside shape, where it was looked at.
+   *
+   * @param feature of the clue book
+   * @param answers weight by answer, 1 expected to 0.1 tolerated
+   * @param words what it asks; null where it is worth no word
+   * @param found how an answer that does not fit is told
+   * @param station where one looks
+   * @param look what to look for where two names differ in it
+   */
+  public record Asked(
+      String feature,
+      Map<String, Double> answers,
+      @Nullable String words,
+      Map<String, String> found,
+      String station,
+      String look) {
+    public Asked {
+      found = found == null ? Map.of() : Map.copyOf(found);
+    }
+
+    /** Any other answer, as it is told. */
+    static final String OTHER = "other";
+
+    String told(String answer) {
+      return found.getOrDefault(answer, found.getOrDefault(OTHER, answer));
     }
   }
 
@@ -169,6 +189,7 @@ public record Pattern(
 
   public Pattern {
     regions = regions == null ? Map.of() : Map.copyOf(regions);
+    asks = asks == null ? List.of() : List.copyOf(asks);
     alsoCalled = alsoCalled == null ? List.of() : List.copyOf(alsoCalled);
     tellApart = tellApart == null ? Map.of() : Map.copyOf(tellApart);
     strictly = strictly == null ? List.of() : List.copyOf(strictly);

@@ -1,5 +1,6 @@
 package snikra.core.pattern;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -22,6 +23,7 @@ public record PatternBook(
     BladeRoom room,
     List<BolsterLayout> bolsters,
     List<Pull> pulls,
+    Map<String, Pattern.Asked> dividers,
     List<SpringLayout> springLayouts,
     List<Modifier> modifiers,
     List<Pattern> patterns) {
@@ -31,6 +33,7 @@ public record PatternBook(
     blades = List.copyOf(blades);
     bolsters = List.copyOf(bolsters);
     pulls = List.copyOf(pulls);
+    dividers = Map.copyOf(dividers);
     springLayouts = List.copyOf(springLayouts);
     modifiers = List.copyOf(modifiers);
     patterns = List.copyOf(patterns);
@@ -42,6 +45,7 @@ public record PatternBook(
     springLayouts.forEach(
         l -> l.patterns().forEach(id -> known("pattern", id, l.id(), patternsById)));
     for (Pattern p : patterns) {
+      known("dividers", p.dividers(), p.id(), dividers);
       String of = p.id();
       p.frames().keySet().forEach(id -> known("frame", id, of, framesById));
       p.tellApart().keySet().forEach(id -> known("look-alike", id, of, patternsById));
@@ -59,6 +63,7 @@ public record PatternBook(
         new BladeRoom(List.of(1.0), 1),
         List.of(),
         List.of(),
+        Map.of(),
         List.of(),
         List.of(),
         List.of());
@@ -80,6 +85,13 @@ public record PatternBook(
   /** What some patterns are known by beside their shape. */
   public List<Pattern.Mechanism> mechanisms() {
     return patterns.stream().map(Pattern::mechanism).filter(Objects::nonNull).distinct().toList();
+  }
+
+  /** What a name asks beside shape: what stands between its springs, and what is its own. */
+  List<Pattern.Asked> asks(Pattern pattern) {
+    List<Pattern.Asked> asks = new ArrayList<>(pattern.asks());
+    asks.add(Objects.requireNonNull(dividers.get(pattern.dividers())));
+    return asks;
   }
 
   /** How this knife is laid out, as the first that fits; empty where too little was counted. */

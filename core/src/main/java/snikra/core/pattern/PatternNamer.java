@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import snikra.core.judgement.Judgement;
 import snikra.core.pattern.Pattern.Mechanism;
 import snikra.core.pattern.PatternVerdict.Name;
 import snikra.core.pattern.PatternVerdict.Requirement;
@@ -25,14 +26,20 @@ public final class PatternNamer {
   private static final int LOOKALIKES = 1;
   private static final double SHOWN_FROM = 0.02;
   private static final double LEADS_FROM = 0.5;
-  private static final double UNNAMED_BY_CHANCE = 0.25;
 
   private final PatternBook book;
   private final List<Mechanism> mechanisms;
   private final Pulls pulls;
 
+  private final NamingRates rates;
+  private final Tolerance strict;
+  private final Tolerance trade;
+
   /** A namer for this book. */
-  public PatternNamer(PatternBook book) {
+  public PatternNamer(PatternBook book, Judgement judgement) {
+    this.rates = NamingRates.of(judgement);
+    this.strict = Tolerance.of(judgement, Pattern.School.STRICT);
+    this.trade = Tolerance.of(judgement, Pattern.School.TRADE);
     this.book = book;
     this.mechanisms = book.mechanisms();
     this.pulls = new Pulls(book);
@@ -57,14 +64,14 @@ public final class PatternNamer {
   /** The names this knife may bear. */
   public PatternVerdict name(Specimen knife) {
     List<Mechanism> shown = mechanisms.stream().filter(m -> Scoring.isShown(m, knife)).toList();
-    Ranked strict = rank(knife, Tolerance.STRICT, false, shown);
-    Ranked trade = rank(knife, Tolerance.TRADE, true, shown);
-    boolean known = Scoring.known(knife, shown) > 0 && !strict.scored.isEmpty();
+    Ranked defined = rank(knife, strict, false, shown);
+    Ranked sold = rank(knife, trade, true, shown);
+    boolean known = Scoring.known(knife, shown) > 0 && !defined.scored.isEmpty();
     return new PatternVerdict(
-        title(strict, knife),
-        title(trade, knife),
-        known ? names(knife, strict, trade) : List.of(),
-        strict.unnamed);
+        title(defined, knife),
+        title(sold, knife),
+        known ? names(knife, defined, sold) : List.of(),
+        defined.unnamed);
   }
 
   private Ranked rank(
@@ -72,10 +79,10 @@ public final class PatternNamer {
     List<Scoring> scored = new ArrayList<>();
     for (Pattern p : book.patterns()) {
       if (tradeLabels || p.role() != Pattern.Role.TRADE_LABEL) {
-        scored.add(new Scoring(book, p, knife, tolerance, shown, pulls));
+        scored.add(new Scoring(book, p, knife, tolerance, rates, shown, pulls));
       }
     }
-    double unnamed = Scoring.known(knife, shown) * Math.log(UNNAMED_BY_CHANCE);
+    double unnamed = Scoring.known(knife, shown) * Math.log(rates.unnamed());
     double shift = scored.stream().mapToDouble(Scoring::log).max().orElse(unnamed);
     double top = Math.max(shift, unnamed);
     double sum = Math.exp(unnamed - top);

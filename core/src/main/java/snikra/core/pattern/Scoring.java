@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import snikra.core.pattern.Pattern.Asked;
 import snikra.core.pattern.Pattern.Mechanism;
 import snikra.core.pattern.PatternVerdict.Requirement;
 import snikra.core.pattern.PatternVerdict.Standing;
@@ -16,23 +17,13 @@ import snikra.core.specimen.Specimen;
 
 /** How well one knife fits one pattern by one school, and what was asked and found. */
 final class Scoring {
-  private static final double FALLBACK = 0.5;
-  private static final double FRAME_MISSEEN = 0.1;
-  private static final double MEASURING_ERROR_MM = 2;
-  private static final double LENGTH_SCALE_MM = 3;
-
-  /** A size at the end of its range is met this often, against the typical one. */
-  private static final double AT_THE_END_OF_RANGE = 0.55;
-
-  private static final double LESS_USUAL_BOLSTERS = 0.75;
-  private static final double LESS_USUAL_PULL = 0.6;
-  private static final String DIVIDER = "divider";
   private static final String BOLSTERS = "bolsters";
 
   private final PatternBook book;
   private final Pattern pattern;
   private final Specimen knife;
   private final Tolerance tolerance;
+  private final NamingRates rates;
   private final List<Mechanism> mechanisms;
   private final Pulls pulls;
   private final @Nullable SlotAssignment assignment;
@@ -49,8 +40,10 @@ final class Scoring {
       Pattern pattern,
       Specimen knife,
       Tolerance tolerance,
+      NamingRates rates,
       List<Mechanism> mechanisms,
       Pulls pulls) {
+    this.rates = rates;
     this.pulls = pulls;
     this.mechanisms = mechanisms;
     this.book = book;
@@ -60,9 +53,10 @@ final class Scoring {
     this.assignment =
         knife.blades().isEmpty()
             ? null
-            : new SlotAssignment(book, pattern, knife.blades(), tolerance);
+            : new SlotAssignment(book, pattern, knife.blades(), tolerance, rates);
     double blades = assignment == null ? 0 : assignment.log() + count();
-    double role = Math.log(pattern.role() == Pattern.Role.FALLBACK ? FALLBACK : pattern.weight());
+    double role =
+        Math.log(pattern.role() == Pattern.Role.FALLBACK ? rates.fallback() : pattern.weight());
     this.log =
         role
             + blades
@@ -72,6 +66,7 @@ final class Scoring {
             + length()
             + bolsters()
             + pulls()
+            + asked()
             + mechanism();
   }
 
@@ -94,8 +89,9 @@ final class Scoring {
     return Math.log(
         Seen.weight(
             knife.frame(),
+            rates.seen(),
             f -> pattern.frames().getOrDefault(f, tolerance.frame()),
-            f -> FRAME_MISSEEN));
+            f -> rates.frameMisseen()));
   }
 
   private double press() {
@@ -105,6 +101,7 @@ final class Scoring {
     return Math.log(
         Seen.weight(
             knife.blades().get(0).presses(),
+            rates.seen(),
             p -> (p == Presses.BOTH) == asksBoth() ? 1 : tolerance.press(),
             p -> (p == Presses.ONE) == asksBoth() ? 1 : tolerance.press()));
   }
@@ -116,7 +113,10 @@ final class Scoring {
   private double springs() {
     return Math.log(
         Seen.weight(
-            knife.springs(), n -> pattern.springs().contains(n) ? 1 : tolerance.springs(), n -> 1));
+            knife.springs(),
+            rates.seen(),
+            n -> pattern.springs().contains(n) ? 1 : tolerance.springs(),
+            n -> 1));
   }
 
   private double length() {
@@ -125,14 +125,15 @@ final class Scoring {
     }
     Pattern.Range range = pattern.closedLengthMm();
     double mm = knife.closedLength().mm();
-    double over = beyond(mm, range) - MEASURING_ERROR_MM;
+    double over = beyond(mm, range) - rates.measuringErrorMm();
     if (over > 0) {
-      return Math.log(Math.max(tolerance.length(), Math.exp(-Math.pow(over / LENGTH_SCALE_MM, 2))));
+      return Math.log(
+          Math.max(tolerance.length(), Math.exp(-Math.pow(over / rates.lengthScaleMm(), 2))));
     }
     double half =
         mm < range.typical() ? range.typical() - range.min() : range.max() - range.typical();
     double off = Math.min(1, Math.abs(mm - range.typical()) / Math.max(1, half));
-    return off * off * Math.log(AT_THE_END_OF_RANGE);
+    return off * off * Math.log(rates.endOfRange());
   }
 
   private static double beyond(double mm, Pattern.Range range) {
@@ -146,9 +147,9 @@ final class Scoring {
     }
     if (pattern.bolsters().contains(seen.value())) {
       boolean usual = pattern.bolsters().get(0).equals(seen.value());
-      return usual ? 0 : Math.log(LESS_USUAL_BOLSTERS);
+      return usual ? 0 : Math.log(rates.lessUsualBolsters());
     }
-    double q = seen.sureness().reliability();
+    double q = rates.seen().of(seen.sureness());
     return Math.log(q * tolerance.bolsters() + (1 - q));
   }
 
@@ -182,9 +183,24 @@ final class Scoring {
       if (seen != null
           && asked.getValue().contains("" + seen.value())
           && !pulls.of(pattern, asked.getKey()).contains("" + seen.value())) {
-        double q = seen.sureness().reliability();
-        log += Math.log(q * LESS_USUAL_PULL + 1 - q);
+        double q = rates.seen().of(seen.sureness());
+        log += Math.log(q * rates.otherPull() + 1 - q);
       }
+    }
+    return log;
+  }
+
+  // Covers, steel and dividers, where a name asks for them.
+  private double asked() {
+    double log = 0;
+    for (Asked asked : book.asks(pattern)) {
+      log +=
+          Math.log(
+              Seen.weight(
+                  knife.seen().get(asked.feature()),
+                  rates.seen(),
+                  answer -> asked.answers().getOrDefault(answer, tolerance.asked()),
+                  answer -> 1));
     }
     return log;
   }
@@ -229,6 +245,13 @@ final class Scoring {
               book.bolsterWords(bolsters.value()),
               pattern.bolsters().contains(bolsters.value())));
     }
+    for (Asked one : book.asks(pattern)) {
+      String answer = Seen.valueOf(knife.seen().get(one.feature()));
+      if (one.words() != null && answer != null) {
+        boolean met = one.answers().containsKey(answer);
+        asked.add(requirement(one.words(), met ? one.words() : one.told(answer), met));
+      }
+    }
     return asked;
   }
 
@@ -260,7 +283,7 @@ final class Scoring {
       return new Requirement(asks, null, Standing.UNKNOWN);
     }
     double mm = knife.closedLength().mm();
-    boolean met = beyond(mm, pattern.closedLengthMm()) <= MEASURING_ERROR_MM;
+    boolean met = beyond(mm, pattern.closedLengthMm()) <= rates.measuringErrorMm();
     String found =
         met ? "in its size" : mm > pattern.closedLengthMm().max() ? "too long" : "too short";
     return requirement(asks, found, met);
@@ -290,13 +313,11 @@ final class Scoring {
     if (springs != null && !pattern.springs().contains(springs)) {
       out.add("on " + Words.number(springs) + (springs == 1 ? " spring" : " springs"));
     }
-    Seen<String> divider = knife.seen().get(DIVIDER);
-    String found = divider == null ? null : divider.value();
-    if ("none".equals(found) && pattern.dividers() == Pattern.Dividers.ALWAYS) {
-      out.add("no divider between the springs");
-    }
-    if (found != null && !"none".equals(found) && pattern.dividers() == Pattern.Dividers.NEVER) {
-      out.add("a divider between the springs");
+    for (Asked one : book.asks(pattern)) {
+      String answer = Seen.valueOf(knife.seen().get(one.feature()));
+      if (answer != null && !one.answers().containsKey(answer)) {
+        out.add(one.told(answer));
+      }
     }
     return out;
   }

@@ -9,9 +9,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
+import snikra.core.pattern.Pattern.Asked;
 import snikra.core.pattern.Pattern.Slot;
 import snikra.core.pattern.PatternVerdict.Settle;
 import snikra.core.specimen.Presses;
+import snikra.core.specimen.Seen;
 import snikra.core.specimen.Specimen;
 
 /**
@@ -44,6 +47,7 @@ final class Settler {
     springs(leader, rival).ifPresent(candidates::add);
     length(leader, rival).ifPresent(candidates::add);
     bolsters(leader, rival).ifPresent(candidates::add);
+    asked(leader, rival, candidates);
     return candidates.stream()
         .filter(c -> c.apart >= LEAST_APART)
         .max(Comparator.comparingDouble(Candidate::apart))
@@ -147,6 +151,27 @@ final class Settler {
             + book.bolsterWords(rival.bolsters().get(0))
             + ".";
     return candidate(apart(usual(leader.bolsters()), usual(rival.bolsters())), "pattern", look);
+  }
+
+  // What only one of the two asks for says nothing of how the other would look.
+  private void asked(Pattern leader, Pattern rival, List<Candidate> out) {
+    List<Asked> both = new ArrayList<>(book.asks(leader));
+    both.addAll(book.asks(rival));
+    for (Asked one : both) {
+      Map<String, Double> a = answers(leader, one.feature());
+      Map<String, Double> b = answers(rival, one.feature());
+      if (Seen.valueOf(knife.seen().get(one.feature())) == null && a != null && b != null) {
+        candidate(apart(a, b), one.station(), one.look()).ifPresent(out::add);
+      }
+    }
+  }
+
+  private @Nullable Map<String, Double> answers(Pattern of, String feature) {
+    return book.asks(of).stream()
+        .filter(asked -> asked.feature().equals(feature))
+        .map(Asked::answers)
+        .findFirst()
+        .orElse(null);
   }
 
   private static Optional<Candidate> candidate(double apart, String station, String look) {

@@ -21,20 +21,22 @@ import snikra.core.specimen.Side;
  */
 final class SlotAssignment {
   static final int MOST_BLADES = 12;
-  private static final double OPTIONAL = 0.9;
-  private static final double OTHER_END = 0.8;
-  private static final double OTHER_SIDE = 0.85;
-  private static final double OTHER_SPRING = 0.3;
-  private static final double TYPE_MISSEEN = 0.1;
 
   private final PatternBook book;
   private final Pattern pattern;
   private final List<SeenBlade> blades;
   private final Tolerance tolerance;
+  private final NamingRates rates;
   private final int[] slotOf;
   private final double log;
 
-  SlotAssignment(PatternBook book, Pattern pattern, List<SeenBlade> blades, Tolerance tolerance) {
+  SlotAssignment(
+      PatternBook book,
+      Pattern pattern,
+      List<SeenBlade> blades,
+      Tolerance tolerance,
+      NamingRates rates) {
+    this.rates = rates;
     this.book = book;
     this.pattern = pattern;
     this.blades = blades.subList(0, Math.min(blades.size(), MOST_BLADES));
@@ -97,17 +99,29 @@ final class SlotAssignment {
   private double fit(SeenBlade blade, Slot slot) {
     double type =
         Seen.weight(
-            blade.type(), t -> slot.types().getOrDefault(t, tolerance.type()), t -> TYPE_MISSEEN);
+            blade.type(),
+            rates.seen(),
+            t -> slot.types().getOrDefault(t, tolerance.type()),
+            t -> rates.bladeMisseen());
     double end =
-        Seen.weight(blade.end(), e -> fit(e, slot), e -> fit(e == End.A ? End.B : End.A, slot));
+        Seen.weight(
+            blade.end(),
+            rates.seen(),
+            e -> fit(e, slot),
+            e -> fit(e == End.A ? End.B : End.A, slot));
     double side =
-        Seen.weight(blade.side(), s -> s == slot.side() ? 1 : OTHER_SIDE, s -> OTHER_SIDE);
+        Seen.weight(
+            blade.side(),
+            rates.seen(),
+            s -> s == slot.side() ? 1 : rates.otherSide(),
+            s -> rates.otherSide());
     double spring =
         Seen.weight(
             blade.spring(),
-            n -> isOn(n, slot) ? 1 : OTHER_SPRING,
-            n -> isOn(n, slot) ? 1 : OTHER_SPRING);
-    return type * end * side * spring * (slot.optional() ? OPTIONAL : 1);
+            rates.seen(),
+            n -> isOn(n, slot) ? 1 : rates.otherSpring(),
+            n -> isOn(n, slot) ? 1 : rates.otherSpring());
+    return type * end * side * spring * (slot.optional() ? rates.optionalBlade() : 1);
   }
 
   // Counted from either side: a knife may lie either way up.
@@ -120,7 +134,7 @@ final class SlotAssignment {
   }
 
   private double fit(End end, Slot slot) {
-    return end == slot.end() ? 1 : end == slot.endAlso() ? OTHER_END : tolerance.end();
+    return end == slot.end() ? 1 : end == slot.endAlso() ? rates.otherEnd() : tolerance.end();
   }
 
   /** The log weight of the best way. */

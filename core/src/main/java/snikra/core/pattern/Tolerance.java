@@ -1,5 +1,7 @@
 package snikra.core.pattern;
 
+import snikra.core.judgement.Judgement;
+
 /**
  * What a school makes of a requirement that is missed: how likely a knife that bears the name is to
  * be like that all the same.
@@ -13,6 +15,7 @@ package snikra.core.pattern;
  * @param missing a blade too few
  * @param over a blade too many
  * @param length a size outside its own
+ * @param asked covers, steel or a divider other than the definition asks
  */
 record Tolerance(
     double frame,
@@ -23,12 +26,22 @@ record Tolerance(
     double type,
     double missing,
     double over,
-    double length) {
+    double length,
+    double asked) {
 
-  /** The historical definition: each requirement counts. */
-  static final Tolerance STRICT =
-      new Tolerance(0.02, 0.08, 0.3, 0.02, 0.02, 0.03, 0.03, 0.02, 0.03);
-
-  /** Sellers go by the look of the whole and by the size. */
-  static final Tolerance TRADE = new Tolerance(0.08, 0.3, 0.7, 0.2, 0.03, 0.12, 0.08, 0.03, 0.1);
+  /** That of a school, as it is judged. */
+  static Tolerance of(Judgement judgement, Pattern.School school) {
+    String of = "name." + school + ".";
+    return new Tolerance(
+        judgement.of(of + "frame"),
+        judgement.of(of + "bolsters"),
+        judgement.of(of + "springs"),
+        judgement.of(of + "press"),
+        judgement.of(of + "end"),
+        judgement.of(of + "type"),
+        judgement.of(of + "missing"),
+        judgement.of(of + "over"),
+        judgement.of(of + "length"),
+        judgement.of(of + "asked"));
+  }
 }

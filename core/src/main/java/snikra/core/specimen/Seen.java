@@ -58,15 +58,19 @@ public record Seen<T>(@Nullable T value, Sureness sureness, @Nullable Map<String
    * The weight of what was seen, each way of having seen wrongly counted in by its chance; 1 where
    * nothing is known.
    *
+   * @param reliability how often it is as it was seen
    * @param weight of a value, were it there
    * @param misseen the weight where something else is there than what was seen
    */
   public static <T> double weight(
-      @Nullable Seen<T> seen, ToDoubleFunction<T> weight, ToDoubleFunction<T> misseen) {
+      @Nullable Seen<T> seen,
+      Reliability reliability,
+      ToDoubleFunction<T> weight,
+      ToDoubleFunction<T> misseen) {
     if (seen == null || seen.value() == null) {
       return 1;
     }
-    double q = seen.sureness().reliability();
+    double q = reliability.of(seen.sureness());
     return q * weight.applyAsDouble(seen.value()) + (1 - q) * misseen.applyAsDouble(seen.value());
   }
 }

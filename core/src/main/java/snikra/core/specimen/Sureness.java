@@ -2,22 +2,11 @@ package snikra.core.specimen;
 
 /** How well something was seen. */
 public enum Sureness {
-  SURE(0.985),
-  LIKELY(0.85),
-  UNSURE(0.55),
+  SURE,
+  LIKELY,
+  UNSURE,
   /** Looked at, and not to be told. */
-  CANNOT_TELL(0);
-
-  private final double reliability;
-
-  Sureness(double reliability) {
-    this.reliability = reliability;
-  }
-
-  /** Probability that what was seen is what is there. */
-  public double reliability() {
-    return reliability;
-  }
+  CANNOT_TELL;
 
   @Override
   public String toString() {

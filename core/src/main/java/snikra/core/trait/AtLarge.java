@@ -17,12 +17,10 @@ import snikra.core.specimen.Seen;
 public final class AtLarge {
   private static final String NONE = "none";
 
-  /** Lengths that no pattern has are spread over the span of hand sizes, in millimetres. */
-  private static final double SIZES = 80;
-
   private final double rare;
   private final double number;
   private final double ofNoPattern;
+  private final double sizes;
   private final Map<String, Map<String, Double>> rates = new HashMap<>();
   private final Map<String, Feature.OnlyIf> onlyIf = new HashMap<>();
   private final List<Weighted> patterns;
@@ -33,11 +31,15 @@ public final class AtLarge {
     rare = shelf.judgement().of("large.rare");
     number = shelf.judgement().of("large.number");
     ofNoPattern = shelf.judgement().of("large.length-of-no-pattern");
+    sizes = shelf.judgement().of("large.sizes-mm");
     List<Pattern> all = shelf.patterns().patterns();
     double total = all.stream().mapToDouble(AtLarge::often).sum();
     patterns =
         all.stream()
-            .map(p -> new Weighted(often(p) / total, PatternTells.of(p, shelf.patterns())))
+            .map(
+                p ->
+                    new Weighted(
+                        often(p) / total, PatternTells.of(p, shelf.patterns(), shelf.judgement())))
             .toList();
     for (Weighted p : patterns) {
       for (ModelTell tell : p.tells) {
@@ -90,7 +92,7 @@ public final class AtLarge {
         }
       }
     }
-    return (1 - ofNoPattern) * sum + ofNoPattern / SIZES;
+    return (1 - ofNoPattern) * sum + ofNoPattern / sizes;
   }
 
   public static double normal(double x, double middle, double spread) {

@@ -14,33 +14,34 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class ClueTest {
+  private static final Floors FLOORS = new Floors(1e-4, 0.01, 0.12);
 
   @ParameterizedTest
   @CsvSource({"1891, 0.01", "1892, 0.25", "1902, 0.625", "1912, 1", "2000, 1"})
   void aNotBeforeRisesFromAQuarterOverItsRamp(int year, double expected) {
     Clue lifter = clue(new Bound(1892, 20, Firmness.FIRM), null, false);
-    assertThat(lifter.compatibility(year, false)).isCloseTo(expected, within(1e-9));
+    assertThat(lifter.compatibility(year, false, FLOORS)).isCloseTo(expected, within(1e-9));
   }
 
   @ParameterizedTest
   @CsvSource({"1800, 1", "1930, 1", "1940, 0.56", "1950, 0.12", "2026, 0.12"})
   void aNotAfterFallsToItsFloorOverItsRamp(int year, double expected) {
     Clue pull = clue(null, new Bound(1930, 20, Firmness.SOFT), true);
-    assertThat(pull.compatibility(year, false)).isCloseTo(expected, within(1e-9));
+    assertThat(pull.compatibility(year, false, FLOORS)).isCloseTo(expected, within(1e-9));
   }
 
   @Test
   void onlyAnImitableNotAfterIsLiftedForALaterCopy() {
     Bound ended = new Bound(1930, 20, Firmness.SOFT);
-    assertThat(clue(null, ended, true).compatibility(1990, true)).isEqualTo(1);
-    assertThat(clue(null, ended, false).compatibility(1990, true)).isEqualTo(0.12);
+    assertThat(clue(null, ended, true).compatibility(1990, true, FLOORS)).isEqualTo(1);
+    assertThat(clue(null, ended, false).compatibility(1990, true, FLOORS)).isEqualTo(0.12);
   }
 
   @Test
   void aLaterCopyIsStillNotBeforeItsInvention() {
     Clue striker =
         clue(new Bound(1826, 0, Firmness.HARD), new Bound(1930, 10, Firmness.SOFT), true);
-    assertThat(striker.compatibility(1800, true)).isEqualTo(1e-4);
+    assertThat(striker.compatibility(1800, true, FLOORS)).isEqualTo(1e-4);
   }
 
   @Test
@@ -61,9 +62,9 @@ class ClueTest {
             List.of("GERMANY"),
             "",
             "");
-    assertThat(bare.compatibility(1930, false)).isEqualTo(1);
-    assertThat(bare.compatibility(1975, false)).isEqualTo(0.01);
-    assertThat(bare.compatibility(2005, false)).isEqualTo(1);
+    assertThat(bare.compatibility(1930, false, FLOORS)).isEqualTo(1);
+    assertThat(bare.compatibility(1975, false, FLOORS)).isEqualTo(0.01);
+    assertThat(bare.compatibility(2005, false, FLOORS)).isEqualTo(1);
     assertThat(bare.isDated()).isTrue();
   }
 
@@ -71,7 +72,7 @@ class ClueTest {
   void aClueWithoutABoundSaysNothingOfTheYear() {
     Clue plain = clue(null, null, false);
     assertThat(plain.isDated()).isFalse();
-    assertThat(plain.compatibility(1700, false)).isEqualTo(1);
+    assertThat(plain.compatibility(1700, false, FLOORS)).isEqualTo(1);
     assertThat(plain.leaning("anywhere")).isEqualTo(1);
   }
 
@@ -83,7 +84,7 @@ class ClueTest {
       @ForAll Firmness firmness,
       @ForAll boolean copy) {
     Clue clue = clue(new Bound(from, ramp, firmness), new Bound(from + 10, ramp, firmness), true);
-    assertThat(clue.compatibility(year, copy)).isGreaterThan(0).isLessThanOrEqualTo(1);
+    assertThat(clue.compatibility(year, copy, FLOORS)).isGreaterThan(0).isLessThanOrEqualTo(1);
   }
 
   @Test

@@ -13,6 +13,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
+import snikra.core.clue.Floors;
 import snikra.core.clue.Part;
 import snikra.core.code.SeenCode;
 import snikra.core.code.Sign;
@@ -24,6 +25,7 @@ import snikra.core.reference.Maker;
 import snikra.core.reference.MarkVariant;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
+import snikra.core.specimen.Reliability;
 import snikra.core.specimen.Sureness;
 
 /**
@@ -360,7 +362,7 @@ class OracleTest {
     }
 
     private double likelihood(Evidence.Observed o, Region r, int y, int style) {
-      double q = o.sureness().reliability();
+      double q = Reliability.of(numbers).of(o.sureness());
       double m = o.feature().mistaken() == null ? 0.015 : o.feature().mistaken();
       q *= (1 - m) / (1 - 0.015);
       String key = o.feature().id() + o.clue().id();
@@ -387,9 +389,15 @@ class OracleTest {
     private double p(Feature feature, Clue clue, Region r, int y, int style) {
       double all = 0;
       for (Clue c : feature.clues()) {
-        all += c.base() * c.compatibility(FIRST + y, style == 1) * c.leaning(r.id());
+        all +=
+            c.base()
+                * c.compatibility(FIRST + y, style == 1, Floors.of(numbers))
+                * c.leaning(r.id());
       }
-      double own = clue.base() * clue.compatibility(FIRST + y, style == 1) * clue.leaning(r.id());
+      double own =
+          clue.base()
+              * clue.compatibility(FIRST + y, style == 1, Floors.of(numbers))
+              * clue.leaning(r.id());
       return feature.complete() ? own / all : own;
     }
 
