@@ -19,6 +19,7 @@ import java.util.Random;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
+import org.openjdk.jmh.infra.BenchmarkParams;
 import org.openjdk.jmh.results.RunResult;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
@@ -50,21 +51,29 @@ public final class Report {
     var options =
         new OptionsBuilder()
             .include(ExaminationBenchmark.class.getSimpleName())
+            .include(LikenessBenchmark.class.getSimpleName())
             .verbosity(VerboseMode.SILENT)
             .build();
     for (RunResult r : new Runner(options).run()) {
-      String makers = r.getParams().getParam("makers");
       Statistics times = r.getPrimaryResult().getStatistics();
       System.out.printf(
           Locale.ROOT,
-          "  %-10s %-28s median %6.2f ms, one in ten over %6.2f ms%n",
+          "  %-14s %-30s median %6.2f ms, one in ten over %6.2f ms%n",
           r.getPrimaryResult().getLabel(),
-          makers.equals("0")
-              ? "shelf as shipped"
-              : makers + " makers, " + 10 * Integer.parseInt(makers) + " marks",
+          against(r.getParams()),
           times.getPercentile(50),
           times.getPercentile(90));
     }
+  }
+
+  private static String against(BenchmarkParams of) {
+    String makers = of.getParam("makers");
+    if (makers == null) {
+      return of.getParam("each") + " models and as many knives";
+    }
+    return makers.equals("0")
+        ? "shelf as shipped"
+        : makers + " makers, " + 10 * Integer.parseInt(makers) + " marks";
   }
 
   private static void start(Path app) throws IOException, InterruptedException {
@@ -94,8 +103,9 @@ public final class Report {
   private static Process launch(Path app) throws IOException {
     return new ProcessBuilder(
             Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+            "-Xmx400m",
             "-XX:+UseSerialGC",
-            "-XX:TieredStopAtLevel=1",
+            "-Dspring.aot.enabled=true",
             "-Xlog:disable",
             "-XX:SharedArchiveFile=" + app.resolve("snikra.jsa"),
             "-jar",

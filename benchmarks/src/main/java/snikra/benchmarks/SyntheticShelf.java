@@ -68,6 +68,37 @@ final class SyntheticShelf {
         "m" + m, name, REGIONS[m % 4], town, 1, List.of(year + 40), null, List.of(), marks, "");
   }
 
+  /** The same maker once more under another id, with marks of its own. */
+  static Maker again(Maker maker, String prefix) {
+    List<MarkVariant> marks = new ArrayList<>();
+    for (MarkVariant m : maker.marks()) {
+      marks.add(
+          new MarkVariant(
+              prefix + m.id(),
+              m.lines(),
+              m.pile(),
+              m.technique(),
+              m.everyBlade(),
+              m.from(),
+              m.to(),
+              m.give(),
+              m.note(),
+              m.source()));
+    }
+    return new Maker(
+        prefix + maker.id(),
+        maker.name(),
+        maker.region(),
+        maker.place(),
+        maker.weight(),
+        maker.changes(),
+        maker.numbers(),
+        maker.codes(),
+        marks,
+        maker.history(),
+        maker.note());
+  }
+
   static String word(Random random, int length) {
     StringBuilder word = new StringBuilder();
     for (int i = 0; i < length; i++) {

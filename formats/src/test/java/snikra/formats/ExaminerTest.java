@@ -3,6 +3,7 @@ package snikra.formats;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -10,6 +11,8 @@ import snikra.core.examination.Examiner;
 import snikra.core.examination.Stations;
 import snikra.core.examination.Verdict;
 import snikra.core.examination.Verdict.Progress;
+import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.Specimen;
 
 class ExaminerTest {
   private final Examiner examiner = new Examiner(ShippedShelf.load(), 2026);
@@ -347,5 +350,26 @@ class ExaminerTest {
         .noneMatch(f -> f.code().equals("acts-as-built"));
     assertThat(examine("{\"blades\":[{\"end\":\"A\"},{\"end\":\"B\"}]}").findings())
         .noneMatch(f -> f.code().equals("acts-as-built"));
+  }
+
+  @Test
+  void anExaminerMadeFromAnotherJudgesLikeOneMadeAnew() {
+    ReferenceShelf shelf = ShippedShelf.load();
+    Examiner first = new Examiner(shelf, 2026);
+    Specimen knife =
+        SpecimenFormat.read(
+            "{\"frame\":\"equal-end\",\"seen\":{\"spacer\":\"plastic\",\"bail\":\"wire\"},"
+                + "\"blades\":[{\"type\":\"spear\",\"end\":\"A\"}]}",
+            shelf);
+    first.examine(knife);
+    ReferenceShelf fewer = shelf.withMakers(shelf.makers().subList(0, 2));
+    ReferenceShelf judged = shelf.judgedBy(shelf.judgement().with("bound.soft", 0.5));
+    for (ReferenceShelf other : List.of(fewer, judged)) {
+      assertThat(first.with(other).examine(knife).dating())
+          .usingRecursiveComparison()
+          .isEqualTo(new Examiner(other, 2026).examine(knife).dating());
+    }
+    assertThat(first.with(judged).examine(knife).dating().curve())
+        .isNotEqualTo(first.examine(knife).dating().curve());
   }
 }

@@ -313,7 +313,7 @@ class HeardTest {
   private static Verdict withPack(String more, String marks, String knife) {
     String pack = PACK.formatted(more, marks);
     Examiner own =
-        EXAMINER.on(
+        EXAMINER.with(
             PackFormat.inPlace(List.of(PackFormat.read("own.yaml", pack)), EXAMINER.shelf()));
     return own.examine(SpecimenFormat.read(knife, own.shelf()));
   }

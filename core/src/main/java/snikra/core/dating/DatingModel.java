@@ -53,7 +53,11 @@ public final class DatingModel {
 
   /** A model that knows this shelf and looks no further than {@code thisYear}. */
   public DatingModel(ReferenceShelf shelf, int thisYear) {
-    this.desk = new Desk(shelf, thisYear);
+    this(shelf, new Desk(shelf, thisYear, null));
+  }
+
+  private DatingModel(ReferenceShelf shelf, Desk desk) {
+    this.desk = desk;
     this.shelf = shelf;
     this.axis = desk.axis;
     this.tables = desk.tables;
@@ -61,6 +65,11 @@ public final class DatingModel {
     this.lookNext = new LookNext(shelf, tables, axis);
     this.deciders = new Deciders(shelf, tables);
     this.traits = new Traits(shelf);
+  }
+
+  /** The same with another shelf; what follows from the books alone is shared. */
+  public DatingModel with(ReferenceShelf other, int thisYear) {
+    return new DatingModel(other, new Desk(other, thisYear, desk));
   }
 
   /** How much is told. */

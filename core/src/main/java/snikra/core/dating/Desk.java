@@ -44,7 +44,7 @@ final class Desk {
   private final PatternEras patternEras;
 
   /** By pattern, region, style and year. */
-  private final Map<String, double[][][]> eras = new ConcurrentHashMap<>();
+  private final Map<String, double[][][]> eras;
 
   private final double ruledOut;
   private final double beforeRun;
@@ -58,11 +58,19 @@ final class Desk {
   private final double notListedFor;
   private final IdentityHashMap<History.Model, double[]> runs = new IdentityHashMap<>();
 
-  Desk(ReferenceShelf shelf, int thisYear) {
+  /**
+   * A desk with this shelf.
+   *
+   * @param like another, of which what follows from the books alone is taken over where they are
+   *     the same: it is by far the most of what a desk holds in memory
+   */
+  Desk(ReferenceShelf shelf, int thisYear, @Nullable Desk like) {
     Judgement judgement = shelf.judgement();
     this.shelf = shelf;
     this.axis = new YearAxis(YearAxis.FIRST, thisYear);
-    this.tables = new ClueTables(shelf, axis);
+    boolean isSame = like != null && like.axis.equals(axis) && like.shelf.hasBooksOf(shelf);
+    this.tables = isSame ? like.tables : new ClueTables(shelf, axis);
+    this.eras = isSame ? like.eras : new ConcurrentHashMap<>();
     this.uses =
         shelf.makers().stream().map(m -> MarkUse.of(m, shelf.region(m.region()), axis)).toList();
     this.hands = shelf.makers().stream().map(m -> Hand.of(m, shelf, axis)).toList();

@@ -73,7 +73,7 @@ public final class Sampler {
   /** A sampler of knives up to this year. */
   public Sampler(ReferenceShelf shelf, int thisYear) {
     this.shelf = shelf;
-    desk = new Desk(shelf, thisYear);
+    desk = new Desk(shelf, thisYear, null);
     axis = desk.axis;
     tables = desk.tables;
     for (int m = 0; m < desk.uses.size(); m++) {

@@ -57,11 +57,15 @@ public final class Examiner {
 
   /** An examiner with this shelf at hand, in this year. */
   public Examiner(ReferenceShelf shelf, int thisYear) {
+    this(shelf, thisYear, new DatingModel(shelf, thisYear));
+  }
+
+  private Examiner(ReferenceShelf shelf, int thisYear, DatingModel dating) {
     this.shelf = shelf;
     this.thisYear = thisYear;
     this.namer = new PatternNamer(shelf.patterns(), shelf.judgement());
     this.reader = new MarkReader(shelf);
-    this.dating = new DatingModel(shelf, thisYear);
+    this.dating = dating;
     this.likeness = new Likeness(shelf);
     this.appraiser = new Appraiser(shelf.patterns(), shelf.condition());
     this.stations = new Stations(shelf);
@@ -84,12 +88,7 @@ public final class Examiner {
 
   /** An examiner with another shelf, in the same year. */
   public Examiner with(ReferenceShelf other) {
-    return new Examiner(other, thisYear);
-  }
-
-  /** An examiner with another shelf, in the same year. */
-  public Examiner on(ReferenceShelf other) {
-    return new Examiner(other, thisYear);
+    return new Examiner(other, thisYear, dating.with(other, thisYear));
   }
 
   /** The mark on file that a knife most likely bears, where one is likelier than all else. */

@@ -196,6 +196,17 @@ public record Pattern(
     inTrade = inTrade == null ? List.of() : List.copyOf(inTrade);
   }
 
+  /** The number of the last of its springs that a blade bears on; 0 where that is not on file. */
+  int lastSpring() {
+    int last = 0;
+    for (Slot slot : slots) {
+      for (int spring : slot.bearsOn()) {
+        last = Math.max(last, spring);
+      }
+    }
+    return last;
+  }
+
   int fewestBlades() {
     int fewest = 0;
     for (Slot slot : slots) {

@@ -90,8 +90,13 @@ public record PatternBook(
   /** What a name asks beside shape: what stands between its springs, and what is its own. */
   List<Pattern.Asked> asks(Pattern pattern) {
     List<Pattern.Asked> asks = new ArrayList<>(pattern.asks());
-    asks.add(Objects.requireNonNull(dividers.get(pattern.dividers())));
+    asks.add(divider(pattern));
     return asks;
+  }
+
+  /** What a name asks to stand between its springs. */
+  Pattern.Asked divider(Pattern pattern) {
+    return Objects.requireNonNull(dividers.get(pattern.dividers()));
   }
 
   /** How this knife is laid out, as the first that fits; empty where too little was counted. */

@@ -192,17 +192,23 @@ final class Scoring {
 
   // Covers, steel and dividers, where a name asks for them.
   private double asked() {
-    double log = 0;
-    for (Asked asked : book.asks(pattern)) {
-      log +=
-          Math.log(
-              Seen.weight(
-                  knife.seen().get(asked.feature()),
-                  rates.seen(),
-                  answer -> asked.answers().getOrDefault(answer, tolerance.asked()),
-                  answer -> 1));
+    double log = asked(book.divider(pattern));
+    for (Asked asked : pattern.asks()) {
+      log += asked(asked);
     }
     return log;
+  }
+
+  private double asked(Asked asked) {
+    Seen<String> seen = knife.seen().get(asked.feature());
+    return seen == null
+        ? 0
+        : Math.log(
+            Seen.weight(
+                seen,
+                rates.seen(),
+                answer -> asked.answers().getOrDefault(answer, tolerance.asked()),
+                answer -> 1));
   }
 
   static boolean isShown(Mechanism of, Specimen knife) {

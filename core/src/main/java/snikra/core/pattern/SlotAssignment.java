@@ -126,11 +126,9 @@ final class SlotAssignment {
 
   // Counted from either side: a knife may lie either way up.
   private boolean isOn(int spring, Slot slot) {
-    int last =
-        pattern.slots().stream().flatMap(s -> s.bearsOn().stream()).max(Integer::compare).orElse(0);
     return slot.bearsOn().isEmpty()
         || slot.bearsOn().contains(spring)
-        || slot.bearsOn().contains(last + 1 - spring);
+        || slot.bearsOn().contains(pattern.lastSpring() + 1 - spring);
   }
 
   private double fit(End end, Slot slot) {

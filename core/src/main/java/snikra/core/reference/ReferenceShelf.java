@@ -87,6 +87,14 @@ public record ReferenceShelf(
     return with(assayOffices, others);
   }
 
+  /** Whether the other shelf has the same books: clues, patterns, countries and judgement. */
+  public boolean hasBooksOf(ReferenceShelf other) {
+    return clues.equals(other.clues)
+        && patterns.equals(other.patterns)
+        && regions.equals(other.regions)
+        && judgement == other.judgement;
+  }
+
   /** The same shelf with other assay offices and makers in place of these. */
   public ReferenceShelf with(List<AssayOffice> offices, List<Maker> others) {
     return with(confusions, spellings, offices, others);

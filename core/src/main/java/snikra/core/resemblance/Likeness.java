@@ -2,6 +2,7 @@ package snikra.core.resemblance;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -145,10 +146,18 @@ public final class Likeness {
   /** Candidates by how much speaks for them, most first; each as though it were the only one. */
   public List<Total> ranked(Specimen knife, MarkEvidence marks, List<Lookalike> others) {
     Held held = held(knife, marks);
+    Map<String, Double> mates = new HashMap<>();
     List<Total> out = new ArrayList<>();
     for (Lookalike other : others) {
       double decibans = total(held, other);
-      double elsewhere = elsewhere(mates(held, List.of(other)));
+      double elsewhere = elsewhere(List.of());
+      if (other.pattern() != null) {
+        elsewhere =
+            elsewhere(
+                List.of(
+                    mates.computeIfAbsent(
+                        other.pattern(), of -> total(held, lookalikes.mate(of)))));
+      }
       double share = odds(decibans) / (odds(decibans) + elsewhere);
       out.add(new Total(other.id(), other.label(), decibans, share));
     }
@@ -158,9 +167,11 @@ public final class Likeness {
 
   // What no tell names says nothing of it.
   private double total(Held held, Lookalike other) {
-    double sum = cell(held, Traits.MARK, other).decibans();
+    double sum = held.mark.anyRead() && isMaker(held, other) ? mark(ownMarks(held, other)) : 0;
     for (ModelTell tell : other.tells()) {
-      sum += cell(held, tell.trait(), other).decibans();
+      if (isSeen(held, tell)) {
+        sum += decibans(tell.mm() == null ? answer(held, tell) : length(held, tell));
+      }
     }
     return sum;
   }
@@ -185,35 +196,42 @@ public final class Likeness {
 
   private Cell cell(Held held, String trait, Lookalike other) {
     if (trait.equals(Traits.MARK)) {
-      return mark(held, other);
+      return markCell(held, other);
     }
     ModelTell tell = other.tell(trait).orElse(null);
     if (tell == null) {
       return new Cell(null, Standing.NOT_KNOWN, 0);
     }
-    return tell.mm() == null ? answer(held, trait, tell) : length(held, tell);
+    String expected =
+        tell.mm() == null
+            ? expected(trait, tell)
+            : String.format(Locale.ROOT, "%.0f mm", tell.mm());
+    return isSeen(held, tell)
+        ? told(expected, decibans(tell.mm() == null ? answer(held, tell) : length(held, tell)))
+        : new Cell(expected, Standing.NOT_SEEN, 0);
   }
 
-  private Cell length(Held held, ModelTell tell) {
-    String expected = String.format(Locale.ROOT, "%.0f mm", tell.mm());
-    if (held.length == null) {
-      return new Cell(expected, Standing.NOT_SEEN, 0);
-    }
+  private static boolean isSeen(Held held, ModelTell tell) {
+    return tell.mm() == null ? held.seen.containsKey(tell.trait()) : held.length != null;
+  }
+
+  // How much likelier the length is on such a knife than on knives at large.
+  private double length(Held held, ModelTell tell) {
     double own = AtLarge.normal(held.mm, tell.mm(), tell.spread());
-    return told(expected, (1 - tellIsWrong) * own / held.lengthAtLarge + tellIsWrong);
+    return (1 - tellIsWrong) * own / held.lengthAtLarge + tellIsWrong;
   }
 
-  private Cell answer(Held held, String trait, ModelTell tell) {
-    String expected = expected(trait, tell);
-    Seen<String> seen = held.seen.get(trait);
-    if (seen == null) {
-      return new Cell(expected, Standing.NOT_SEEN, 0);
+  // The same of an answer.
+  private double answer(Held held, ModelTell tell) {
+    Seen<String> seen = held.seen.get(tell.trait());
+    double sum = 0;
+    for (double p : tell.likely().values()) {
+      sum += p;
     }
-    double sum = tell.likely().values().stream().mapToDouble(Double::doubleValue).sum();
-    double any = atLarge.rate(trait, seen.value(), held.seen);
+    double any = atLarge.rate(tell.trait(), seen.value(), held.seen);
     double own = tell.likely().getOrDefault(seen.value(), 0.0) + (1 - sum) * any;
     double q = reliability.of(seen.sureness()) * (1 - tellIsWrong);
-    return told(expected, q * own / any + 1 - q);
+    return q * own / any + 1 - q;
   }
 
   private String expected(String trait, ModelTell tell) {
@@ -227,23 +245,33 @@ public final class Likeness {
         .collect(Collectors.joining(" or "));
   }
 
-  private Cell mark(Held held, Lookalike other) {
-    if (other.maker() == null || shelf.maker(other.maker()).isEmpty()) {
+  private static boolean isMaker(Held held, Lookalike other) {
+    return other.maker() != null && held.mark.knows(other.maker());
+  }
+
+  private static MarkHeld.Own ownMarks(Held held, Lookalike other) {
+    return held.mark.of(other.maker(), other.from(), other.to());
+  }
+
+  private double mark(MarkHeld.Own own) {
+    return decibans((1 - markIsAnothers) * own.ratio() + markIsAnothers);
+  }
+
+  private Cell markCell(Held held, Lookalike other) {
+    if (!isMaker(held, other)) {
       return new Cell(null, Standing.NOT_KNOWN, 0);
     }
-    MarkHeld.Own own = held.mark.of(other.maker(), other.from(), other.to());
+    MarkHeld.Own own = ownMarks(held, other);
     String expected =
         own.marks() == 0
             ? "no mark of its years on file"
             : "a mark of " + shelf.maker(other.maker()).orElseThrow().name();
-    if (!held.mark.anyRead()) {
-      return new Cell(expected, Standing.NOT_SEEN, 0);
-    }
-    return told(expected, (1 - markIsAnothers) * own.ratio() + markIsAnothers);
+    return held.mark.anyRead()
+        ? told(expected, mark(own))
+        : new Cell(expected, Standing.NOT_SEEN, 0);
   }
 
-  private static Cell told(String expected, double ratio) {
-    double decibans = decibans(ratio);
+  private static Cell told(String expected, double decibans) {
     Standing standing =
         Math.abs(decibans) < LITTLE_DECIBANS
             ? Standing.SAYS_LITTLE

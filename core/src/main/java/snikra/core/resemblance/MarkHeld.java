@@ -50,6 +50,10 @@ final class MarkHeld {
     return anyRead;
   }
 
+  boolean knows(String maker) {
+    return byMaker.containsKey(maker);
+  }
+
   Own of(String maker, int from, int to) {
     Filed filed = byMaker.get(maker);
     double own = 0;

@@ -52,7 +52,7 @@ class HandReaderTest {
 
   private static HandRecord record(Maker maker, Shown shown) {
     ReferenceShelf shelf = Shelf.invented().withMakers(List.of(maker));
-    Desk desk = new Desk(shelf, Shelf.THIS_YEAR);
+    Desk desk = new Desk(shelf, Shelf.THIS_YEAR, null);
     Evidence plain = KnifeBuilder.aKnifeOn(shelf).evidence();
     Evidence evidence =
         new Evidence(

@@ -88,7 +88,7 @@ class ExaminationController {
     for (Maker m : makers) {
       requireRegion(m);
     }
-    return desk.examiner().on(PackFormat.inPlace(read, desk.examiner().shelf()));
+    return desk.examiner().with(PackFormat.inPlace(read, desk.examiner().shelf()));
   }
 
   private void requireRegion(Maker maker) {

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Verdict;
 import snikra.core.specimen.Specimen;
@@ -28,6 +29,9 @@ public class Verdicts {
 
   private record Key(Examiner by, Specimen knife) {}
 
+  /** By whom the last was worked out. What others found is let go, and they with it. */
+  private @Nullable Examiner last;
+
   public Verdicts(Supplier<Examiner> desk) {
     this.desk = desk;
   }
@@ -40,6 +44,10 @@ public class Verdicts {
             () -> {
               Verdict verdict = examiner.examine(knife);
               synchronized (atHand) {
+                if (last != examiner) {
+                  atHand.clear();
+                  last = examiner;
+                }
                 atHand.put(new Key(examiner, knife), verdict);
               }
               return verdict;
