@@ -1621,6 +1621,10 @@ export interface components {
             value: number;
             why: string;
         };
+        RateGroup: {
+            about: string;
+            rates: components["schemas"]["Rate"][];
+        };
         Reading: {
             reading: string;
         };
@@ -3112,7 +3116,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Rate"][];
+                    "*/*": components["schemas"]["RateGroup"][];
                 };
             };
         };

@@ -6,6 +6,7 @@ import { path } from "../../drawing/geometry";
 import { answerOptions } from "../../drawing/pictures";
 import { percent } from "../../format";
 import { sourceOf } from "./source";
+import { told } from "./told";
 
 type History = OneMaker["history"];
 
@@ -14,11 +15,8 @@ export function HistoryOf({ maker, pack }: { maker: OneMaker; pack: MakersPack }
   const { owners, contracts, shields, fittings, models, tells } = maker.history;
   const book = useQuery({ queryKey: ["book"], queryFn: api.book, staleTime: Number.POSITIVE_INFINITY });
   const markById = (id: string) => maker.marks.find((m) => m.id === id)?.lines.join(" / ") ?? id;
-  const words = (f: { feature: string; value: string }) => {
-    const question = book.data?.questions.find((q) => q.id === f.feature);
-    const answer = question?.answers.find((a) => a.id === f.value);
-    return `${question?.label ?? f.feature}: ${answer?.label ?? f.value}`;
-  };
+  const words = (f: { feature: string; value: string }) =>
+    told(f.feature, f.value, book.data?.questions ?? []);
   return (
     <>
       {owners.length > 0 && <Facts heading="Whose it was" pack={pack} facts={owners} what={(o) => o.name} />}

@@ -4,20 +4,6 @@ import { Link } from "react-router";
 import { api } from "../../api/client";
 import { Failed } from "../../ui/failed";
 
-/** What each group of numbers is about, by how their names begin. */
-const GROUPS: [string, string][] = [
-  ["state", "How a knife came to be as it is, against one as made"],
-  ["look", "What was seen"],
-  ["source", "What sources are worth"],
-  ["fitting", "What a maker fitted"],
-  ["model", "Models"],
-  ["tell", "Tells"],
-  ["hand", "Whose hand"],
-  ["mark", "Marks"],
-  ["statement", "What is struck or said beside the mark"],
-  ["pattern", "The pattern as a clue"],
-];
-
 /** Every number of judgement the verdicts are worked out from, each with its reason. */
 export function JudgementPage() {
   const rates = useQuery({ queryKey: ["judgement"], queryFn: api.judgement });
@@ -40,30 +26,25 @@ export function JudgementPage() {
         .
       </p>
       {rates.isPending && <p className="voice mt-4 text-ink3">Looking.</p>}
-      {GROUPS.map(([id, name]) => {
-        const own = (rates.data ?? []).filter((r) => r.id.startsWith(`${id}.`));
-        return (
-          own.length > 0 && (
-            <section key={id} aria-label={name} className="mt-5">
-              <h2 className="font-semibold">{name}</h2>
-              <dl className="mt-1 max-w-[60rem] border-t border-rule">
-                {own.map((r) => (
-                  <div
-                    key={r.id}
-                    className="grid grid-cols-[minmax(0,1fr)_4.5rem] gap-x-4 border-b border-rule py-1 sm:grid-cols-[minmax(0,1fr)_4.5rem_minmax(0,1.4fr)]"
-                  >
-                    <dt>{r.label}</dt>
-                    <dd className="num text-right">
-                      {r.value.toLocaleString(undefined, { maximumSignificantDigits: 3 })}
-                    </dd>
-                    <dd className="text-ink2 max-sm:col-span-2">{r.why}</dd>
-                  </div>
-                ))}
-              </dl>
-            </section>
-          )
-        );
-      })}
+      {(rates.data ?? []).map((group) => (
+        <section key={group.about} aria-label={group.about} className="mt-5">
+          <h2 className="font-semibold">{group.about}</h2>
+          <dl className="mt-1 max-w-[60rem] border-t border-rule">
+            {group.rates.map((r) => (
+              <div
+                key={r.id}
+                className="grid grid-cols-[minmax(0,1fr)_4.5rem] gap-x-4 border-b border-rule py-1 sm:grid-cols-[minmax(0,1fr)_4.5rem_minmax(0,1.4fr)]"
+              >
+                <dt>{r.label}</dt>
+                <dd className="num text-right">
+                  {r.value.toLocaleString(undefined, { maximumSignificantDigits: 3 })}
+                </dd>
+                <dd className="text-ink2 max-sm:col-span-2">{r.why}</dd>
+              </div>
+            ))}
+          </dl>
+        </section>
+      ))}
     </main>
   );
 }

@@ -8,6 +8,7 @@ import { RestingOn } from "../../ui/resting-on";
 import { HistoryOf } from "./history";
 import { marked } from "./search";
 import { sourceOf } from "./source";
+import { letterform } from "./told";
 
 /** One maker: its marks as struck, its numbers and codes, and what each fact is known from. */
 export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: MakersPack; search: string }) {
@@ -17,6 +18,7 @@ export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: Make
       .flat()
       .map((fact) => fact.source),
   );
+  const book = useQuery({ queryKey: ["book"], queryFn: api.book, staleTime: Number.POSITIVE_INFINITY });
   const bearing = useQuery({ queryKey: ["bearing", maker.id], queryFn: () => api.bearing(maker.id) });
   return (
     <article aria-labelledby="maker-name">
@@ -55,7 +57,8 @@ export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: Make
               </span>
             </p>
             <p className="text-[0.78125rem]/4 text-ink2">
-              {m.note} {sourceOf(pack, m.source)} Believed to {percent(m.trust)}.
+              {letterform(m.letterform, book.data?.questions ?? [])} {m.note} {sourceOf(pack, m.source)}{" "}
+              Believed to {percent(m.trust)}.
             </p>
             <RestingOn knives={bearing.data?.[m.id] ?? []} />
           </li>

@@ -53,7 +53,7 @@ public final class ShippedShelf {
       List<Modifier> modifiers,
       List<Pattern> patterns) {}
 
-  private record Rates(List<Judgement.Rate> rates) {}
+  private record Rates(Map<String, String> groups, List<Judgement.Rate> rates) {}
 
   private record Steps(List<Upgrades.Step> steps) {}
 
@@ -106,7 +106,8 @@ public final class ShippedShelf {
 
   /** The priors and rates of judgement. */
   public static Judgement judgement() {
-    return new Judgement(read("judgement", Rates.class).rates);
+    Rates kept = read("judgement", Rates.class);
+    return new Judgement(kept.groups, kept.rates);
   }
 
   /** The packs that ship with it, with the sources of their facts. */

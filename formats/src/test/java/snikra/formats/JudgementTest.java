@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -258,6 +259,18 @@ class JudgementTest {
         .isCloseTo(
             0.7 * SHELF.judgement().of("source.describes-stamp"),
             org.assertj.core.api.Assertions.within(1e-12));
+  }
+
+  @Test
+  void everyNumberIsShownInItsGroup() {
+    Judgement judgement = SHELF.judgement();
+    assertThat(judgement.groups())
+        .allSatisfy(group -> assertThat(group.rates()).as(group.about()).isNotEmpty());
+    assertThat(judgement.groups().stream().flatMap(group -> group.rates().stream()))
+        .containsExactlyInAnyOrderElementsOf(judgement.rates());
+    Judgement.Rate stray = new Judgement.Rate("stray.one", "Stray", 1, "In no group at all.");
+    assertThatThrownBy(() -> new Judgement(Map.of("look", "Looks"), List.of(stray)))
+        .hasMessageContaining("stray.one");
   }
 
   @Test

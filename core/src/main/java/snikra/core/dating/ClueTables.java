@@ -12,7 +12,7 @@ import snikra.core.clue.Floors;
 import snikra.core.pattern.Pattern;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
-import snikra.core.specimen.Reliability;
+import snikra.core.specimen.LookReliability;
 import snikra.core.specimen.Sureness;
 
 /**
@@ -29,7 +29,7 @@ final class ClueTables {
   private final YearAxis axis;
   private final List<Region> regions;
   private final double[][] output;
-  private final Reliability reliability;
+  private final LookReliability reliability;
   private final Floors floors;
   private final double mistakenAtLarge;
 
@@ -52,7 +52,7 @@ final class ClueTables {
 
   ClueTables(ReferenceShelf shelf, YearAxis axis) {
     this.axis = axis;
-    this.reliability = Reliability.of(shelf.judgement());
+    this.reliability = LookReliability.of(shelf.judgement());
     this.floors = Floors.of(shelf.judgement());
     this.mistakenAtLarge = shelf.judgement().of("look.mistaken");
     this.regions = shelf.regions();

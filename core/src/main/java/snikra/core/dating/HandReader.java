@@ -18,7 +18,7 @@ import snikra.core.reference.History.Fitting;
 import snikra.core.reference.Maker;
 import snikra.core.reference.ModelTell;
 import snikra.core.reference.ReferenceShelf;
-import snikra.core.specimen.Reliability;
+import snikra.core.specimen.LookReliability;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.Sureness;
 import snikra.core.trait.AtLarge;
@@ -32,7 +32,7 @@ import snikra.core.trait.Traits;
 final class HandReader {
   private final YearAxis axis;
   private final AtLarge atLarge;
-  private final Reliability reliability;
+  private final LookReliability reliability;
   private final double outOfEra;
   private final double onItsKnives;
   private final double notOnFile;
@@ -55,7 +55,7 @@ final class HandReader {
     this.axis = axis;
     this.atLarge = new AtLarge(shelf);
     Judgement judgement = shelf.judgement();
-    reliability = Reliability.of(judgement);
+    reliability = LookReliability.of(judgement);
     outOfEra = judgement.of("fitting.out-of-era");
     onItsKnives = judgement.of("fitting.on-its-knives");
     notOnFile = judgement.of("fitting.not-on-file");

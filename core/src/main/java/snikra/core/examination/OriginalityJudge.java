@@ -25,7 +25,7 @@ import snikra.core.number.DecodedNumber;
 import snikra.core.reference.History;
 import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
-import snikra.core.specimen.Reliability;
+import snikra.core.specimen.LookReliability;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenFace;
 import snikra.core.specimen.Specimen;
@@ -41,7 +41,7 @@ final class OriginalityJudge {
   private static final int MOST_TELLS = 5;
 
   private final ReferenceShelf shelf;
-  private final Reliability reliability;
+  private final LookReliability reliability;
   private final Specimen knife;
   private final DatingVerdict dated;
   private final @Nullable NumberVerdict number;
@@ -54,7 +54,7 @@ final class OriginalityJudge {
       @Nullable NumberVerdict number,
       Optional<MainBlade> main) {
     this.shelf = shelf;
-    this.reliability = Reliability.of(shelf.judgement());
+    this.reliability = LookReliability.of(shelf.judgement());
     this.knife = knife;
     this.dated = dated;
     this.number = number;

@@ -7,6 +7,7 @@ import java.util.Map;
 
 /** All numbers of judgement by their ids. Immutable. */
 public final class Judgement {
+  private final Map<String, String> about;
   private final Map<String, Rate> rates = new LinkedHashMap<>();
 
   /**
@@ -17,9 +18,31 @@ public final class Judgement {
    */
   public record Rate(String id, String label, double value, String why) {}
 
-  /** These numbers; of two with one id the later holds. */
-  public Judgement(Collection<Rate> rates) {
-    rates.forEach(rate -> this.rates.put(rate.id(), rate));
+  /**
+   * Numbers that belong together.
+   *
+   * @param about what they are about
+   */
+  public record RateGroup(String about, List<Rate> rates) {}
+
+  /**
+   * These numbers; of two with one id the later holds.
+   *
+   * @param about what each group is about, by how its ids begin
+   */
+  public Judgement(Map<String, String> about, Collection<Rate> rates) {
+    this.about = about;
+    for (Rate rate : rates) {
+      if (!about.containsKey(groupOf(rate))) {
+        throw new IllegalArgumentException(
+            "a number of judgement must belong to a group; found " + rate.id());
+      }
+      this.rates.put(rate.id(), rate);
+    }
+  }
+
+  private static String groupOf(Rate rate) {
+    return rate.id().substring(0, rate.id().indexOf('.'));
   }
 
   /** The number with this id. */
@@ -36,11 +59,24 @@ public final class Judgement {
     return List.copyOf(rates.values());
   }
 
+  /** The same by group, in the order in which groups are told. */
+  public List<RateGroup> groups() {
+    return about.entrySet().stream()
+        .map(
+            group ->
+                new RateGroup(
+                    group.getValue(),
+                    rates.values().stream()
+                        .filter(rate -> groupOf(rate).equals(group.getKey()))
+                        .toList()))
+        .toList();
+  }
+
   /** The same with one number otherwise. */
   public Judgement with(String id, double value) {
     Rate rate = new Rate(id, rates.get(id).label(), value, rates.get(id).why());
     Map<String, Rate> changed = new LinkedHashMap<>(rates);
     changed.put(id, rate);
-    return new Judgement(changed.values());
+    return new Judgement(about, changed.values());
   }
 }

@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
 import snikra.core.judgement.Judgement;
 import snikra.core.specimen.Face;
 import snikra.core.specimen.FaceState;
-import snikra.core.specimen.Reliability;
+import snikra.core.specimen.LookReliability;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenFace;
 
@@ -21,7 +21,7 @@ final class MarkLikelihood {
 
   private static final double EITHER = 0.5;
 
-  private final Reliability reliability;
+  private final LookReliability reliability;
   private final double lineWornAway;
   private final double lineNotOnFile;
   private final double outOfOrder;
@@ -44,7 +44,7 @@ final class MarkLikelihood {
   MarkLikelihood(FiledMarks filed, Channel channel, Judgement judgement) {
     this.filed = filed;
     this.channel = channel;
-    reliability = Reliability.of(judgement);
+    reliability = LookReliability.of(judgement);
     lineWornAway = judgement.of("mark.line-worn-away");
     lineNotOnFile = judgement.of("mark.line-not-on-file");
     outOfOrder = judgement.of("mark.out-of-order");

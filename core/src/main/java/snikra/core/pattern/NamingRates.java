@@ -1,7 +1,7 @@
 package snikra.core.pattern;
 
 import snikra.core.judgement.Judgement;
-import snikra.core.specimen.Reliability;
+import snikra.core.specimen.LookReliability;
 
 /**
  * Numbers of judgement by which names are weighed, whatever the school.
@@ -21,7 +21,7 @@ import snikra.core.specimen.Reliability;
  * @param otherSpring a blade on another spring
  */
 record NamingRates(
-    Reliability seen,
+    LookReliability seen,
     double fallback,
     double unnamed,
     double frameMisseen,
@@ -39,7 +39,7 @@ record NamingRates(
   /** As they are judged. */
   static NamingRates of(Judgement judgement) {
     return new NamingRates(
-        Reliability.of(judgement),
+        LookReliability.of(judgement),
         judgement.of("name.fallback"),
         judgement.of("name.unnamed"),
         judgement.of("name.frame-misseen"),

@@ -19,7 +19,7 @@ import snikra.core.resemblance.Comparison.Cell;
 import snikra.core.resemblance.Comparison.Row;
 import snikra.core.resemblance.Comparison.Standing;
 import snikra.core.resemblance.Comparison.Total;
-import snikra.core.specimen.Reliability;
+import snikra.core.specimen.LookReliability;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.Specimen;
 import snikra.core.trait.AtLarge;
@@ -33,7 +33,7 @@ public final class Likeness {
   private final Lookalikes lookalikes;
   private final Traits traits;
   private final AtLarge atLarge;
-  private final Reliability reliability;
+  private final LookReliability reliability;
   private final double otherKinds;
   private final double ofItsPattern;
   private final double markIsAnothers;
@@ -46,7 +46,7 @@ public final class Likeness {
     this.lookalikes = new Lookalikes(shelf);
     this.traits = new Traits(shelf);
     this.atLarge = new AtLarge(shelf);
-    this.reliability = Reliability.of(judgement);
+    this.reliability = LookReliability.of(judgement);
     this.otherKinds = judgement.of("alike.other-kinds");
     this.ofItsPattern = judgement.of("alike.of-its-pattern");
     this.markIsAnothers = judgement.of("alike.mark-is-anothers");

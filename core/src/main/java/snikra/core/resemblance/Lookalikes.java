@@ -13,7 +13,7 @@ import snikra.core.reference.History;
 import snikra.core.reference.Maker;
 import snikra.core.reference.ModelTell;
 import snikra.core.reference.ReferenceShelf;
-import snikra.core.specimen.Reliability;
+import snikra.core.specimen.LookReliability;
 import snikra.core.specimen.Specimen;
 import snikra.core.trait.PatternTells;
 import snikra.core.trait.Traits;
@@ -24,7 +24,7 @@ final class Lookalikes {
   private static final String TWIN = "knife";
 
   private final ReferenceShelf shelf;
-  private final Reliability reliability;
+  private final LookReliability reliability;
   private final double sameAgain;
   private final double sameLengthMm;
   private final double fitted;
@@ -36,7 +36,7 @@ final class Lookalikes {
   Lookalikes(ReferenceShelf shelf) {
     Judgement judgement = shelf.judgement();
     this.shelf = shelf;
-    this.reliability = Reliability.of(judgement);
+    this.reliability = LookReliability.of(judgement);
     this.sameAgain = judgement.of("alike.same-again");
     this.sameLengthMm = judgement.of("alike.same-length-mm");
     this.fitted = judgement.of("fitting.on-its-knives");

@@ -64,7 +64,7 @@ public record Seen<T>(@Nullable T value, Sureness sureness, @Nullable Map<String
    */
   public static <T> double weight(
       @Nullable Seen<T> seen,
-      Reliability reliability,
+      LookReliability reliability,
       ToDoubleFunction<T> weight,
       ToDoubleFunction<T> misseen) {
     if (seen == null || seen.value() == null) {

@@ -25,7 +25,7 @@ import snikra.core.reference.Maker;
 import snikra.core.reference.MarkVariant;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
-import snikra.core.specimen.Reliability;
+import snikra.core.specimen.LookReliability;
 import snikra.core.specimen.Sureness;
 
 /**
@@ -362,7 +362,7 @@ class OracleTest {
     }
 
     private double likelihood(Evidence.Observed o, Region r, int y, int style) {
-      double q = Reliability.of(numbers).of(o.sureness());
+      double q = LookReliability.of(numbers).of(o.sureness());
       double m = o.feature().mistaken() == null ? 0.015 : o.feature().mistaken();
       q *= (1 - m) / (1 - 0.015);
       String key = o.feature().id() + o.clue().id();

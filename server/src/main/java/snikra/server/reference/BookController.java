@@ -174,8 +174,8 @@ class BookController {
 
   /** {@code GET /api/judgement}: priors and rates nobody can look up, each with its reason. */
   @GetMapping("/api/judgement")
-  List<Judgement.Rate> judgement() {
-    return desk.examiner().shelf().judgement().rates();
+  List<Judgement.RateGroup> judgement() {
+    return desk.examiner().shelf().judgement().groups();
   }
 
   @GetMapping("/api/book")

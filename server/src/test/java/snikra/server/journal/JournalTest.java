@@ -169,7 +169,7 @@ class JournalTest {
         "{\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\",\"lines\":[\"VELDRAKE\",\"TARNMOOR FALLS\"]}]%s}";
     sit(marked.formatted(""));
     later(Duration.ofDays(1));
-    examiner = SHIPPED.on(SHIPPED.shelf().withMakers(List.of()));
+    examiner = SHIPPED.with(SHIPPED.shelf().withMakers(List.of()));
     sit(marked.formatted(",\"number\":\"3\""));
     assertThat(journal.of("k").get(0).referencesMoved()).isTrue();
   }

@@ -14,7 +14,7 @@ import snikra.server.knives.SavedKnife;
 
 class TrialTest {
   private static final Examiner NOW = new Examiner(ShippedShelf.load(), 2026);
-  private static final Examiner WITHOUT_MAKERS = NOW.on(NOW.shelf().withMakers(List.of()));
+  private static final Examiner WITHOUT_MAKERS = NOW.with(NOW.shelf().withMakers(List.of()));
   private static final Specimen VELDRAKE =
       SpecimenFormat.read(
           """

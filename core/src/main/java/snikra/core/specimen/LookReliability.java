@@ -3,11 +3,11 @@ package snikra.core.specimen;
 import snikra.core.judgement.Judgement;
 
 /** How often what was seen, more or less surely, is what is there. */
-public record Reliability(double sure, double likely, double unsure) {
+public record LookReliability(double sure, double likely, double unsure) {
 
   /** As it is judged. */
-  public static Reliability of(Judgement judgement) {
-    return new Reliability(
+  public static LookReliability of(Judgement judgement) {
+    return new LookReliability(
         judgement.of("look.sure"), judgement.of("look.likely"), judgement.of("look.unsure"));
   }
 
