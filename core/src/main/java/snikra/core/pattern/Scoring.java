@@ -199,16 +199,18 @@ final class Scoring {
     return log;
   }
 
+  // An answer that may be another counts by the mean of both, weighed by their shares.
   private double asked(Asked asked) {
     Seen<String> seen = knife.seen().get(asked.feature());
-    return seen == null
-        ? 0
-        : Math.log(
-            Seen.weight(
-                seen,
-                rates.seen(),
-                answer -> asked.answers().getOrDefault(answer, tolerance.asked()),
-                answer -> 1));
+    if (Seen.valueOf(seen) == null) {
+      return 0;
+    }
+    double fits = 0;
+    for (Map.Entry<String, Double> one : seen.shares().entrySet()) {
+      fits += one.getValue() * asked.answers().getOrDefault(one.getKey(), tolerance.asked());
+    }
+    double q = rates.seen().of(seen.sureness());
+    return Math.log(q * fits + 1 - q);
   }
 
   static boolean isShown(Mechanism of, Specimen knife) {

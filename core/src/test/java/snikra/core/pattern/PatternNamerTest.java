@@ -480,6 +480,32 @@ class PatternNamerTest {
   }
 
   @Test
+  void anAnswerThatMayBeAnotherCountsByTheShareOfEach() {
+    Seen<String> white = Seen.sure("white");
+    Seen<String> black = Seen.sure("black");
+    Seen<String> either = new Seen<>("white", Sureness.SURE, Map.of("black", 0.3));
+    double q = SEEN.of(Sureness.SURE);
+    double missed = RATES.of("name.strict.asked");
+    double odds = oddsOfPen(white);
+    assertThat(oddsOfPen(black) / odds).isCloseTo(q * missed + 1 - q, within(1e-9));
+    assertThat(oddsOfPen(either) / odds).isCloseTo(q * (0.7 + 0.3 * missed) + 1 - q, within(1e-9));
+  }
+
+  // Against all other names, which ask nothing of the covers.
+  private double oddsOfPen(Seen<String> covers) {
+    Specimen knife =
+        knife(
+            Seen.sure("round"),
+            Seen.sure("both"),
+            "86 mm",
+            Seen.sure(1),
+            List.of(blade("clip", End.A), blade("pen", End.B)),
+            Map.of("covers", covers));
+    double p = name(knife, "pen-knife").probability();
+    return p / (1 - p);
+  }
+
+  @Test
   void theLayoutOfSpringsIsTheFirstThatFits() {
     Specimen whittler =
         knife(
