@@ -218,7 +218,8 @@ public final class Likeness {
   // How much likelier the length is on such a knife than on knives at large.
   private double length(Held held, ModelTell tell) {
     double own = AtLarge.normal(held.mm, tell.mm(), tell.spread());
-    return (1 - tellIsWrong) * own / held.lengthAtLarge + tellIsWrong;
+    double believed = believed(tell);
+    return believed * own / held.lengthAtLarge + 1 - believed;
   }
 
   // The same of an answer.
@@ -230,8 +231,13 @@ public final class Likeness {
     }
     double any = atLarge.rate(tell.trait(), seen.value(), held.seen);
     double own = tell.likely().getOrDefault(seen.value(), 0.0) + (1 - sum) * any;
-    double q = reliability.of(seen.sureness()) * (1 - tellIsWrong);
-    return q * own / any + 1 - q;
+    double believed = reliability.of(seen.sureness()) * believed(tell);
+    return believed * own / any + 1 - believed;
+  }
+
+  // A tell holds of the knife in hand as far as who tells it is trusted.
+  private double believed(ModelTell tell) {
+    return tell.trust() * (1 - tellIsWrong);
   }
 
   private String expected(String trait, ModelTell tell) {

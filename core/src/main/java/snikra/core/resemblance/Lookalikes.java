@@ -102,7 +102,9 @@ final class Lookalikes {
         (feature, fittings) -> {
           Map<String, Double> likely = new HashMap<>();
           fittings.forEach(f -> likely.merge(f.value(), fitted / fittings.size(), Double::sum));
-          out.add(ModelTell.of(feature, likely, fittings.get(0).source()));
+          double trust = fittings.stream().mapToDouble(History.Fitting::trust).max().orElse(1);
+          String source = fittings.get(0).source();
+          out.add(new ModelTell(feature, likely, null, null, source, trust));
         });
     out.sort(Comparator.comparing(ModelTell::trait));
     return out;

@@ -20,6 +20,7 @@ import snikra.core.reference.Maker;
 import snikra.core.reference.MarkShares;
 import snikra.core.reference.ModelTell;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.reference.Trust;
 import snikra.core.resemblance.Comparison.Cell;
 import snikra.core.resemblance.Comparison.Row;
 import snikra.core.resemblance.Comparison.Standing;
@@ -33,6 +34,7 @@ import snikra.core.specimen.Sureness;
 class LikenessTest {
   private static final Judgement RATES = Shelf.judgement();
   private static final ReferenceShelf SHELF = shelf();
+  private static final double FITTED_TRUST = 0.6;
   private static final double WRONG = RATES.of("tell.wrong");
 
   private final Likeness likeness = new Likeness(SHELF);
@@ -67,7 +69,7 @@ class LikenessTest {
                         "jack",
                         1900,
                         1910,
-                        ModelTell.of("material", Map.of("horn", 0.7), "")),
+                        new ModelTell("material", Map.of("horn", 0.7), null, null, "", 0.5)),
                     model("40", "pen-knife", 1915, 1930)),
                 List.of()),
             "");
@@ -101,7 +103,7 @@ class LikenessTest {
   }
 
   private static History.Fitting fitting(String feature, String value, int from, int to) {
-    return new History.Fitting(feature, value, from, to, 1, "", "", 1);
+    return new History.Fitting(feature, value, from, to, 1, "", "", FITTED_TRUST);
   }
 
   private static History.Model model(
@@ -222,7 +224,11 @@ class LikenessTest {
   }
 
   private static double told(double own, double named, double any, Sureness how) {
-    double q = LookReliability.of(RATES).of(how) * (1 - WRONG);
+    return told(own, named, any, how, Trust.MOST);
+  }
+
+  private static double told(double own, double named, double any, Sureness how, double trust) {
+    double q = LookReliability.of(RATES).of(how) * (1 - WRONG) * trust;
     return decibans(q * (own + (1 - named) * any) / any + 1 - q);
   }
 
@@ -233,7 +239,7 @@ class LikenessTest {
 
     double horn = atLarge("material", "horn");
     assertThat(cell(c, "material", 0).decibans())
-        .isCloseTo(told(0.7, 0.7, horn, Sureness.UNSURE), within(1e-9));
+        .isCloseTo(told(0.7, 0.7, horn, Sureness.UNSURE, 0.5), within(1e-9));
     assertThat(cell(c, "material", 1).decibans())
         .isCloseTo(told(0, 0.9, horn, Sureness.UNSURE), within(1e-9));
     double round = atLarge("frame", "round");
@@ -253,9 +259,13 @@ class LikenessTest {
             told(asked / 1.4, asked, atLarge("blade-1", "clip"), Sureness.SURE), within(1e-9));
     double fitted = RATES.of("fitting.on-its-knives");
     assertThat(cell(c, "spacer", 0).decibans())
-        .isCloseTo(told(fitted, fitted, atLarge("spacer", "metal"), Sureness.SURE), within(1e-9));
+        .isCloseTo(
+            told(fitted, fitted, atLarge("spacer", "metal"), Sureness.SURE, FITTED_TRUST),
+            within(1e-9));
     assertThat(cell(c, "lifter", 0).decibans())
-        .isCloseTo(told(fitted / 2, fitted, atLarge("lifter", "cap"), Sureness.SURE), within(1e-9));
+        .isCloseTo(
+            told(fitted / 2, fitted, atLarge("lifter", "cap"), Sureness.SURE, FITTED_TRUST),
+            within(1e-9));
     double numbered = RATES.of("alike.number-on-it");
     assertThat(cell(c, "number", 0).decibans())
         .isCloseTo(told(numbered, numbered, RATES.of("large.number"), Sureness.SURE), within(1e-9));
@@ -278,8 +288,9 @@ class LikenessTest {
     double none = RATES.of("large.length-of-no-pattern");
     any = (1 - none) * any + none / RATES.of("large.sizes-mm");
     double own = density(88, new Pattern.Range(76, 95, 86));
+    double believed = (1 - WRONG) * Trust.MOST;
     assertThat(cell(c, "closed-length", 0).decibans())
-        .isCloseTo(decibans((1 - WRONG) * own / any + WRONG), within(1e-9));
+        .isCloseTo(decibans(believed * own / any + 1 - believed), within(1e-9));
     assertThat(cell(c, "closed-length", 0).expected()).isEqualTo("86 mm");
     Comparison unmeasured =
         likeness.compare(knife(null, Map.of()), READ, List.of(lookalike("tarn/12")));
