@@ -55,6 +55,8 @@ final class Keyboard {
         return this;
       }
       press(key);
+      // Within a group the focus moves in a turn of its own after the key.
+      page.evaluate("() => new Promise((done) => setTimeout(() => setTimeout(done)))");
     }
     throw new AssertionError(key + " never reaches " + name);
   }
