@@ -41,6 +41,7 @@ class JudgementTest {
             fields:
               - {id: handle, label: Handle, width: 1, meaning: handle_material, codes: {"1": {label: bone, values: [bone-jigged]}, "2": {label: stag, values: [stag]}}}
               - {id: serial, label: Serial, width: 1, codes: {"5": {label: five, values: []}}}
+              - {id: suffix, label: Suffix, width: 1, optional: true, codes: {"X": {label: ex, values: [], from: 1915}}}
           marks:
             - {id: sk-1, lines: [SKELPWORK, NOWHERE], pile: [MILLS], technique: struck, everyBlade: false, from: 1890, to: 1930, give: 1, note: "", source: book, letterform: {letter_serifs: serif}}
             - {id: sk-2, lines: [SKELPWORK, NOWHERE], pile: [], etch: [SKELP], layout: arched, technique: struck, everyBlade: true, from: 1905, to: 1940, give: 1, note: "", source: stamps}
@@ -164,6 +165,17 @@ class JudgementTest {
               "{\"type\":\"saw\",\"end\":\"A\"}"),
           numbered("15", "stag"),
           numbered("25", "stag"),
+          numbered("15X", "stag"),
+          numbered("9915", "stag"),
+          marked("SKELPWRK"),
+          marked("SKELPPWORK"),
+          marked("SKELPWORK", "G______"),
+          marked("S?K?E?L?PW____"),
+          marked("SKELPWQRK"),
+          "{\"closedLength\":\"100 mm\",\"blades\":[{\"type\":\"spear\",\"length\":\"75 mm\",\"heights\":["
+              + "{\"at\":\"6 mm\",\"height\":\"11 mm\"},{\"at\":\"40 mm\",\"height\":\"9 mm\"}]}]}",
+          "{\"closedLength\":\"100 mm\",\"blades\":[{\"type\":\"spear\",\"length\":\"75 mm\",\"heights\":["
+              + "{\"at\":\"12 mm\",\"height\":\"11 mm\"},{\"at\":\"40 mm\",\"height\":\"9 mm\"}]}]}",
           numbered("15", "acetal"),
           "{\"seen\":{\"handle_material\":\"acetal\"},\"story\":["
               + Stream.of(StoryEvent.Source.values())
@@ -176,6 +188,10 @@ class JudgementTest {
     return "{\"frame\":%s,\"closedLength\":\"%d mm\",\"springs\":%d,\"bolsters\":\"%s\",\"blades\":[%s],"
             .formatted(frame, mm, springs, bolsters, String.join(",", blades))
         + "\"seen\":{\"divider\":\"none\",\"nail_pull\":\"tang-lever\"}}";
+  }
+
+  private static String marked(String... lines) {
+    return "{\"marks\":[" + face(1, "mark", lines) + "]}";
   }
 
   private static String numbered(String number, String handle) {
@@ -231,6 +247,7 @@ class JudgementTest {
     verdict.dating().makers().forEach(m -> out.append(m.label()).append(m.probability()));
     verdict.dating().states().forEach(s -> out.append(s.state().label()).append(s.probability()));
     verdict.originality().findings().forEach(f -> out.append(f.id()).append(f.probability()));
+    verdict.sketch().blades().forEach(b -> out.append(b.left()));
     verdict.dating().lookNext().forEach(l -> out.append(l.feature()).append(l.bits()));
     examiner
         .lookalikes(specimen, List.of())

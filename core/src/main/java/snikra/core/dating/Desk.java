@@ -9,6 +9,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Part;
 import snikra.core.judgement.Judgement;
+import snikra.core.number.GrammarRates;
 import snikra.core.number.NumberErrors;
 import snikra.core.pattern.Pattern;
 import snikra.core.reference.History;
@@ -40,6 +41,9 @@ final class Desk {
 
   /** How a number goes wrong. */
   final NumberErrors numberErrors;
+
+  /** How faithfully it follows its grammar. */
+  final GrammarRates grammarRates;
 
   private final PatternEras patternEras;
 
@@ -83,6 +87,7 @@ final class Desk {
     this.noContract = judgement.of("hand.no-contract");
     this.othersMark = judgement.of("hand.own-mark-on-small-blade");
     this.numberErrors = NumberErrors.of(judgement);
+    this.grammarRates = GrammarRates.of(judgement);
     this.patternEras = new PatternEras(judgement);
     this.ruledOut = judgement.of("look.ruled-out");
     this.beforeRun = judgement.of("model.before-run");

@@ -40,12 +40,6 @@ import snikra.core.wording.Wording;
 
 /** Takes from a knife as found all that speaks of its origin. */
 public final class Gathering {
-  /** How often something can be read on the mark side of a main tang, and elsewhere. */
-  private static final double MAIN_TANG = 0.75;
-
-  private static final double OTHER_FACES = 0.3;
-  private static final double WORD_IS_SURE = 0.9;
-
   /** Id of the pattern among the clues. */
   public static final String PATTERN = "pattern";
 
@@ -74,7 +68,10 @@ public final class Gathering {
       seen.putAll(knife.blades().get(0).seen());
     }
     for (MarkEvidence.WordFound w : marks.words()) {
-      Sureness sureness = w.probability() > WORD_IS_SURE ? Sureness.SURE : Sureness.LIKELY;
+      Sureness sureness =
+          w.probability() > shelf.judgement().of("mark.word-is-sure")
+              ? Sureness.SURE
+              : Sureness.LIKELY;
       seen.putIfAbsent(w.feature(), new Seen<>(w.clue(), sureness));
     }
     List<Evidence.Observed> observed = new ArrayList<>();
@@ -233,16 +230,19 @@ public final class Gathering {
 
   // The main tang first: makers struck there before anywhere else.
   private List<Evidence.FaceLeft> facesLeft() {
+    double elsewhere = shelf.judgement().of("mark.other-face-tells");
     List<Evidence.FaceLeft> left = new ArrayList<>();
     if (notLooked(1, Face.MARK)) {
-      left.add(new Evidence.FaceLeft("the mark side of the main tang", MAIN_TANG));
+      left.add(
+          new Evidence.FaceLeft(
+              "the mark side of the main tang", shelf.judgement().of("mark.main-tang-tells")));
     }
     if (notLooked(1, Face.PILE)) {
-      left.add(new Evidence.FaceLeft("the pile side of the main tang", OTHER_FACES));
+      left.add(new Evidence.FaceLeft("the pile side of the main tang", elsewhere));
     }
     for (int blade = 2; blade <= knife.blades().size(); blade++) {
       if (notLooked(blade, Face.MARK)) {
-        left.add(new Evidence.FaceLeft("the tang of blade " + blade, OTHER_FACES));
+        left.add(new Evidence.FaceLeft("the tang of blade " + blade, elsewhere));
       }
     }
     return left;

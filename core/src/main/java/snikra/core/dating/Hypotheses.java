@@ -282,7 +282,8 @@ final class Hypotheses {
     if (evidence.number() == null || numbering.numbers() == null) {
       return null;
     }
-    NumberGrammar.Eras eras = numbering.numbers().eras(evidence.number()).orElse(null);
+    NumberGrammar.Eras eras =
+        numbering.numbers().eras(evidence.number(), desk.grammarRates).orElse(null);
     return eras == null ? null : desk.axis.map(eras::in);
   }
 
@@ -339,7 +340,7 @@ final class Hypotheses {
       return 1;
     }
     return Math.exp(
-        maker.numbers().logLikelihood(evidence.number())
+        maker.numbers().logLikelihood(evidence.number(), desk.grammarRates)
             - NumberGrammar.logByChance(evidence.number()));
   }
 
@@ -409,7 +410,7 @@ final class Hypotheses {
   private Optional<DecodedNumber> decoded(Maker maker) {
     return maker.numbers() == null || evidence.number() == null
         ? Optional.empty()
-        : maker.numbers().decode(evidence.number(), evidence.found());
+        : maker.numbers().decode(evidence.number(), evidence.found(), desk.grammarRates);
   }
 
   private boolean isInOneFigure(Maker numbering, DecodedNumber.Field field) {

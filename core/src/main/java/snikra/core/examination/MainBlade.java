@@ -39,7 +39,8 @@ record MainBlade(double found, double usual, BladeRoom.Missing missing, BladeRoo
             judgement.of("blade.short-by-design"),
             judgement.of("blade.shortened"),
             judgement.of("blade.loss"),
-            judgement.of("blade.measuring-mm"));
+            judgement.of("blade.measuring-mm"),
+            judgement.of("blade.shortest"));
     return Optional.of(
         new MainBlade(
             length / closed,

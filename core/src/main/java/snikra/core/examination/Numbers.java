@@ -14,6 +14,7 @@ import snikra.core.examination.Verdict.NumberVerdict;
 import snikra.core.number.Contradictions;
 import snikra.core.number.Contradictions.Against;
 import snikra.core.number.DecodedNumber;
+import snikra.core.number.GrammarRates;
 import snikra.core.number.NumberErrors;
 import snikra.core.number.NumberGrammar;
 import snikra.core.reference.Maker;
@@ -27,6 +28,7 @@ final class Numbers {
   /** Read by the likeliest maker whose grammar it fits; without a number, what there would be. */
   static Optional<NumberVerdict> read(
       Specimen knife, Map<String, String> found, DatingVerdict dated, ReferenceShelf shelf) {
+    GrammarRates rates = GrammarRates.of(shelf.judgement());
     Map<String, Maker> order = new LinkedHashMap<>();
     for (DatingVerdict.Attribution likely : dated.makers()) {
       if (likely.maker() != null) {
@@ -43,14 +45,14 @@ final class Numbers {
       }
       String expected = grammar.encode(found).filter(Numbers::saysSomething).orElse(null);
       DecodedNumber decoded =
-          knife.number() == null ? null : grammar.decode(knife.number(), found).orElse(null);
+          knife.number() == null ? null : grammar.decode(knife.number(), found, rates).orElse(null);
       if (decoded != null) {
         return Optional.of(
             new NumberVerdict(
                 maker.id(),
                 maker.name(),
                 decoded,
-                grammar.completions(knife.number(), found),
+                grammar.completions(knife.number(), found, rates),
                 expected,
                 reasons(maker, grammar, decoded, found, dated, shelf)));
       }

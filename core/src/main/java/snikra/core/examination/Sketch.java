@@ -76,7 +76,7 @@ public record Sketch(
               known,
               Seen.valueOf(
                   blades.isEmpty() ? knife.seen().get("nail_pull") : b.seen().get("other_pull")),
-              left(b, book, length)));
+              left(b, shelf, length)));
     }
     String frame = Seen.valueOf(knife.frame());
     return new Sketch(
@@ -132,8 +132,9 @@ public record Sketch(
     return of(knife, shelf);
   }
 
-  private static BladeWear.@Nullable Left left(SeenBlade b, PatternBook book, double length) {
-    BladeType type = Optional.ofNullable(Seen.valueOf(b.type())).flatMap(book::blade).orElse(null);
+  private static BladeWear.@Nullable Left left(SeenBlade b, ReferenceShelf shelf, double length) {
+    BladeType type =
+        Optional.ofNullable(Seen.valueOf(b.type())).flatMap(shelf.patterns()::blade).orElse(null);
     if (type == null) {
       return null;
     }
@@ -142,10 +143,11 @@ public record Sketch(
             .map(h -> new BladeWear.Height(h.at().mm(), h.height().mm()))
             .filter(h -> h.atMm() < length)
             .toList();
+    BladeWear wear = BladeWear.of(shelf.judgement());
     if (b.area() != null) {
-      return BladeWear.ofArea(type.outline(), length, heights, b.area().mm2(), b.area().spread());
+      return wear.leftOfArea(type.outline(), length, heights, b.area().mm2(), b.area().spread());
     }
-    return heights.isEmpty() ? null : BladeWear.of(type.outline(), length, heights);
+    return heights.isEmpty() ? null : wear.left(type.outline(), length, heights);
   }
 
   // A material that looks like another is drawn like it.

@@ -5,7 +5,7 @@ import java.util.List;
 
 /** The best alignment of one line as read with one line as struck, letter by letter. */
 final class Alignment {
-  private static final double GAP = Math.log(0.002);
+  /** Of two alignments equally good, the one that leaves less to a stretch. */
   private static final double LOST_IN_RUN = -1e-6;
 
   private Alignment() {}
@@ -80,6 +80,7 @@ final class Alignment {
       int i,
       int j) {
     double top = Double.NEGATIVE_INFINITY;
+    double gap = Math.log(channel.imagined());
     boolean run = i > 0 && read.get(i - 1).legibility() == Glyph.Legibility.RUN;
     // In the order DIAGONAL, UP, LEFT, and last a letter inside a lost stretch.
     double[] candidates = {
@@ -87,8 +88,8 @@ final class Alignment {
           ? best[i - 1][j - 1]
               + Math.log(channel.emission(read.get(i - 1), Channel.index(struck[j - 1])))
           : top,
-      i > 0 ? best[i - 1][j] + (run ? 0 : GAP) : top,
-      j > 0 ? best[i][j - 1] + GAP : top,
+      i > 0 ? best[i - 1][j] + (run ? 0 : gap) : top,
+      j > 0 ? best[i][j - 1] + gap : top,
       j > 0 && run ? best[i][j - 1] + LOST_IN_RUN : top
     };
     for (byte step = 0; step < candidates.length; step++) {

@@ -9,20 +9,13 @@ import java.util.random.RandomGenerator;
 /**
  * P(line as read | line as struck), summed over all alignments.
  *
- * <p>A sure letter is right with 0.97, a doubtful one with 0.75, else one it is confused with, else
- * any; a lost letter says only that a letter is there; a stretch stands for any number of letters.
- * Now and then a letter is overlooked or imagined.
+ * <p>A letter is the one that was struck, else one that is taken for it, else any; a lost letter
+ * says only that a letter is there; a stretch stands for any number of letters. Now and then a
+ * letter is overlooked or imagined.
  */
 final class Channel {
   /** How many letters are told apart. */
   static final int ALPHABET = 40;
-
-  private static final double SURE_RIGHT = 0.97;
-  private static final double SURE_CONFUSED = 0.024;
-  private static final double DOUBTFUL_RIGHT = 0.75;
-  private static final double DOUBTFUL_CONFUSED = 0.17;
-  private static final double OVERLOOKED = 0.004;
-  private static final double IMAGINED = 0.002;
 
   /**
    * What is this much less likely than chance is left out: chance has its say in any mark, and with
@@ -40,11 +33,13 @@ final class Channel {
     14, 6, 14, 4, 6, 5, 4, 4, 4, 4, 4, 5, 5
   };
 
+  private final LetterRates rates;
   private final double[][] sure = new double[ALPHABET][ALPHABET];
   private final double[][] doubtful = new double[ALPHABET][ALPHABET];
   private final double[] frequency = new double[ALPHABET];
 
-  Channel(Map<Character, String> confusions) {
+  Channel(Map<Character, String> confusions, LetterRates rates) {
+    this.rates = rates;
     double total = 0;
     for (int f : FREQUENCY) {
       total += f;
@@ -52,8 +47,8 @@ final class Channel {
     for (int i = 0; i < ALPHABET; i++) {
       frequency[i] = i < FREQUENCY.length ? FREQUENCY[i] / total : 1e-4;
       String confused = i < LETTERS.length() ? confusions.getOrDefault(LETTERS.charAt(i), "") : "";
-      fill(sure[i], i, SURE_RIGHT, SURE_CONFUSED, confused);
-      fill(doubtful[i], i, DOUBTFUL_RIGHT, DOUBTFUL_CONFUSED, confused);
+      fill(sure[i], i, rates.sureRight(), rates.sureConfused(), confused);
+      fill(doubtful[i], i, rates.doubtfulRight(), rates.doubtfulConfused(), confused);
     }
   }
 
@@ -86,6 +81,7 @@ final class Channel {
    * @param emission P(glyph | letter struck) by glyph and letter, the first glyph at 1
    * @param isStretch by glyph, whether it stands for any number of letters
    * @param imagined P(glyph | nothing struck there) by glyph, the first at 1
+   * @param overlooked P(a letter struck is not seen)
    * @param chance P(line) of an unlisted maker
    */
   record Read(
@@ -93,6 +89,7 @@ final class Channel {
       double[][] emission,
       boolean[] isStretch,
       double[] imagined,
+      double overlooked,
       double chance) {
     int length() {
       return isStretch.length;
@@ -116,10 +113,10 @@ final class Channel {
         emission[i + 1][struck] = emission(glyph, struck);
       }
       isStretch[i] = glyph.legibility() == Glyph.Legibility.RUN;
-      imagined[i + 1] = IMAGINED * chance(glyph);
+      imagined[i + 1] = rates.imagined() * chance(glyph);
       chance *= chance(glyph);
     }
-    return new Read(glyphs, emission, isStretch, imagined, chance);
+    return new Read(glyphs, emission, isStretch, imagined, rates.overlooked(), chance);
   }
 
   /**
@@ -166,22 +163,27 @@ final class Channel {
     }
 
     private void strike(Read read, int lines, Column before, IntConsumer tell) {
-      overlook(p[0], before.p[0], lines);
+      double overlooked = read.overlooked;
+      for (int w = 0; w < lines; w++) {
+        p[0][w] = before.p[0][w] * overlooked;
+      }
       for (int i = 1; i < p.length; i++) {
         if (read.isStretch[i - 1]) {
           swallow(p[i], before.p[i], p[i - 1], lines);
         } else if (read.isLost(i - 1)) {
-          add(p[i], before.p[i], before.p[i - 1], p[i - 1], read.imagined[i], lines);
+          add(p[i], before.p[i], overlooked, before.p[i - 1], p[i - 1], read.imagined[i], lines);
         } else {
           tell.accept(i);
-          add(p[i], before.p[i], before.p[i - 1], told, p[i - 1], read.imagined[i], lines);
+          add(
+              p[i],
+              before.p[i],
+              overlooked,
+              before.p[i - 1],
+              told,
+              p[i - 1],
+              read.imagined[i],
+              lines);
         }
-      }
-    }
-
-    private static void overlook(double[] to, double[] longer, int lines) {
-      for (int w = 0; w < lines; w++) {
-        to[w] = longer[w] * OVERLOOKED;
       }
     }
 
@@ -194,22 +196,29 @@ final class Channel {
 
     // Of a lost letter any letter may be left.
     private static void add(
-        double[] to, double[] longer, double[] shorter, double[] same, double imagined, int lines) {
+        double[] to,
+        double[] longer,
+        double overlooked,
+        double[] shorter,
+        double[] same,
+        double imagined,
+        int lines) {
       for (int w = 0; w < lines; w++) {
-        to[w] = longer[w] * OVERLOOKED + shorter[w] + same[w] * imagined;
+        to[w] = longer[w] * overlooked + shorter[w] + same[w] * imagined;
       }
     }
 
     private static void add(
         double[] to,
         double[] longer,
+        double overlooked,
         double[] shorter,
         double[] told,
         double[] same,
         double imagined,
         int lines) {
       for (int w = 0; w < lines; w++) {
-        to[w] = longer[w] * OVERLOOKED + shorter[w] * told[w] + same[w] * imagined;
+        to[w] = longer[w] * overlooked + shorter[w] * told[w] + same[w] * imagined;
       }
     }
 
@@ -264,11 +273,19 @@ final class Channel {
   /** Probability of a glyph when the letter struck is not known. */
   private double chance(Glyph glyph) {
     return switch (glyph.legibility()) {
-      case SURE -> SURE_RIGHT * frequency[index(glyph.letter())] + (1 - SURE_RIGHT) / ALPHABET;
-      case DOUBTFUL ->
-          DOUBTFUL_RIGHT * frequency[index(glyph.letter())] + (1 - DOUBTFUL_RIGHT) / ALPHABET;
+      case SURE -> chance(glyph.letter(), rates.sureRight());
+      case DOUBTFUL -> chance(glyph.letter(), rates.doubtfulRight());
       case LOST, RUN -> 1;
     };
+  }
+
+  private double chance(char letter, double right) {
+    return right * frequency[index(letter)] + (1 - right) / ALPHABET;
+  }
+
+  /** How often a letter is read where none was struck. */
+  double imagined() {
+    return rates.imagined();
   }
 
   static int[] indices(String line) {

@@ -18,15 +18,6 @@ import org.jspecify.annotations.Nullable;
  */
 public record NumberGrammar(List<Field> fields, String note) {
 
-  /** Chance that a coded field says something else than the part as it left the works. */
-  private static final double MISCODED = 0.02;
-
-  /** How often a field that may be left out is there. */
-  private static final double OPTIONAL_IS_THERE = 0.5;
-
-  /** How likely a code is in years in which it is not known to have been used. */
-  private static final double OUT_OF_USE = 0.05;
-
   private static final int COMPLETIONS = 12;
   private static final int MOST_PARSES = 64;
 
@@ -104,23 +95,30 @@ public record NumberGrammar(List<Field> fields, String note) {
   }
 
   /** Reads a number; empty when it is not built like this. Of several ways the likeliest. */
-  public Optional<DecodedNumber> decode(String number, Map<String, String> found) {
+  public Optional<DecodedNumber> decode(
+      String number, Map<String, String> found, GrammarRates rates) {
     StruckNumber struck = StruckNumber.read(number);
-    return likeliest(struck).map(parse -> decoded(struck, parse, found));
+    return likeliest(struck, rates).map(parse -> decoded(struck, parse, found));
   }
 
-  private Optional<Parse> likeliest(StruckNumber struck) {
-    return parses(struck).stream().max(Comparator.comparingDouble(Parse::likelihood));
+  private Optional<Parse> likeliest(StruckNumber struck, GrammarRates rates) {
+    return parses(struck, rates).stream().max(Comparator.comparingDouble(Parse::likelihood));
   }
 
-  private List<Parse> parses(StruckNumber struck) {
+  private List<Parse> parses(StruckNumber struck, GrammarRates rates) {
     List<Parse> all = new ArrayList<>();
-    parse(struck, 0, 0, new ArrayList<>(), 1, all);
+    parse(struck, 0, 0, new ArrayList<>(), 1, rates.optionalIsThere(), all);
     return all;
   }
 
   private void parse(
-      StruckNumber struck, int f, int at, List<Parse.Part> so, double likelihood, List<Parse> all) {
+      StruckNumber struck,
+      int f,
+      int at,
+      List<Parse.Part> so,
+      double likelihood,
+      double optional,
+      List<Parse> all) {
     if (f == fields.size()) {
       if (at == struck.length() && all.size() < MOST_PARSES) {
         all.add(new Parse(List.copyOf(so), likelihood));
@@ -130,14 +128,14 @@ public record NumberGrammar(List<Field> fields, String note) {
     Field field = fields.get(f);
     List<String> fitting = field.fitting(struck, at);
     if (!fitting.isEmpty()) {
-      double there = field.optional() ? OPTIONAL_IS_THERE : 1;
+      double there = field.optional() ? optional : 1;
       double share = (double) fitting.size() / field.codes().size();
       so.add(new Parse.Part(field, at, fitting));
-      parse(struck, f + 1, at + field.width(), so, likelihood * there * share, all);
+      parse(struck, f + 1, at + field.width(), so, likelihood * there * share, optional, all);
       so.remove(so.size() - 1);
     }
     if (field.optional()) {
-      parse(struck, f + 1, at, so, likelihood * (1 - OPTIONAL_IS_THERE), all);
+      parse(struck, f + 1, at, so, likelihood * (1 - optional), optional, all);
     }
   }
 
@@ -170,12 +168,13 @@ public record NumberGrammar(List<Field> fields, String note) {
    * What a worn number may have been, likeliest first by what the knife shows; empty when it is
    * whole or not built like this.
    */
-  public List<Completion> completions(String number, Map<String, String> found) {
+  public List<Completion> completions(
+      String number, Map<String, String> found, GrammarRates rates) {
     StruckNumber struck = StruckNumber.read(number);
     List<Completion> all = new ArrayList<>();
-    for (Parse parse : parses(struck)) {
+    for (Parse parse : parses(struck, rates)) {
       if (all.size() < WEIGHED) {
-        complete(parse, 0, "", List.of(), parse.likelihood, found, all);
+        complete(parse, 0, "", List.of(), parse.likelihood, found, rates.miscoded(), all);
       }
     }
     double sum = all.stream().mapToDouble(Completion::probability).sum();
@@ -197,6 +196,7 @@ public record NumberGrammar(List<Field> fields, String note) {
       List<String> says,
       double weight,
       Map<String, String> found,
+      double miscoded,
       List<Completion> all) {
     if (p == parse.parts.size()) {
       all.add(new Completion(so, String.join(", ", says), weight));
@@ -212,9 +212,9 @@ public record NumberGrammar(List<Field> fields, String note) {
       if (meaning != null) {
         more.add(c.label());
       }
-      double here = weight / part.fitting.size() * (against ? MISCODED : 1);
+      double here = weight / part.fitting.size() * (against ? miscoded : 1);
       if (all.size() < WEIGHED) {
-        complete(parse, p + 1, so + code, more, here, found, all);
+        complete(parse, p + 1, so + code, more, here, found, miscoded, all);
       }
     }
   }
@@ -223,26 +223,27 @@ public record NumberGrammar(List<Field> fields, String note) {
    * What the codes of a number say of a year.
    *
    * @param fields of each field that tells, the codes it may be
+   * @param outOfUse P(a code in other years), against one in use
    */
-  public record Eras(List<List<Code>> fields) {
+  public record Eras(List<List<Code>> fields, double outOfUse) {
     /** P(codes | struck in this year), against codes of all years. */
     public double in(int year) {
       double p = 1;
       for (List<Code> codes : fields) {
-        p *= codes.stream().anyMatch(c -> c.isInUse(year)) ? 1 : OUT_OF_USE;
+        p *= codes.stream().anyMatch(c -> c.isInUse(year)) ? 1 : outOfUse;
       }
       return p;
     }
   }
 
   /** The codes of this number that were not always used; empty when there are none. */
-  public Optional<Eras> eras(String number) {
+  public Optional<Eras> eras(String number, GrammarRates rates) {
     List<List<Code>> telling =
-        likeliest(StruckNumber.read(number)).map(Parse::parts).orElse(List.of()).stream()
+        likeliest(StruckNumber.read(number), rates).map(Parse::parts).orElse(List.of()).stream()
             .map(p -> p.fitting.stream().map(p.field.codes()::get).toList())
             .filter(codes -> codes.stream().noneMatch(Code::isOfAllYears))
             .toList();
-    return telling.isEmpty() ? Optional.empty() : Optional.of(new Eras(telling));
+    return telling.isEmpty() ? Optional.empty() : Optional.of(new Eras(telling, rates.outOfUse()));
   }
 
   /** A whole number that a worn one may have been. */
@@ -278,10 +279,10 @@ public record NumberGrammar(List<Field> fields, String note) {
   /**
    * Log probability that a number of this grammar is struck like this, against figures by chance.
    */
-  public double logLikelihood(String number) {
+  public double logLikelihood(String number, GrammarRates rates) {
     StruckNumber struck = StruckNumber.read(number);
-    double builtLikeThis = likeliest(struck).map(Parse::likelihood).orElse(0.0);
-    return Math.log((1 - MISCODED) * builtLikeThis + MISCODED * struck.byChance());
+    double builtLikeThis = likeliest(struck, rates).map(Parse::likelihood).orElse(0.0);
+    return Math.log((1 - rates.miscoded()) * builtLikeThis + rates.miscoded() * struck.byChance());
   }
 
   /** Log probability of these figures when nothing is known of how they are built. */

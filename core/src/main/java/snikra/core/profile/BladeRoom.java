@@ -53,11 +53,11 @@ public record BladeRoom(List<Double> usual, double spread) {
    * @param shortened share of knives whose main has lost of its length
    * @param loss share of its length that such a blade has lost, in the middle
    * @param measuredMm standard deviation of one measure of length
+   * @param shortest blades short by design are spread from here, in closed lengths, to the usual
+   *     length
    */
-  public record Habits(double byDesign, double shortened, double loss, double measuredMm) {}
-
-  /** Blades short by design are spread from here, in closed lengths, to the usual length. */
-  private static final double SHORTEST = 0.3;
+  public record Habits(
+      double byDesign, double shortened, double loss, double measuredMm, double shortest) {}
 
   /**
    * Weighs what a main blade may be by its length alone, with the uncertainty of the measure.
@@ -75,7 +75,7 @@ public record BladeRoom(List<Double> usual, double spread) {
     for (int i = 0; i < STEPS; i++) {
       double lost = (i + 0.5) / STEPS;
       double at = normal((found - usual * (1 - lost)) / error) / error / STEPS;
-      design += usual * (1 - lost) > SHORTEST ? at * usual / (usual - SHORTEST) : 0;
+      design += usual * (1 - lost) > habits.shortest ? at * usual / (usual - habits.shortest) : 0;
       cut += at * Math.exp(-lost / habits.loss) / habits.loss;
     }
     design *= habits.byDesign;

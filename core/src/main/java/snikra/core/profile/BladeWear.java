@@ -3,6 +3,7 @@ package snikra.core.profile;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import snikra.core.judgement.Judgement;
 
 /**
  * How much of a blade is left, from heights measured along it or its traced area, and its full
@@ -11,28 +12,27 @@ import java.util.List;
  * <p>Each height over the full height there is the share left at that place; between places the
  * share runs straight, beyond the last it stays. The shares weighed by full height give the share
  * of the whole. Near the tang a blade is hardly sharpened, so a height measured there sets the
- * scale of the outline; without one, blades of one form differ among themselves by about {@value
- * #FORM_SPREAD} of their height.
+ * scale of the outline; without one, blades of one form differ more among themselves.
+ *
+ * @param formSpread spread of heights among full blades of one form, as a share of them
+ * @param scaledSpread what is left of that spread once a height near the tang set the scale
+ * @param nearTang a height up to this far along the blade sets the scale, in blade lengths
+ * @param caliperMm spread of one height measured with a caliper, in millimetres
  */
-public final class BladeWear {
-  /** Spread of heights among full blades of one form. */
-  static final double FORM_SPREAD = 0.08;
-
-  /** What is left of that spread once a height near the tang set the scale. */
-  static final double SCALED_SPREAD = 0.03;
-
-  /** A height up to this far along the blade sets the scale. */
-  static final double NEAR_TANG = 0.12;
-
-  /** Spread of one height measured with a caliper, in millimetres. */
-  static final double CALIPER_MM = 0.1;
-
+public record BladeWear(double formSpread, double scaledSpread, double nearTang, double caliperMm) {
   /** Standard deviations either side of the middle that hold nine in ten. */
   private static final double NINE_TENTHS = 1.645;
 
   private static final int SLICES = 200;
 
-  private BladeWear() {}
+  /** As it is judged. */
+  public static BladeWear of(Judgement judgement) {
+    return new BladeWear(
+        judgement.of("blade.form-spread"),
+        judgement.of("blade.scaled-spread"),
+        judgement.of("blade.near-tang"),
+        judgement.of("blade.caliper-mm"));
+  }
 
   /** A height so far from the tang shoulder, both in millimetres. */
   public record Height(double atMm, double heightMm) {}
@@ -54,24 +54,24 @@ public final class BladeWear {
    * @param lengthMm of the blade when it was full
    * @param heights at least one
    */
-  public static Left of(Outline full, double lengthMm, List<Height> heights) {
+  public Left left(Outline full, double lengthMm, List<Height> heights) {
     if (heights.isEmpty()) {
       throw new IllegalArgumentException("heights must be one or more; found 0");
     }
     List<Height> sorted =
         heights.stream().sorted(Comparator.comparingDouble(Height::atMm)).toList();
-    boolean scaled = sorted.get(0).atMm() <= NEAR_TANG * lengthMm;
+    boolean scaled = sorted.get(0).atMm() <= nearTang * lengthMm;
     double scale = scaled ? ratio(full, lengthMm, sorted.get(0)) : 1;
     List<List<Double>> along = new ArrayList<>();
     double error = 0;
     for (Height h : sorted) {
       double fullMm = full.heightAt(h.atMm() / lengthMm) * lengthMm * scale;
       along.add(List.of(h.atMm() / lengthMm, Math.min(1, h.heightMm() / fullMm)));
-      error += CALIPER_MM / fullMm;
+      error += caliperMm / fullMm;
     }
     double share = weighed(full, along);
     double read = error / sorted.size() / Math.sqrt(sorted.size());
-    double spread = Math.hypot(share * (scaled ? SCALED_SPREAD : FORM_SPREAD), read);
+    double spread = Math.hypot(share * (scaled ? scaledSpread : formSpread), read);
     return within(share, spread, along);
   }
 
@@ -83,21 +83,21 @@ public final class BladeWear {
    * @param areaMm2 from the tang shoulder to the point
    * @param spreadMm2 standard deviation of the area
    */
-  public static Left ofArea(
+  public Left leftOfArea(
       Outline full, double lengthMm, List<Height> heights, double areaMm2, double spreadMm2) {
     Height first =
         heights.stream()
             .min(Comparator.comparingDouble(Height::atMm))
-            .filter(h -> h.atMm() <= NEAR_TANG * lengthMm)
+            .filter(h -> h.atMm() <= nearTang * lengthMm)
             .orElse(null);
     double scale = first == null ? 1 : ratio(full, lengthMm, first);
     double whole = full.area() * lengthMm * lengthMm * scale;
     double share = Math.min(1, areaMm2 / whole);
-    double form = share * (first == null ? FORM_SPREAD : SCALED_SPREAD);
+    double form = share * (first == null ? formSpread : scaledSpread);
     List<List<Double>> along =
         heights.isEmpty()
             ? List.of(List.of(0.0, share), List.of(1.0, share))
-            : of(full, lengthMm, heights).along;
+            : left(full, lengthMm, heights).along;
     return within(share, Math.hypot(form, spreadMm2 / whole), along);
   }
 

@@ -20,6 +20,7 @@ import snikra.core.code.Sign;
 import snikra.core.fixture.KnifeBuilder;
 import snikra.core.fixture.Shelf;
 import snikra.core.judgement.Judgement;
+import snikra.core.number.GrammarRates;
 import snikra.core.number.NumberGrammar;
 import snikra.core.reference.Maker;
 import snikra.core.reference.MarkVariant;
@@ -143,7 +144,9 @@ class OracleTest {
       String number = evidence.number();
       return number == null || maker.numbers() == null
           ? 1
-          : Math.exp(maker.numbers().logLikelihood(number) - NumberGrammar.logByChance(number));
+          : Math.exp(
+              maker.numbers().logLikelihood(number, GrammarRates.of(numbers))
+                  - NumberGrammar.logByChance(number));
     }
 
     private double coded(@Nullable Maker maker, int year) {

@@ -16,11 +16,13 @@ import snikra.core.number.NumberGrammar.Code;
 import snikra.core.number.NumberGrammar.Field;
 
 class NumberGrammarTest {
+  private static final GrammarRates RATES = new GrammarRates(0.02, 0.5, 0.05);
+
   private final NumberGrammar grammar = Shelf.grammar();
 
   @Test
   void aNumberIsASentence() {
-    DecodedNumber decoded = grammar.decode("581", Map.of("material", "bone")).orElseThrow();
+    DecodedNumber decoded = grammar.decode("581", Map.of("material", "bone"), RATES).orElseThrow();
 
     assertThat(decoded.fields())
         .extracting(DecodedNumber.Field::says)
@@ -31,23 +33,28 @@ class NumberGrammarTest {
 
   @Test
   void aContradictionIsSaid() {
-    assertThat(grammar.decode("583", Map.of("material", "bone")).orElseThrow().holds("material"))
+    assertThat(
+            grammar
+                .decode("583", Map.of("material", "bone"), RATES)
+                .orElseThrow()
+                .holds("material"))
         .isEqualTo(DecodedNumber.Holds.CONTRADICTS);
   }
 
   @Test
   void aWornFigureLeavesEveryCodeThatFits() {
-    DecodedNumber decoded = grammar.decode("_81", Map.of()).orElseThrow();
+    DecodedNumber decoded = grammar.decode("_81", Map.of(), RATES).orElseThrow();
     assertThat(decoded.fields().get(0).values()).containsExactly("f58");
-    assertThat(grammar.decode("58_", Map.of()).orElseThrow().fields().get(1).values()).hasSize(3);
+    assertThat(grammar.decode("58_", Map.of(), RATES).orElseThrow().fields().get(1).values())
+        .hasSize(3);
   }
 
   @Test
   void whatIsBuiltOtherwiseIsNotDecoded() {
-    assertThat(grammar.decode("5812", Map.of())).isEmpty();
-    assertThat(grammar.decode("991", Map.of())).isEmpty();
-    assertThat(grammar.logLikelihood("991")).isLessThan(NumberGrammar.logByChance("991"));
-    assertThat(grammar.logLikelihood("581")).isGreaterThan(NumberGrammar.logByChance("581"));
+    assertThat(grammar.decode("5812", Map.of(), RATES)).isEmpty();
+    assertThat(grammar.decode("991", Map.of(), RATES)).isEmpty();
+    assertThat(grammar.logLikelihood("991", RATES)).isLessThan(NumberGrammar.logByChance("991"));
+    assertThat(grammar.logLikelihood("581", RATES)).isGreaterThan(NumberGrammar.logByChance("581"));
   }
 
   private static final NumberGrammar LONG =
@@ -93,25 +100,25 @@ class NumberGrammarTest {
       knife.put("steel", "stainless");
     }
     String number = LONG.encode(knife).orElseThrow();
-    DecodedNumber decoded = LONG.decode(number, knife).orElseThrow();
+    DecodedNumber decoded = LONG.decode(number, knife, RATES).orElseThrow();
     assertThat(decoded.fields()).hasSize(3 + prefix + steel);
     assertThat(decoded.fields())
         .allMatch(f -> f.holds() == DecodedNumber.Holds.AGREES && f.values().size() == 1);
-    assertThat(LONG.completions(number, knife)).isEmpty();
+    assertThat(LONG.completions(number, knife, RATES)).isEmpty();
   }
 
   @Test
   void aWornNumberIsCompletedByWhatTheKnifeShows() {
     List<NumberGrammar.Completion> completions =
-        LONG.completions("7?3[14]", Map.of("blades", "two", "frame", "c"));
+        LONG.completions("7?3[14]", Map.of("blades", "two", "frame", "c"), RATES);
     assertThat(completions).hasSize(6);
     assertThat(completions.get(0).number()).isEqualTo("7234");
     assertThat(completions.get(0).probability()).isGreaterThan(0.9);
     assertThat(completions.stream().mapToDouble(NumberGrammar.Completion::probability).sum())
         .isCloseTo(1, within(1e-9));
-    assertThat(LONG.completions("?304", Map.of())).hasSize(3);
-    assertThat(LONG.decode("B7304SS", Map.of()).orElseThrow().fields()).hasSize(5);
-    assertThat(LONG.decode("7304", Map.of()).orElseThrow().fields()).hasSize(3);
+    assertThat(LONG.completions("?304", Map.of(), RATES)).hasSize(3);
+    assertThat(LONG.decode("B7304SS", Map.of(), RATES).orElseThrow().fields()).hasSize(5);
+    assertThat(LONG.decode("7304", Map.of(), RATES).orElseThrow().fields()).hasSize(3);
   }
 
   @Test
@@ -125,7 +132,7 @@ class NumberGrammarTest {
   @Test
   void oneContradictionIsAPartReplacedAndTwoAreAnotherKnife() {
     Map<String, String> found = Map.of("material", "horn", "frame", "b");
-    DecodedNumber decoded = LONG.decode("7104", found).orElseThrow();
+    DecodedNumber decoded = LONG.decode("7104", found, RATES).orElseThrow();
     Against handle = new Against(decoded.fields().get(0), "Handle", 0.5, 0.1, true);
     Against frame = new Against(decoded.fields().get(2), "Frame", 0, 0, false);
 
@@ -162,9 +169,9 @@ class NumberGrammarTest {
     NumberGrammar dated =
         new NumberGrammar(
             List.of(new Field("h", "Handle", 1, "material", Map.of("C", late, "B", ever))), "");
-    assertThat(dated.eras("C").orElseThrow().in(1907)).isLessThan(0.1);
-    assertThat(dated.eras("C").orElseThrow().in(1908)).isEqualTo(1);
-    assertThat(dated.eras("B")).isEmpty();
-    assertThat(dated.eras("_")).isEmpty();
+    assertThat(dated.eras("C", RATES).orElseThrow().in(1907)).isLessThan(0.1);
+    assertThat(dated.eras("C", RATES).orElseThrow().in(1908)).isEqualTo(1);
+    assertThat(dated.eras("B", RATES)).isEmpty();
+    assertThat(dated.eras("_", RATES)).isEmpty();
   }
 }

@@ -8,7 +8,7 @@ import org.junit.jupiter.api.Test;
 
 class BladeRoomTest {
   private static final BladeRoom ROOM = new BladeRoom(List.of(0.74, 0.55), 0.045);
-  private static final BladeRoom.Habits HABITS = new BladeRoom.Habits(0.06, 0.08, 0.15, 0.4);
+  private static final BladeRoom.Habits HABITS = new BladeRoom.Habits(0.06, 0.08, 0.15, 0.4, 0.3);
 
   private static BladeRoom.MayBe of(double mm) {
     return ROOM.weigh(mm, 100, 0.74, HABITS);
@@ -50,7 +50,7 @@ class BladeRoomTest {
 
   @Test
   void whatIsMeasuredRoughlySaysLess() {
-    BladeRoom.Habits rough = new BladeRoom.Habits(0.06, 0.08, 0.15, 6);
+    BladeRoom.Habits rough = new BladeRoom.Habits(0.06, 0.08, 0.15, 6, 0.3);
     assertThat(ROOM.weigh(58, 100, 0.74, rough).whole()).isGreaterThan(3 * of(58).whole());
   }
 }

@@ -10,6 +10,8 @@ import org.junit.jupiter.api.Test;
 import snikra.core.profile.BladeWear.Height;
 
 class OutlineTest {
+  private static final BladeWear WEAR = new BladeWear(0.08, 0.03, 0.12, 0.1);
+
   private static final Outline RECTANGLE =
       Outline.of(
           List.of(List.of(0.0, 0.1, -0.1), List.of(0.5, 0.1, -0.1), List.of(1.0, 0.1, -0.1)));
@@ -57,10 +59,9 @@ class OutlineTest {
 
   @Test
   void aBladeAsHighAsItsOutlineIsWholeAndOneHalfAsHighIsHalfLeft() {
-    BladeWear.Left whole =
-        BladeWear.of(RECTANGLE, 60, List.of(new Height(3, 12), new Height(30, 12)));
+    BladeWear.Left whole = WEAR.left(RECTANGLE, 60, List.of(new Height(3, 12), new Height(30, 12)));
     BladeWear.Left half =
-        BladeWear.of(
+        WEAR.left(
             RECTANGLE, 60, List.of(new Height(3, 12), new Height(3.01, 6), new Height(50, 6)));
 
     assertThat(whole.share()).isCloseTo(1, within(1e-9));
@@ -72,8 +73,8 @@ class OutlineTest {
   @Test
   void aHeightNearTheTangSetsTheScaleAndNarrowsTheInterval() {
     List<Height> slender = List.of(new Height(3, 9), new Height(30, 9), new Height(55, 9));
-    BladeWear.Left scaled = BladeWear.of(RECTANGLE, 60, slender);
-    BladeWear.Left unscaled = BladeWear.of(RECTANGLE, 60, slender.subList(1, 3));
+    BladeWear.Left scaled = WEAR.left(RECTANGLE, 60, slender);
+    BladeWear.Left unscaled = WEAR.left(RECTANGLE, 60, slender.subList(1, 3));
 
     assertThat(scaled.share()).isCloseTo(1, within(1e-9));
     assertThat(unscaled.share()).isCloseTo(0.75, within(1e-9));
@@ -82,21 +83,21 @@ class OutlineTest {
 
   @Test
   void withoutAHeightNothingIsSaid() {
-    assertThatThrownBy(() -> BladeWear.of(RECTANGLE, 60, List.of()))
+    assertThatThrownBy(() -> WEAR.left(RECTANGLE, 60, List.of()))
         .hasMessageContaining("one or more; found 0");
   }
 
   @Test
   void anAreaSaysWhatIsLeftMoreExactlyThanHeights() {
     List<Height> near = List.of(new Height(3, 12), new Height(30, 9));
-    BladeWear.Left traced = BladeWear.ofArea(RECTANGLE, 60, near, 0.75 * 60 * 12, 4);
-    BladeWear.Left guessed = BladeWear.ofArea(RECTANGLE, 60, List.of(), 0.75 * 60 * 12, 4);
+    BladeWear.Left traced = WEAR.leftOfArea(RECTANGLE, 60, near, 0.75 * 60 * 12, 4);
+    BladeWear.Left guessed = WEAR.leftOfArea(RECTANGLE, 60, List.of(), 0.75 * 60 * 12, 4);
 
     assertThat(traced.share()).isCloseTo(0.75, within(1e-6));
-    assertThat(traced.along()).isEqualTo(BladeWear.of(RECTANGLE, 60, near).along());
+    assertThat(traced.along()).isEqualTo(WEAR.left(RECTANGLE, 60, near).along());
     assertThat(traced.high() - traced.low()).isLessThan(guessed.high() - guessed.low());
     assertThat(guessed.along()).hasSize(2);
-    assertThat(BladeWear.ofArea(RECTANGLE, 60, near, 2000, 4).share()).isEqualTo(1);
+    assertThat(WEAR.leftOfArea(RECTANGLE, 60, near, 2000, 4).share()).isEqualTo(1);
   }
 
   @Test
