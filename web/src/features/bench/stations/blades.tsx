@@ -110,6 +110,7 @@ function BladeRow({
       <SeenChoice
         label={`${name}: kind`}
         isBare
+        mayBeEither
         className="max-sm:col-span-2"
         nothing="kind not yet looked"
         seen={blade.type}
@@ -205,6 +206,7 @@ function BladeLooks({
           <SeenChoice
             key={q.id}
             label={q.label}
+            mayBeEither
             seen={blade.seen[q.id]}
             options={answerOptions(book, q) ?? q.answers}
             onChange={(seen) => {

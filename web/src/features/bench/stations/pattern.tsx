@@ -53,6 +53,7 @@ export function PatternStation({ knife, book }: StationProps) {
       <div className="mt-2 grid grid-cols-2 gap-x-4 gap-y-2 md:grid-cols-[minmax(0,22fr)_minmax(0,10.5fr)_minmax(0,27.7fr)_minmax(0,19.8fr)]">
         <SeenChoice
           label="Any outline"
+          mayBeEither
           seen={specimen.frame}
           options={frames}
           onChange={(frame) => knife.change((s) => ({ ...s, frame }))}
@@ -68,6 +69,7 @@ export function PatternStation({ knife, book }: StationProps) {
         />
         <SeenChoice
           label="Bolsters"
+          mayBeEither
           seen={specimen.bolsters}
           options={bolsters}
           onChange={(bolsters) => knife.change((s) => ({ ...s, bolsters }))}

@@ -137,9 +137,9 @@ public final class SpecimenFormat {
       each("hallmarks", this::hallmark);
       each("story", this::event);
       each("comparables", this::comparable);
-      seen("frame", tree.path("frame"), shelf.patterns().frames().stream().map(Frame::id));
+      look("frame", tree.path("frame"), shelf.patterns().frames().stream().map(Frame::id));
       Stream<String> layouts = shelf.patterns().bolsters().stream().map(BolsterLayout::id);
-      seen("bolsters", tree.path("bolsters"), layouts);
+      look("bolsters", tree.path("bolsters"), layouts);
       sureness("springs", tree.path("springs"));
       tree.path("seen")
           .properties()
@@ -162,7 +162,7 @@ public final class SpecimenFormat {
     private void blade(String at, JsonNode blade, int place) {
       text(at + ".length", blade.path("length"), Length::parse);
       Stream<String> types = shelf.patterns().blades().stream().map(BladeType::id);
-      seen(at + ".type", blade.path("type"), types);
+      look(at + ".type", blade.path("type"), types);
       for (String field : List.of("end", "presses", "side", "spring")) {
         sureness(at + "." + field, blade.path(field));
       }
@@ -239,9 +239,13 @@ public final class SpecimenFormat {
         unknown(at, entry.getKey(), asked.map(Feature::id));
         return;
       }
-      List<String> known = feature.get().clues().stream().map(Clue::id).toList();
-      seen(at, entry.getValue(), known.stream());
-      either(at, entry.getValue(), known);
+      look(at, entry.getValue(), feature.get().clues().stream().map(Clue::id));
+    }
+
+    private void look(String at, JsonNode seen, Stream<String> answers) {
+      List<String> known = answers.toList();
+      seen(at, seen, known.stream());
+      either(at, seen, known);
     }
 
     // Other answers it may be: each on file, none twice, and something left for the first.

@@ -1,6 +1,7 @@
 package snikra.formats;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -423,6 +424,31 @@ class PatternNamingTest {
     String cattle = knife.replaceFirst("pen", "spey");
     assertThat(share("cattle-knife", cattle.formatted("\"divider\":\"wedge\"")))
         .isLessThan(share("cattle-knife", cattle.formatted("")));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "canoe, '\"frame\":%s,\"bolsters\":\"both-ends\",\"blades\":[{\"type\":\"spear\",\"end\":\"A\"},{\"type\":\"pen\",\"end\":\"B\"}]', canoe, equal-end",
+    "muskrat, '\"frame\":\"serpentine-slim\",\"blades\":[{\"type\":\"long-clip\",\"end\":\"A\"},{\"type\":%s,\"end\":\"B\"}]', long-clip, pen"
+  })
+  void anOutlineOrABladeThatMayBeAnotherCountsByItsShare(
+      String pattern, String knife, String one, String other) {
+    String form = "{" + knife + "}";
+    double surely = share(pattern, form.formatted('"' + one + '"'));
+    double surelyOther = share(pattern, form.formatted('"' + other + '"'));
+    double before = surely;
+    for (String much : List.of("0.2", "0.5", "0.8")) {
+      String either =
+          "{\"value\":\"%s\",\"sureness\":\"sure\",\"or\":{\"%s\":%s}}".formatted(one, other, much);
+      double now = share(pattern, form.formatted(either));
+      assertThat(now).as(either).isLessThan(before).isGreaterThan(surelyOther);
+      before = now;
+    }
+    String nonsense =
+        "{\"value\":\"%s\",\"sureness\":\"sure\",\"or\":{\"butter\":0.2}}".formatted(one);
+    assertThatThrownBy(() -> read(form.formatted(nonsense)))
+        .hasMessageContaining(".or")
+        .hasMessageContaining("butter");
   }
 
   @Test

@@ -87,7 +87,7 @@ final class Scoring {
 
   private double frame() {
     return Math.log(
-        Seen.weight(
+        Seen.meanWeight(
             knife.frame(),
             rates.seen(),
             f -> pattern.frames().getOrDefault(f, tolerance.frame()),
@@ -141,16 +141,21 @@ final class Scoring {
   }
 
   private double bolsters() {
-    Seen<String> seen = knife.bolsters();
-    if (seen == null || seen.value() == null) {
-      return 0;
+    return Math.log(
+        Seen.meanWeight(
+            knife.bolsters(), rates.seen(), this::bolsters, b -> isKnownWith(b) ? bolsters(b) : 1));
+  }
+
+  // Those it is known with count in full, however surely they were seen.
+  private double bolsters(String seen) {
+    if (!isKnownWith(seen)) {
+      return tolerance.bolsters();
     }
-    if (pattern.bolsters().contains(seen.value())) {
-      boolean usual = pattern.bolsters().get(0).equals(seen.value());
-      return usual ? 0 : Math.log(rates.lessUsualBolsters());
-    }
-    double q = rates.seen().of(seen.sureness());
-    return Math.log(q * tolerance.bolsters() + (1 - q));
+    return pattern.bolsters().get(0).equals(seen) ? 1 : rates.lessUsualBolsters();
+  }
+
+  private boolean isKnownWith(String bolsters) {
+    return pattern.bolsters().contains(bolsters);
   }
 
   // What few knives show counts for the pattern that is known by it, and against all others.
@@ -179,13 +184,14 @@ final class Scoring {
   private double pulls() {
     double log = 0;
     for (Map.Entry<String, Set<String>> asked : pulls.any().entrySet()) {
-      Seen<String> seen = knife.seen().get(asked.getKey());
-      if (seen != null
-          && asked.getValue().contains("" + seen.value())
-          && !pulls.of(pattern, asked.getKey()).contains("" + seen.value())) {
-        double q = rates.seen().of(seen.sureness());
-        log += Math.log(q * rates.otherPull() + 1 - q);
-      }
+      Set<String> own = pulls.of(pattern, asked.getKey());
+      log +=
+          Math.log(
+              Seen.meanWeight(
+                  knife.seen().get(asked.getKey()),
+                  rates.seen(),
+                  a -> asked.getValue().contains(a) && !own.contains(a) ? rates.otherPull() : 1,
+                  a -> 1));
     }
     return log;
   }
@@ -199,18 +205,13 @@ final class Scoring {
     return log;
   }
 
-  // An answer that may be another counts by the mean of both, weighed by their shares.
   private double asked(Asked asked) {
-    Seen<String> seen = knife.seen().get(asked.feature());
-    if (Seen.valueOf(seen) == null) {
-      return 0;
-    }
-    double fits = 0;
-    for (Map.Entry<String, Double> one : seen.shares().entrySet()) {
-      fits += one.getValue() * asked.answers().getOrDefault(one.getKey(), tolerance.asked());
-    }
-    double q = rates.seen().of(seen.sureness());
-    return Math.log(q * fits + 1 - q);
+    return Math.log(
+        Seen.meanWeight(
+            knife.seen().get(asked.feature()),
+            rates.seen(),
+            a -> asked.answers().getOrDefault(a, tolerance.asked()),
+            a -> 1));
   }
 
   static boolean isShown(Mechanism of, Specimen knife) {

@@ -98,7 +98,7 @@ final class SlotAssignment {
 
   private double fit(SeenBlade blade, Slot slot) {
     double type =
-        Seen.weight(
+        Seen.meanWeight(
             blade.type(),
             rates.seen(),
             t -> slot.types().getOrDefault(t, tolerance.type()),

@@ -73,4 +73,21 @@ public record Seen<T>(@Nullable T value, Sureness sureness, @Nullable Map<String
     double q = reliability.of(seen.sureness());
     return q * weight.applyAsDouble(seen.value()) + (1 - q) * misseen.applyAsDouble(seen.value());
   }
+
+  /** The same of what may be one of several: the mean of their weights, by their shares. */
+  public static double meanWeight(
+      @Nullable Seen<String> seen,
+      LookReliability reliability,
+      ToDoubleFunction<String> weight,
+      ToDoubleFunction<String> misseen) {
+    if (seen == null || seen.or == null) {
+      return weight(seen, reliability, weight, misseen);
+    }
+    return seen.shares().entrySet().stream()
+        .mapToDouble(
+            one ->
+                one.getValue()
+                    * weight(new Seen<>(one.getKey(), seen.sureness), reliability, weight, misseen))
+        .sum();
+  }
 }

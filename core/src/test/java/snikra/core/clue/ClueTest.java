@@ -108,6 +108,48 @@ class ClueTest {
         .hasMessageContaining("found nowhere");
   }
 
+  @Test
+  void aSuddenEndStillHoldsItsLastYear() {
+    Clue ended = clue(null, new Bound(1930, 0, Firmness.SOFT), false);
+    assertThat(ended.compatibility(1930, false, FLOORS)).isEqualTo(1);
+    assertThat(ended.compatibility(1931, false, FLOORS)).isEqualTo(0.12);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"ONCE, false, false", "EACH_BLADE, true, true", "OTHER_BLADES, false, true"})
+  void aQuestionIsAskedOfTheKnifeOrOfItsBlades(
+      Feature.Asked asked, boolean ofMain, boolean ofSecond) {
+    assertThat(asked.ofBlade(0)).isEqualTo(ofMain);
+    assertThat(asked.ofBlade(1)).isEqualTo(ofSecond);
+  }
+
+  @Test
+  void wordsOfTheFormatAreTheNamesInSmallLetters() {
+    assertThat(Feature.Asked.OTHER_BLADES).hasToString("other-blades");
+    assertThat(Feature.Trouble.LOUPE).hasToString("loupe");
+    assertThat(Firmness.FIRM).hasToString("firm");
+    assertThat(Feature.Trouble.BOOK.cost()).isGreaterThan(Feature.Trouble.GLANCE.cost());
+  }
+
+  @Test
+  void aBookFindsWhatItHoldsAndRefusesWhatItDoesNot() {
+    Clue plain = clue(null, null, false);
+    Feature frame = new Feature("x", "frame", "frame", "X", true, false, List.of(plain));
+    Caution glue = new Caution("glue", "frame", null, null, "Mind the glue.");
+    Part part = new Part("frame", "Frame", Part.Replaceable.NEVER);
+    ClueBook book = new ClueBook(List.of(part), List.of(frame), List.of(glue));
+    assertThat(book.part("frame")).isEqualTo(part);
+    assertThat(frame.trouble()).isEqualTo(Feature.Trouble.GLANCE);
+    assertThat(glue.values()).isEmpty();
+    assertThat(new Caution("a", "b", "x", List.of("c"), "d").values()).containsExactly("c");
+    assertThatThrownBy(() -> book.part("spring")).hasMessageContaining("found spring");
+    assertThatThrownBy(
+            () ->
+                new Clue(
+                    "c", "c", "", 0, null, null, false, List.of(), Map.of(), List.of(), "", ""))
+        .hasMessageContaining("above 0; found 0");
+  }
+
   private static Clue clue(Bound before, Bound after, boolean imitable) {
     return new Clue(
         "c", "c", "", 1, before, after, imitable, List.of(), Map.of(), List.of(), "", "");

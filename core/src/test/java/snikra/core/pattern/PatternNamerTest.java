@@ -66,7 +66,7 @@ class PatternNamerTest {
     for (int b = chance.nextInt(5); b > 0; b--) {
       blades.add(
           new SeenBlade(
-              any(chance, "clip", "pen", "saw"),
+              either(chance, "clip", "pen", "saw"),
               any(chance, End.A, End.B),
               any(chance, Presses.ONE, Presses.BOTH),
               any(chance, Side.MARK, Side.PILE),
@@ -77,12 +77,12 @@ class PatternNamerTest {
               Map.of()));
     }
     Map<String, Seen<String>> looks = new HashMap<>();
-    put(looks, "pull", any(chance, "crescent", "lever", "none"));
-    put(looks, "divider", any(chance, "none", "full", "wedge"));
-    put(looks, "covers", any(chance, "white", "grey", "black"));
+    put(looks, "pull", either(chance, "crescent", "lever", "none"));
+    put(looks, "divider", either(chance, "none", "full", "wedge"));
+    put(looks, "covers", either(chance, "white", "grey", "black"));
     return knife(
-        any(chance, "round", "square", "odd"),
-        any(chance, "both", "front", "metal"),
+        either(chance, "round", "square", "odd"),
+        either(chance, "both", "front", "metal"),
         chance.nextInt(4) == 0 ? null : (70 + chance.nextInt(60)) + " mm",
         any(chance, 1, 2, 3),
         blades,
@@ -104,6 +104,15 @@ class PatternNamerTest {
     return how == Sureness.CANNOT_TELL
         ? new Seen<>(null, how)
         : new Seen<>(values[chance.nextInt(values.length)], how);
+  }
+
+  // Now and then it may be one of two.
+  private static @Nullable Seen<String> either(Random chance, String... values) {
+    Seen<String> one = any(chance, values);
+    String other = values[chance.nextInt(values.length)];
+    return one == null || one.value() == null || other.equals(one.value()) || chance.nextBoolean()
+        ? one
+        : new Seen<>(one.value(), one.sureness(), Map.of(other, 0.1 + 0.8 * chance.nextDouble()));
   }
 
   private static Specimen knife(
@@ -158,7 +167,7 @@ class PatternNamerTest {
     double w = p.role() == Pattern.Role.FALLBACK ? rate("fallback") : p.weight();
     w *= blades(p, knife.blades(), school);
     w *=
-        of(
+        mean(
             knife.frame(),
             f -> p.frames().getOrDefault(f, missed.applyAsDouble("frame")),
             rate("frame-misseen"));
@@ -175,19 +184,19 @@ class PatternNamerTest {
     }
     w *= of(knife.springs(), n -> p.springs().contains(n) ? 1 : missed.applyAsDouble("springs"), 1);
     w *= length(p, knife, missed);
-    w *= of(knife.bolsters(), b -> bolsters(p, b, missed), 1, b -> p.bolsters().contains(b));
+    w *= bolsters(p, knife.bolsters(), missed);
     Set<String> own = new HashSet<>();
     BOOK.pulls().stream()
         .filter(pull -> p.pulls().contains(pull.id()))
         .forEach(pull -> own.addAll(pull.shownBy().get("pull")));
     w *=
-        of(
+        mean(
             knife.seen().get("pull"),
             a -> a.equals("none") || own.contains(a) ? 1 : rate("other-pull"),
             1);
     for (Asked asked : BOOK.asks(p)) {
       w *=
-          of(
+          mean(
               knife.seen().get(asked.feature()),
               a -> asked.answers().getOrDefault(a, missed.applyAsDouble("asked")),
               1);
@@ -204,6 +213,22 @@ class PatternNamerTest {
       return 1;
     }
     return Seen.valueOf(knife.bolsters()) == null ? 0.05 : 0.05 * missed.applyAsDouble("frame");
+  }
+
+  // Those it is known with count in full, however surely they were seen.
+  private static double bolsters(
+      Pattern p, @Nullable Seen<String> seen, ToDoubleFunction<String> missed) {
+    if (Seen.valueOf(seen) == null) {
+      return 1;
+    }
+    double q = SEEN.of(seen.sureness());
+    double sum = 0;
+    for (Map.Entry<String, Double> one : seen.shares().entrySet()) {
+      double fits = bolsters(p, one.getKey(), missed);
+      boolean inFull = p.bolsters().contains(one.getKey());
+      sum += one.getValue() * (inFull ? fits : q * fits + 1 - q);
+    }
+    return sum;
   }
 
   private static double bolsters(Pattern p, String seen, ToDoubleFunction<String> missed) {
@@ -266,7 +291,7 @@ class PatternNamerTest {
                 : e == slot.endAlso() ? rate("other-end") : RATES.of(school + "end");
     double w = slot.optional() ? rate("optional-blade") : 1;
     w *=
-        of(
+        mean(
             blade.type(),
             t -> slot.types().getOrDefault(t, RATES.of(school + "type")),
             rate("blade-misseen"));
@@ -284,20 +309,27 @@ class PatternNamerTest {
     return w;
   }
 
-  private static <T> double of(@Nullable Seen<T> seen, ToDoubleFunction<T> right, double wrong) {
-    return of(seen, right, wrong, value -> false);
+  // What may be one of two counts by the mean of both.
+  private static double mean(
+      @Nullable Seen<String> seen, ToDoubleFunction<String> right, double wrong) {
+    if (seen == null || seen.or() == null) {
+      return of(seen, right, wrong);
+    }
+    double q = SEEN.of(seen.sureness());
+    double sum = 0;
+    double left = 1;
+    for (Map.Entry<String, Double> other : seen.or().entrySet()) {
+      sum += other.getValue() * (q * right.applyAsDouble(other.getKey()) + (1 - q) * wrong);
+      left -= other.getValue();
+    }
+    return sum + left * (q * right.applyAsDouble(seen.value()) + (1 - q) * wrong);
   }
 
-  // Some answers count in full however surely they were seen.
-  private static <T> double of(
-      @Nullable Seen<T> seen,
-      ToDoubleFunction<T> right,
-      double wrong,
-      java.util.function.Predicate<T> inFull) {
+  private static <T> double of(@Nullable Seen<T> seen, ToDoubleFunction<T> right, double wrong) {
     if (Seen.valueOf(seen) == null) {
       return 1;
     }
-    double q = inFull.test(seen.value()) ? 1 : SEEN.of(seen.sureness());
+    double q = SEEN.of(seen.sureness());
     return q * right.applyAsDouble(seen.value()) + (1 - q) * wrong;
   }
 
