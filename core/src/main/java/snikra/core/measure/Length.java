@@ -62,11 +62,6 @@ public record Length(String written, double mm) {
     return new Length(written, number.multiply(factor(m.group(5))).doubleValue());
   }
 
-  /** The exact value in inches. */
-  public double inches() {
-    return mm / 25.4;
-  }
-
   private static String spellOutFractions(String written) {
     String text = written;
     for (int i = 0; i < FRACTIONS.length(); i++) {

@@ -72,6 +72,11 @@ class MeasurementTest {
     Quantity flush = new Quantity("flush", "action", "Flush", "", Kind.LENGTH, -0.5, 0.5);
     Quantity gap = new Quantity("gap", "action", "Gap", "", Kind.LENGTH, 0, 2);
     assertThat(flush.read("-0.2 mm").value()).isEqualTo(-0.2);
+    assertThat(gap.read("0 mm").value()).isZero();
+    MeasureBook book = new MeasureBook(List.of(flush, gap));
+    assertThat(book.quantity("gap")).hasValue(gap);
+    assertThat(book.quantity("width")).isEmpty();
+    assertThat(MeasureBook.empty().quantities()).isEmpty();
     assertThatThrownBy(() -> gap.read("-0.2 mm")).hasMessageContaining("must be 0 or more");
   }
 
@@ -80,6 +85,8 @@ class MeasurementTest {
     Measurement.Mean mean = Measurement.Mean.of(List.of(34.0, 35.0, 36.0));
     assertThat(mean.mean()).isEqualTo(35);
     assertThat(mean.spread()).isEqualTo(1);
+    assertThat(Measurement.Mean.of(List.of(1.0, 2.0, 6.0, 7.0)).spread())
+        .isCloseTo(Math.sqrt(26.0 / 3), within(1e-12));
     assertThat(Measurement.Mean.of(List.of(34.0)).spread()).isZero();
   }
 
@@ -88,6 +95,8 @@ class MeasurementTest {
     Quantity pull = new Quantity("pull", "action", "Pull", "", Kind.FORCE, 5, 70);
     assertThat(pull.isQuestionable(34)).isFalse();
     assertThat(pull.isQuestionable(340)).isTrue();
+    assertThat(pull.isQuestionable(5)).isFalse();
+    assertThat(pull.isQuestionable(70)).isFalse();
     assertThat(pull.isQuestionable(Double.NaN)).isTrue();
   }
 
@@ -97,6 +106,8 @@ class MeasurementTest {
     assertThat(inOneUnit("84,10 mm", "84.14 mm")).hasToString("84.12 mm");
     assertThat(inOneUnit("-0.1 mm", "0.3 mm")).hasToString("0.1 mm");
     assertThat(inOneUnit("1 kgf", "9.80665 N")).hasToString("9.807 N");
+    assertThat(inOneUnit("1 oz", "28.35 g")).hasToString("28.35 g");
+    assertThat(inOneUnit("1 in", "25.4 mm")).hasToString("25.4 mm");
     assertThat(inOneUnit("6/10", "8/10")).hasToString("7.0 /10");
     assertThat(Measurement.inOneUnit(List.of(Measurement.parse("3 N"), Measurement.parse("3 g"))))
         .isEmpty();

@@ -91,6 +91,110 @@ class PhotoScaleTest {
     assertThat(scale.heightAt(turned, new Point(0, 0), tip, 900).mm()).isZero();
   }
 
+  // By clicking thousands of times as people click, with a scale that is off each time.
+  @Test
+  void areasAndDistancesSpreadAsTheySay() {
+    double scaleSpread = 0.0004;
+    PhotoScale scale = new PhotoScale(MM_PER_PIXEL, scaleSpread, 0);
+    List<Point> traced =
+        List.of(
+            new Point(40, 60),
+            new Point(620, 10),
+            new Point(900, 130),
+            new Point(560, 230),
+            new Point(90, 190));
+    Random random = new Random(11);
+    List<Double> areas = new ArrayList<>();
+    List<Double> lengths = new ArrayList<>();
+    for (int i = 0; i < 40_000; i++) {
+      List<Point> clicked = traced.stream().map(p -> meant(p, random)).toList();
+      double mm = MM_PER_PIXEL + scaleSpread * random.nextGaussian();
+      double twice = 0;
+      for (int k = 0; k < clicked.size(); k++) {
+        Point a = clicked.get(k);
+        Point b = clicked.get((k + 1) % clicked.size());
+        twice += a.x() * b.y() - b.x() * a.y();
+      }
+      areas.add(Math.abs(twice) / 2 * mm * mm);
+      lengths.add(
+          Math.hypot(
+                  clicked.get(2).x() - clicked.get(0).x(), clicked.get(2).y() - clicked.get(0).y())
+              * mm);
+    }
+    Measurement.Mean area = Measurement.Mean.of(areas);
+    Measurement.Mean length = Measurement.Mean.of(lengths);
+    Measured told = scale.area(traced);
+    assertThat(told.mm()).isCloseTo(area.mean(), within(0.003 * area.mean()));
+    assertThat(told.spread()).isCloseTo(area.spread(), within(0.03 * area.spread()));
+    Measured toldLength = scale.distance(traced.get(0), traced.get(2));
+    assertThat(toldLength.spread()).isCloseTo(length.spread(), within(0.03 * length.spread()));
+    double sharp = new PhotoScale(MM_PER_PIXEL, 0, 0).area(traced).spread();
+    List<Double> ofClicks = new ArrayList<>();
+    for (int i = 0; i < 40_000; i++) {
+      List<Point> clicked = traced.stream().map(p -> meant(p, random)).toList();
+      ofClicks.add(new PhotoScale(MM_PER_PIXEL, 0, 0).area(clicked).mm());
+    }
+    double spread = Measurement.Mean.of(ofClicks).spread();
+    assertThat(sharp).isCloseTo(spread, within(0.03 * spread));
+  }
+
+  private static Point meant(Point p, Random random) {
+    return new Point(
+        p.x() + PhotoScale.CLICK_PIXELS * random.nextGaussian(),
+        p.y() + PhotoScale.CLICK_PIXELS * random.nextGaussian());
+  }
+
+  @Test
+  void aScaleIsAsUnsureAsTheClicksAtItsEnds() {
+    Known known = new Known(new Point(10, 10), new Point(310, 410), 25);
+    assertThat(PhotoScale.of(List.of(known)).spread())
+        .isCloseTo(0.05 * 0.7 * Math.sqrt(2) / 500, within(1e-12));
+    assertThat(new PhotoScale(1, 0, PhotoScale.TILT_TOLD).isAslant()).isFalse();
+    assertThat(new Known(new Point(3, 3), new Point(4, 3), 0.01).mm()).isPositive();
+    assertThatThrownBy(() -> new Known(new Point(0, 0), new Point(9, 0), 0))
+        .hasMessageContaining("above 0; found 0.0");
+  }
+
+  @Test
+  void aHeightSpreadsAsItsTwoClicksAndItsScale() {
+    PhotoScale scale = new PhotoScale(MM_PER_PIXEL, 0.001, 0);
+    List<Point> slope =
+        List.of(new Point(20, 10), new Point(420, 110), new Point(420, 210), new Point(20, 310));
+    Measured height = scale.heightAt(slope, new Point(20, 160), new Point(420, 160), 5);
+    // A quarter of the way: 300 pixels high at the tang, 100 at the point.
+    assertThat(height.mm()).isCloseTo(250 * 0.05, within(1e-9));
+    assertThat(height.spread())
+        .isCloseTo(Math.hypot(0.05 * 0.7 * Math.sqrt(2), 250 * 0.001), within(1e-9));
+    assertThatThrownBy(
+            () -> scale.heightAt(slope.subList(0, 2), new Point(0, 0), new Point(1, 0), 5))
+        .hasMessageContaining("three places or more; found 2");
+    assertThat(scale.area(slope.subList(0, 3)).mm()).isPositive();
+  }
+
+  @Test
+  void aBladeThatLiesAnywhereAndAnyWayIsAsHigh() {
+    PhotoScale scale = new PhotoScale(MM_PER_PIXEL, 0, 0);
+    double[][] blade = {{0, -60}, {300, -90}, {800, -20}, {900, 30}, {500, 80}, {0, 70}};
+    for (double turn : new double[] {0, 0.4, 1.9, 3.3, 5.5}) {
+      List<Point> laid = new ArrayList<>();
+      for (double[] p : blade) {
+        laid.add(laid(p, turn));
+      }
+      Point tang = laid(new double[] {0, 0}, turn);
+      Point tip = laid(new double[] {900, 0}, turn);
+      // At 400: from -76 above, a fifth of the way from -90 to -20, to 78 below.
+      assertThat(scale.heightAt(laid, tang, tip, 20).mm())
+          .as("turned by %s", turn)
+          .isCloseTo((76 + 78) * 0.05, within(1e-9));
+    }
+  }
+
+  private static Point laid(double[] p, double turn) {
+    double c = Math.cos(turn);
+    double s = Math.sin(turn);
+    return new Point(1500 + p[0] * c - p[1] * s, 700 + p[0] * s + p[1] * c);
+  }
+
   @Test
   void whatCannotBeALengthIsRefusedWithTheValue() {
     assertThatThrownBy(() -> new Known(new Point(0, 0), new Point(10, 0), -1))
