@@ -182,6 +182,20 @@ final class HandReader {
     return said;
   }
 
+  /**
+   * How much likelier an answer is on work of this hand than on knives at large, by year; 1 where
+   * nothing is on file of it.
+   */
+  double[] likelier(Maker house, Hand hand, String feature, String answer) {
+    double[] row = said(house, hand, Shown.surely(Map.of(feature, answer))).get(feature);
+    if (row != null) {
+      return row;
+    }
+    double[] even = new double[axis.size()];
+    Arrays.fill(even, 1);
+    return even;
+  }
+
   private double @Nullable [] row(Maker maker, String trait, Shown shown) {
     double[] best = null;
     for (Seen<String> answer : shown.of(trait)) {

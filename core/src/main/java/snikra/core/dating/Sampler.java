@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.random.RandomGenerator;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
@@ -41,11 +42,17 @@ public final class Sampler {
   private final MarkReader reader;
   private final Wear wear;
 
+  /** What is on file of one of whom nothing is. */
+  private final double[] anyone;
+
   private static final int LISTED = 0;
   private static final int COPIED = 2;
   private static final int NOT_AS_LISTED = 3;
 
   private record Struck(int maker, int place, MarkVariant variant, MarkUse use, double weight) {}
+
+  /** Whose it is, and where it was built. */
+  private record Made(@Nullable Maker maker, @Nullable Hand hand, Region region) {}
 
   /**
    * How knives are looked at.
@@ -88,6 +95,7 @@ public final class Sampler {
     priors = desk.priors;
     reader = new MarkReader(shelf);
     wear = new Wear(shelf);
+    anyone = axis.map(year -> 1);
     features = shelf.clues().features().stream().filter(Sampler::isDrawn).toList();
   }
 
@@ -120,7 +128,8 @@ public final class Sampler {
       Hand hand = hand(random, hands.get(mark.maker()), mark.place(), y);
       Maker maker = shelf.makers().get(mark.maker());
       Region made = shelf.region(hand.regionFor(maker));
-      return knife(random, care, maker, made, y, mark.use().near()[i], mark.variant(), false);
+      Made by = new Made(maker, hand, made);
+      return knife(random, care, by, y, mark.use().near()[i], mark.variant(), false);
     }
     int r = choose(random, shelf.regions().stream().mapToDouble(Region::share).toArray());
     int y = choose(random, tables.output(r));
@@ -130,8 +139,8 @@ public final class Sampler {
           case NOT_AS_LISTED -> marks.get(choose(random, otherwise)).variant();
           default -> null;
         };
-    Region made = shelf.regions().get(r);
-    return knife(random, care, null, made, y, 0, variant, kind == COPIED);
+    Made by = new Made(null, null, shelf.regions().get(r));
+    return knife(random, care, by, y, 0, variant, kind == COPIED);
   }
 
   private static Hand hand(RandomGenerator random, List<Hand> hands, int mark, int y) {
@@ -144,12 +153,13 @@ public final class Sampler {
   private Drawn knife(
       RandomGenerator random,
       Care care,
-      @Nullable Maker maker,
-      Region home,
+      Made by,
       int y,
       int near,
       @Nullable MarkVariant variant,
       boolean copied) {
+    Maker maker = by.maker();
+    Region home = by.region();
     boolean oldStyle = random.nextDouble() < priors.oldStyle() / (1 + priors.oldStyle());
     int style = oldStyle ? ClueTables.OLD_STYLE : ClueTables.AS_MADE;
     List<Part> parts = shelf.clues().parts();
@@ -166,7 +176,7 @@ public final class Sampler {
       if (random.nextDouble() < care.looks()) {
         Sureness truly = random.nextDouble() < care.slips() ? Sureness.LIKELY : Sureness.SURE;
         int r = shelf.regions().indexOf(home);
-        Taken taken = look(random, feature, r, style, of[k], truly);
+        Taken taken = look(random, feature, by, style, of[k], truly);
         Look look = taken.look();
         seen.add(new Evidence.Observed(feature, taken.shown(), Sureness.SURE));
         looks.computeIfAbsent(k, part -> new ArrayList<>()).add(look);
@@ -214,7 +224,8 @@ public final class Sampler {
             null,
             List.of(),
             Map.of(),
-            Shown.NOTHING,
+            Shown.surely(
+                seen.stream().collect(Collectors.toMap(o -> o.feature().id(), o -> o.clue().id()))),
             List.of(),
             Set.of());
     return new Drawn(
@@ -248,13 +259,23 @@ public final class Sampler {
   private record Taken(Clue shown, Look look) {}
 
   private Taken look(
-      RandomGenerator random, Feature feature, int region, int style, int y, Sureness truly) {
+      RandomGenerator random, Feature feature, Made by, int style, int y, Sureness truly) {
+    int region = shelf.regions().indexOf(by.region());
     double[] p =
         feature.clues().stream()
-            .mapToDouble(c -> tables.look(feature, c, truly).likelihood()[region][style][y])
+            .mapToDouble(
+                c ->
+                    tables.look(feature, c, truly).likelihood()[region][style][y]
+                        * likelier(by, feature, c)[y])
             .toArray();
     Clue shown = feature.clues().get(choose(random, p));
     return new Taken(shown, tables.look(feature, shown, truly));
+  }
+
+  private double[] likelier(Made by, Feature feature, Clue clue) {
+    return by.maker() == null || by.hand() == null
+        ? anyone
+        : desk.handReader.likelier(by.maker(), by.hand(), feature.id(), clue.id());
   }
 
   // What is seen of a part, by how it came to be, as the model weighs it.

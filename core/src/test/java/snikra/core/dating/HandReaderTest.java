@@ -74,6 +74,21 @@ class HandReaderTest {
   }
 
   @Test
+  void whatAHandFittedIsLikelierOnItsWorkAndOnlyInItsYears() {
+    Maker orbel = orbel(List.of(), 0.99);
+    ReferenceShelf shelf = Shelf.invented().withMakers(List.of(orbel));
+    Desk desk = new Desk(shelf, Shelf.THIS_YEAR, null);
+    Hand itself = desk.hands.get(0).get(0);
+    double[] bone = desk.handReader.likelier(orbel, itself, "material", "bone");
+    double[] horn = desk.handReader.likelier(orbel, itself, "material", "horn");
+    double[] brass = desk.handReader.likelier(orbel, itself, "liner", "brass");
+    assertThat(bone[1900 - FIRST]).isGreaterThan(1).isGreaterThan(5 * bone[1930 - FIRST]);
+    assertThat(horn[1900 - FIRST]).isLessThan(1);
+    assertThat(brass[1900 - FIRST]).isGreaterThan(1);
+    assertThat(desk.handReader.likelier(orbel, itself, "jigging", "worm")).containsOnly(1);
+  }
+
+  @Test
   void fittingsSpeakByTheirYears() {
     double inItsYears = given("shield_shape", "bar", 1895);
     assertThat(inItsYears).isBetween(0.9, 1.0);

@@ -5,9 +5,17 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import snikra.core.code.AssayOffice;
+import snikra.core.code.CodeScheme;
+import snikra.core.code.NumberTable;
+import snikra.core.code.SeenCode;
+import snikra.core.code.Sign;
+import snikra.core.fixture.Patterns;
 import snikra.core.fixture.Shelf;
 
 class ReferenceTest {
@@ -53,5 +61,121 @@ class ReferenceTest {
             "");
     assertThatThrownBy(() -> shelf.withMakers(List.of(elsewhere)))
         .hasMessageContaining("found nowhere");
+  }
+
+  @Test
+  void aShelfFindsWhatItHoldsByItsId() {
+    ReferenceShelf shelf = stocked();
+    assertThat(shelf.maker("zwick")).map(Maker::id).hasValue("zwick");
+    assertThat(shelf.maker("nobody")).isEmpty();
+    assertThat(shelf.numberTable("patents")).map(NumberTable::id).hasValue("patents");
+    assertThat(shelf.numberTable("designs")).isEmpty();
+    assertThat(shelf.assayOffice("hall")).map(AssayOffice::id).hasValue("hall");
+    assertThat(shelf.assayOffice("other")).isEmpty();
+    assertThat(shelf.region("W").id()).isEqualTo("W");
+    assertThat(shelf.regionIndex("E")).isEqualTo(1);
+    assertThatThrownBy(() -> shelf.regionIndex("X")).hasMessageContaining("found X");
+  }
+
+  private static ReferenceShelf stocked() {
+    ReferenceShelf plain = Shelf.invented();
+    NumberTable patents =
+        new NumberTable(
+            "patents", "", List.of("NO."), "W", "", "", "", null, new TreeMap<>(Map.of(1900, 1L)));
+    AssayOffice hall = new AssayOffice("hall", "Hall", "", List.of(), null, List.of(), "", "");
+    return new ReferenceShelf(
+        plain.clues(),
+        plain.patterns(),
+        plain.condition(),
+        plain.measures(),
+        List.of(patents),
+        plain.regions(),
+        plain.unlistedWeight(),
+        plain.confusions(),
+        plain.spellings(),
+        List.of(hall),
+        plain.makers(),
+        plain.judgement());
+  }
+
+  @Test
+  void otherMakersStandOnTheSameBooksAndOtherNumbersOfJudgementDoNot() {
+    ReferenceShelf shelf = stocked();
+    assertThat(shelf.hasBooksOf(shelf.withMakers(shelf.makers().subList(0, 1)))).isTrue();
+    ReferenceShelf judged = shelf.judgedBy(shelf.judgement().with("look.sure", 0.5));
+    assertThat(judged.judgement().of("look.sure")).isEqualTo(0.5);
+    assertThat(judged.makers()).isEqualTo(shelf.makers());
+    assertThat(shelf.hasBooksOf(judged)).isFalse();
+    assertThat(shelf.hasBooksOf(other(shelf, shelf.regions().subList(0, 1)))).isFalse();
+    assertThat(shelf.hasBooksOf(Shelf.invented(Patterns.invented()))).isFalse();
+  }
+
+  private static ReferenceShelf other(ReferenceShelf shelf, List<Region> regions) {
+    return new ReferenceShelf(
+        shelf.clues(),
+        shelf.patterns(),
+        shelf.condition(),
+        shelf.measures(),
+        shelf.numberTables(),
+        regions,
+        shelf.unlistedWeight(),
+        shelf.confusions(),
+        shelf.spellings(),
+        shelf.assayOffices(),
+        shelf.makers(),
+        shelf.judgement());
+  }
+
+  @Test
+  void lettersAndWordsOfAPackAreTakenForOthersBesides() {
+    ReferenceShelf shelf = stocked();
+    ReferenceShelf more =
+        shelf.reading(Map.of('V', "U", 'C', "O"), List.of(List.of("CO", "COMPANY")));
+    assertThat(more.confusions()).containsEntry('V', "U").containsEntry('C', "O");
+    assertThat(more.confusions()).containsEntry('G', shelf.confusions().get('G'));
+    assertThat(more.spellings()).containsAll(shelf.spellings()).contains(List.of("CO", "COMPANY"));
+  }
+
+  @Test
+  void aCodeSpeaksByTheLikeliestOfTheSchemesOfItsSignAsFarAsThatIsTrusted() {
+    Maker maker =
+        Shelf.maker(
+            "m",
+            List.of(),
+            null,
+            List.of(figures("half", Sign.FIGURE, 0.5), figures("dots", Sign.DOT, 0.9)),
+            Shelf.mark("m1", 1890, 1930, "M"));
+    SeenCode seen = new SeenCode(Sign.FIGURE, "07", null);
+    assertThat(maker.codes(Sign.FIGURE, 1907)).isTrue();
+    assertThat(maker.codes(Sign.FIGURE, 1950)).isFalse();
+    assertThat(maker.codes(Sign.LETTER, 1907)).isFalse();
+    double byChance = seen.unexpected(Maker.NOT_ON_FILE);
+    double given = figures("half", Sign.FIGURE, 0.5).given(seen, 1907);
+    assertThat(maker.given(seen, 1907)).isCloseTo(0.5 * given + 0.5 * byChance, within(1e-12));
+    assertThat(maker.given(seen, 1950)).isEqualTo(byChance);
+  }
+
+  private static CodeScheme figures(String id, Sign sign, double trust) {
+    return new CodeScheme(
+        id,
+        id,
+        sign,
+        sign == Sign.FIGURE ? CodeScheme.Kind.YEAR_FIGURES : CodeScheme.Kind.COUNT_UP,
+        1900,
+        1920,
+        sign == Sign.FIGURE ? null : 1,
+        List.of(),
+        sign == Sign.FIGURE ? 2 : null,
+        Map.of(),
+        null,
+        null,
+        "",
+        "",
+        trust);
+  }
+
+  @Test
+  void aMarkOfOneYearIsAMark() {
+    assertThat(Shelf.mark("one", 1900, 1900, "ONE").useIn(1900)).isEqualTo(1);
   }
 }
