@@ -38,6 +38,9 @@ class WhatChangedTest {
         "{\"closedLength\":\"3 5/8 in\"} | Closed length | 3 5/8 in",
         "{\"blades\":[{\"type\":\"pen\"}]} | Main blade | Pen blade",
         "{\"blades\":[{}]} | Main blade | there",
+        "{\"frame\":{\"value\":\"canoe\",\"sureness\":\"likely\",\"or\":{\"teardrop\":0.3}}} |"
+            + " Outline | Canoe or Teardrop, likely",
+        "{\"blades\":[{},{\"seen\":{\"half_stop\":\"half-stop\"}}]} | Blade 2, half stop | Stops half open",
         "{\"blades\":[{\"end\":{\"value\":\"B\",\"sureness\":\"likely\"},\"type\":\"pen\"}]} |"
             + " Main blade, end | B, likely",
         "{\"blades\":[{\"type\":\"pen\",\"presses\":\"cannot-tell\"}]} | Main blade, springs |"

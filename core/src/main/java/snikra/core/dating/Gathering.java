@@ -31,7 +31,6 @@ import snikra.core.provenance.StoryEvent;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Face;
 import snikra.core.specimen.Seen;
-import snikra.core.specimen.SeenBlade;
 import snikra.core.specimen.Sought;
 import snikra.core.specimen.Specimen;
 import snikra.core.specimen.Sureness;
@@ -177,55 +176,27 @@ public final class Gathering {
   /** What a number may speak of: features by their answers, and the traits of the first look. */
   public static Map<String, String> found(Specimen knife) {
     Map<String, String> found = new HashMap<>();
-    knife
-        .seen()
-        .forEach(
-            (feature, seen) -> {
-              // What may be one of several neither fits nor breaks a number.
-              if (seen.value() != null && seen.or() == null) {
-                found.put(feature, seen.value());
-              }
-            });
     if (!knife.blades().isEmpty()) {
       found.put(Traits.BLADES, Integer.toString(knife.blades().size()));
     }
-    for (int i = 0; i < knife.blades().size(); i++) {
-      String type = Seen.valueOf(knife.blades().get(i).type());
-      if (type != null) {
-        found.put(Traits.BLADE + (i + 1), type);
+    for (Specimen.Answered answer : knife.answers()) {
+      // What may be one of several neither fits nor breaks a number.
+      if (answer.seen().value() == null || answer.seen().or() != null) {
+        continue;
+      }
+      if (answer.blade() == 0) {
+        found.put(answer.of(), answer.written().value());
+      } else if (Traits.isType(answer)) {
+        found.put(Traits.BLADE + answer.blade(), answer.written().value());
       }
     }
-    put(found, Traits.FRAME, knife.frame());
-    put(found, Traits.BOLSTERS, knife.bolsters());
     return found;
   }
 
-  private static void put(Map<String, String> found, String trait, @Nullable Seen<String> seen) {
-    if (Seen.valueOf(seen) != null) {
-      found.put(trait, seen.value());
-    }
-  }
-
   private Shown shown() {
-    Map<String, List<Seen<String>>> answers = new HashMap<>();
-    Traits.of(knife, shelf.patterns())
-        .forEach((trait, seen) -> answers.put(trait, new ArrayList<>(List.of(seen))));
-    for (int i = 0; i < knife.blades().size(); i++) {
-      SeenBlade blade = knife.blades().get(i);
-      if (Seen.valueOf(blade.type()) != null) {
-        answers.put(Traits.BLADE + (i + 1), List.of(blade.type()));
-      }
-      boolean isMain = i == 0;
-      blade
-          .seen()
-          .forEach(
-              (feature, seen) -> {
-                if (!isMain && seen.value() != null) {
-                  answers.computeIfAbsent(feature, f -> new ArrayList<>()).add(seen);
-                }
-              });
-    }
-    return new Shown(answers, knife.closedLength() == null ? null : knife.closedLength().mm());
+    return new Shown(
+        Traits.all(knife, shelf.patterns()),
+        knife.closedLength() == null ? null : knife.closedLength().mm());
   }
 
   // The main tang first: makers struck there before anywhere else.

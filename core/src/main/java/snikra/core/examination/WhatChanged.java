@@ -7,24 +7,23 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import snikra.core.clue.Clue;
 import snikra.core.condition.ConditionBook;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.dating.DatingVerdict.ClueInfluence;
 import snikra.core.measure.Measurement;
-import snikra.core.pattern.BladeType;
-import snikra.core.pattern.BolsterLayout;
-import snikra.core.pattern.Frame;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenBlade;
 import snikra.core.specimen.SeenFace;
 import snikra.core.specimen.Sought;
 import snikra.core.specimen.Specimen;
+import snikra.core.specimen.Specimen.Answered;
 import snikra.core.specimen.Sureness;
+import snikra.core.trait.Traits;
 import snikra.core.wording.Wording;
 
 /** What is known of a knife that was not known before, in words, and what that did. */
@@ -34,11 +33,17 @@ public final class WhatChanged {
   private static final String MARKS = "marks";
   private static final Set<String> BY_STATION = Set.of(MARKS, "number", "story");
 
+  /** What is asked of a blade beside its form, in words. */
+  private static final Map<String, String> OF_BLADE =
+      Map.of("end", "end", "spring", "which spring", "presses", "springs", "side", "lies");
+
   private final ReferenceShelf shelf;
+  private final Traits traits;
   private final Map<String, Line> lines = new LinkedHashMap<>();
 
   private WhatChanged(ReferenceShelf shelf) {
     this.shelf = shelf;
+    this.traits = new Traits(shelf);
   }
 
   /**
@@ -114,19 +119,19 @@ public final class WhatChanged {
   }
 
   private Map<String, Line> read(Specimen knife) {
-    var patterns = shelf.patterns();
-    put("frame", "Outline", knife.frame(), id -> patterns.frame(id).map(Frame::name).orElse(id));
-    put("bolsters", "Bolsters", knife.bolsters(), this::bolsters);
-    put("springs", "Springs", knife.springs(), String::valueOf);
+    Map<Integer, List<Answered>> answers =
+        knife.answers().stream().collect(Collectors.groupingBy(Answered::blade));
+    List<Answered> ofKnife = answers.getOrDefault(0, List.of());
+    ofKnife.stream().filter(a -> !a.isLook()).forEach(a -> answered(a.of(), "", a));
     if (knife.closedLength() != null) {
-      put("length", "Closed length", knife.closedLength().written());
+      put("length", traits.label(Traits.LENGTH), knife.closedLength().written());
     }
     for (int b = 0; b < knife.blades().size(); b++) {
-      blade(b, knife.blades().get(b));
+      blade(b + 1, knife.blades().get(b), answers.getOrDefault(b + 1, List.of()));
     }
     knife.marks().forEach(this::face);
     numbers(knife);
-    new TreeMap<>(knife.seen()).forEach((id, seen) -> put(id, label(id), seen, v -> answer(id, v)));
+    ofKnife.stream().filter(Answered::isLook).forEach(a -> answered(a.of(), "", a));
     new TreeMap<>(knife.condition()).forEach(this::condition);
     new TreeMap<>(knife.measured())
         .forEach((id, read) -> put(id, quantity(id), read, Measurement::written));
@@ -139,17 +144,32 @@ public final class WhatChanged {
     return lines;
   }
 
-  private void blade(int place, SeenBlade blade) {
-    String at = "blades[" + place + "]";
-    String name = place == 0 ? "Main blade" : "Blade " + (place + 1);
+  private void answered(String key, String of, Answered answer) {
+    String label = traits.label(answer.of());
+    lines.put(
+        key,
+        new Line(
+            answer.of(),
+            of.isEmpty() ? label : of + Wording.lowerFirst(label),
+            text(answer.written(), v -> traits.name(answer.of(), v))));
+  }
+
+  private void blade(int place, SeenBlade blade, List<Answered> answers) {
+    String at = "blades[" + (place - 1) + "]";
+    String name = traits.label(Traits.BLADE + place);
     if (blade.type() == null) {
       put(at, name, "there");
     }
-    put(at, name, blade.type(), t -> shelf.patterns().blade(t).map(BladeType::name).orElse(t));
-    put(at + ".end", name + ", end", blade.end(), String::valueOf);
-    put(at + ".spring", name + ", which spring", blade.spring(), String::valueOf);
-    put(at + ".presses", name + ", springs", blade.presses(), String::valueOf);
-    put(at + ".side", name + ", lies", blade.side(), String::valueOf);
+    for (Answered answer : answers) {
+      String key = at + "." + answer.of();
+      if (Traits.isType(answer)) {
+        put(at, name, answer.written(), t -> traits.name(Traits.BLADE + place, t));
+      } else if (answer.isLook()) {
+        answered(key, name + ", ", answer);
+      } else {
+        put(key, name + ", " + OF_BLADE.get(answer.of()), answer.written(), v -> v);
+      }
+    }
     if (blade.length() != null) {
       put(at + ".length", name + ", length", blade.length().written());
     }
@@ -158,15 +178,6 @@ public final class WhatChanged {
         name + ", heights",
         blade.heights(),
         h -> h.at().written() + ": " + h.height().written());
-    new TreeMap<>(blade.seen())
-        .forEach(
-            (id, seen) ->
-                lines.put(
-                    at + "." + id,
-                    new Line(
-                        id,
-                        name + ", " + Wording.lowerFirst(label(id)),
-                        text(seen, v -> answer(id, v)))));
   }
 
   private void numbers(Specimen knife) {
@@ -217,27 +228,6 @@ public final class WhatChanged {
                 .orElse(v));
   }
 
-  private String label(String feature) {
-    return shelf.clues().feature(feature).map(f -> f.label()).orElse(feature);
-  }
-
-  private String answer(String feature, String value) {
-    return shelf
-        .clues()
-        .feature(feature)
-        .flatMap(f -> f.clue(value))
-        .map(Clue::label)
-        .orElse(value);
-  }
-
-  private String bolsters(String id) {
-    return shelf.patterns().bolsters().stream()
-        .filter(b -> b.id().equals(id))
-        .map(BolsterLayout::label)
-        .findFirst()
-        .orElse(id);
-  }
-
   private String quantity(String id) {
     return shelf.measures().quantity(id).map(q -> q.label()).orElse(id);
   }
@@ -246,10 +236,8 @@ public final class WhatChanged {
     lines.put(id, new Line(id, label, text));
   }
 
-  private <T> void put(String id, String label, @Nullable Seen<T> seen, Function<T, String> say) {
-    if (seen != null) {
-      put(id, label, text(seen, say));
-    }
+  private void put(String id, String label, Seen<String> seen, UnaryOperator<String> say) {
+    put(id, label, text(seen, say));
   }
 
   private <T> void put(String id, String label, List<T> all, Function<T, String> say) {
@@ -258,11 +246,13 @@ public final class WhatChanged {
     }
   }
 
-  private static <T> String text(Seen<T> seen, Function<T, String> say) {
+  private static String text(Seen<String> seen, UnaryOperator<String> say) {
     if (seen.value() == null) {
       return "cannot tell";
     }
-    String said = say.apply(seen.value());
+    Stream<String> others = seen.or() == null ? Stream.of() : seen.or().keySet().stream().sorted();
+    String said =
+        Stream.concat(Stream.of(seen.value()), others).map(say).collect(Collectors.joining(" or "));
     return seen.sureness() == Sureness.SURE ? said : said + ", " + seen.sureness();
   }
 }

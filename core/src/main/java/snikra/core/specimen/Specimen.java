@@ -2,10 +2,12 @@ package snikra.core.specimen;
 
 import static java.util.Collections.unmodifiableSet;
 
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import snikra.core.code.SeenCode;
 import snikra.core.code.SeenHallmark;
@@ -99,6 +101,53 @@ public record Specimen(
         comparables,
         Map.of(),
         Set.of());
+  }
+
+  /**
+   * What was answered to one question.
+   *
+   * @param blade the place of the blade it was asked of, the main one 1; 0 for the knife
+   * @param of the name of a field of the first look, or the id of a look of the clue book
+   */
+  public record Answered(int blade, String of, boolean isLook, Seen<?> seen) {
+    /** The same with its value in words. */
+    public Seen<String> written() {
+      return new Seen<>(
+          seen.value() == null ? null : seen.value().toString(), seen.sureness(), seen.or());
+    }
+  }
+
+  /**
+   * Everything that was asked and answered, in working order: the one walk over a knife for all
+   * that hold it against something.
+   */
+  public List<Answered> answers() {
+    List<Answered> out = new ArrayList<>();
+    field(out, 0, "frame", frame);
+    field(out, 0, "bolsters", bolsters);
+    field(out, 0, "springs", springs);
+    for (int b = 0; b < blades.size(); b++) {
+      int place = b + 1;
+      SeenBlade blade = blades.get(b);
+      field(out, place, "type", blade.type());
+      field(out, place, "end", blade.end());
+      field(out, place, "spring", blade.spring());
+      field(out, place, "presses", blade.presses());
+      field(out, place, "side", blade.side());
+      looks(out, place, blade.seen());
+    }
+    looks(out, 0, seen);
+    return out;
+  }
+
+  private static void field(List<Answered> out, int blade, String of, @Nullable Seen<?> seen) {
+    if (seen != null) {
+      out.add(new Answered(blade, of, false, seen));
+    }
+  }
+
+  private static void looks(List<Answered> out, int blade, Map<String, Seen<String>> seen) {
+    new TreeMap<>(seen).forEach((of, answer) -> out.add(new Answered(blade, of, true, answer)));
   }
 
   /** A knife nobody has looked at yet. */

@@ -1,6 +1,8 @@
 package snikra.core.trait;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
@@ -10,8 +12,8 @@ import snikra.core.pattern.Frame;
 import snikra.core.pattern.PatternBook;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Seen;
-import snikra.core.specimen.SeenBlade;
 import snikra.core.specimen.Specimen;
+import snikra.core.specimen.Specimen.Answered;
 import snikra.core.wording.Wording;
 
 /** The respects in which knives are held against one another, and their names. */
@@ -48,42 +50,62 @@ public final class Traits {
    */
   public static Map<String, Seen<String>> of(Specimen knife, PatternBook book) {
     Map<String, Seen<String>> out = new LinkedHashMap<>();
-    put(out, FRAME, knife.frame());
-    put(out, BOLSTERS, knife.bolsters());
-    if (Seen.valueOf(knife.springs()) != null) {
-      String springs = knife.springs().value().toString();
-      out.put(SPRINGS, new Seen<>(springs, knife.springs().sureness()));
+    Map<String, Seen<String>> blades = new LinkedHashMap<>();
+    Map<String, Seen<String>> looks = new LinkedHashMap<>();
+    for (Answered answer : knife.answers()) {
+      if (answer.seen().value() == null) {
+        continue;
+      }
+      if (answer.isLook() && answer.blade() <= 1) {
+        looks.put(answer.of(), answer.written());
+      } else if (!answer.isLook() && answer.blade() == 0) {
+        out.put(answer.of(), answer.written());
+      } else if (isType(answer)
+          && answer.blade() <= BLADES_TOLD
+          && isBlade(answer.written().value(), book)) {
+        blades.put(BLADE + answer.blade(), answer.written());
+      }
     }
     if (!knife.blades().isEmpty()) {
       out.put(BLADES, Seen.sure(Integer.toString(knife.blades().size())));
     }
-    for (int i = 0; i < Math.min(BLADES_TOLD, knife.blades().size()); i++) {
-      Seen<String> type = knife.blades().get(i).type();
-      if (isBlade(Seen.valueOf(type), book)) {
-        put(out, BLADE + (i + 1), type);
-      }
-    }
+    out.putAll(blades);
     if (knife.number() != null && !knife.number().matches(".*[_?\\[].*")) {
       out.put(NUMBER, Seen.sure(knife.number()));
     }
-    knife.seen().forEach((feature, seen) -> put(out, feature, seen));
-    knife.blades().stream()
-        .limit(1)
-        .map(SeenBlade::seen)
-        .forEach(all -> all.forEach((feature, seen) -> put(out, feature, seen)));
+    out.putAll(looks);
     return out;
+  }
+
+  /**
+   * All answers by trait, blades and tools alike, those of the main blade first; what could not be
+   * told left out.
+   */
+  public static Map<String, List<Seen<String>>> all(Specimen knife, PatternBook book) {
+    Map<String, List<Seen<String>>> out = new LinkedHashMap<>();
+    of(knife, book).forEach((trait, seen) -> out.put(trait, new ArrayList<>(List.of(seen))));
+    for (Answered answer : knife.answers()) {
+      if (answer.seen().value() == null) {
+        continue;
+      }
+      if (isType(answer)) {
+        out.put(BLADE + answer.blade(), List.of(answer.written()));
+      } else if (answer.isLook() && answer.blade() > 1) {
+        out.computeIfAbsent(answer.of(), of -> new ArrayList<>()).add(answer.written());
+      }
+    }
+    return out;
+  }
+
+  /** Whether it says of what form a blade is. */
+  public static boolean isType(Answered answer) {
+    return !answer.isLook() && answer.of().equals("type");
   }
 
   /** Whether this is a blade and no tool. */
   public static boolean isBlade(@Nullable String type, PatternBook book) {
     return type != null
         && book.blade(type).map(b -> b.kind() == BladeType.Kind.BLADE).orElse(false);
-  }
-
-  private static void put(Map<String, Seen<String>> out, String trait, Seen<String> seen) {
-    if (Seen.valueOf(seen) != null) {
-      out.put(trait, seen);
-    }
   }
 
   public String label(String trait) {
@@ -95,28 +117,31 @@ public final class Traits {
     return own != null ? own : shelf.clues().feature(trait).map(f -> f.label()).orElse(trait);
   }
 
-  /** An answer in words. */
+  /** An answer in words, within a sentence. */
   public String words(String trait, String value) {
-    String label =
-        switch (trait) {
-          case FRAME -> shelf.patterns().frame(value).map(Frame::name).orElse(value);
-          case BOLSTERS ->
-              shelf.patterns().bolsters().stream()
-                  .filter(b -> b.id().equals(value))
-                  .map(BolsterLayout::label)
-                  .findFirst()
+    return Wording.lowerFirst(name(trait, value));
+  }
+
+  /** An answer by the name it has in its book. */
+  public String name(String trait, String value) {
+    return switch (trait) {
+      case FRAME -> shelf.patterns().frame(value).map(Frame::name).orElse(value);
+      case BOLSTERS ->
+          shelf.patterns().bolsters().stream()
+              .filter(b -> b.id().equals(value))
+              .map(BolsterLayout::label)
+              .findFirst()
+              .orElse(value);
+      case SPRINGS, BLADES, NUMBER -> value;
+      default ->
+          trait.startsWith(BLADE)
+              ? shelf.patterns().blade(value).map(BladeType::name).orElse(value)
+              : shelf
+                  .clues()
+                  .feature(trait)
+                  .flatMap(f -> f.clue(value))
+                  .map(Clue::label)
                   .orElse(value);
-          case SPRINGS, BLADES, NUMBER -> value;
-          default ->
-              trait.startsWith(BLADE)
-                  ? shelf.patterns().blade(value).map(BladeType::name).orElse(value)
-                  : shelf
-                      .clues()
-                      .feature(trait)
-                      .flatMap(f -> f.clue(value))
-                      .map(Clue::label)
-                      .orElse(value);
-        };
-    return Wording.lowerFirst(label);
+    };
   }
 }
