@@ -755,6 +755,15 @@ export interface components {
             /** Format: double */
             to: number;
         };
+        BladeWearLeft: {
+            /** Format: double */
+            share: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            along: number[][];
+        };
         BolsterLayout: {
             id: string;
             label: string;
@@ -1282,15 +1291,6 @@ export interface components {
             label: string;
             before?: string;
             after?: string;
-        };
-        Left: {
-            /** Format: double */
-            share: number;
-            /** Format: double */
-            low: number;
-            /** Format: double */
-            high: number;
-            along: number[][];
         };
         Maker: {
             id: string;
@@ -1830,7 +1830,7 @@ export interface components {
             lengthMm: number;
             measured: boolean;
             pull?: string;
-            left?: components["schemas"]["Left"];
+            left?: components["schemas"]["BladeWearLeft"];
         };
         Source: {
             id: string;

@@ -74,7 +74,10 @@ export function Makers() {
         </p>
         {found.length > 0 && <Timeline makers={found} chosen={chosen} search={search} />}
         {!shelf.isPending && all.length === 0 && (
-          <p className="voice mt-3 text-ink3">No pack is in use. Switch one on, or bring one.</p>
+          <p className="voice mt-3 text-ink2">
+            No maker is on file, so makers stay open and knives are dated by how they are built. Add a pack of
+            what you know, or switch on the made-up makers to see how one works.
+          </p>
         )}
         {all.length > 0 && found.length === 0 && (
           <p className="voice mt-3 text-ink3">

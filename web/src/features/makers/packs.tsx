@@ -103,7 +103,7 @@ export function Packs({ packs }: { packs: MakersPack[] }) {
                   <span className="font-semibold">{p.title}</span>{" "}
                   <span className="text-ink2">
                     {p.makers.length} makers, {p.makers.reduce((n, m) => n + m.marks.length, 0)} marks
-                    {p.shipped ? ", comes with Snikra" : ""}
+                    {p.shipped ? ", made up as an example" : ""}
                   </span>
                 </span>
               </label>

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { type KeyboardEvent, useDeferredValue, useEffect, useMemo, useRef, useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { useNavigate } from "react-router";
 import { api } from "../../api/client";
 import type { Book, ReadableEntry, TrayEntry } from "../../api/types";
 import { titleBy } from "../../format";
@@ -10,6 +10,7 @@ import { Failed } from "../../ui/failed";
 import { Key } from "../../ui/key";
 import { useToast } from "../../ui/toasts";
 import { Compartment } from "./compartment";
+import { EmptyTray } from "./empty-tray";
 import { matches } from "./search";
 import { SpansBelow } from "./spans-below";
 
@@ -145,20 +146,5 @@ function Unreadable({ knives, onRemove }: { knives: TrayEntry[]; onRemove: (k: T
         ))}
       </ul>
     </section>
-  );
-}
-
-function EmptyTray({ onNew }: { onNew: () => void }) {
-  return (
-    <div className="mt-6">
-      <p className="font-serif text-[1.25rem]">The tray is empty.</p>
-      <p className="voice mt-1 text-ink2">Lay a knife on the bench and it is filed here.</p>
-      <button type="button" className="press mt-3" onClick={onNew}>
-        New knife
-      </button>{" "}
-      <Link to="/bench" className="sr-only">
-        To the bench
-      </Link>
-    </div>
   );
 }

@@ -100,11 +100,28 @@ it("that only holds what cannot be read is not called empty", async () => {
   expect(screen.queryByText("The tray is empty.")).toBeNull();
 });
 
-it("that is empty offers a new knife, and one that cannot be opened is asked for again", async () => {
+it("that is empty offers a new knife, references and a look around", async () => {
   vi.spyOn(api, "tray").mockResolvedValue([]);
+  const shipped = (on: boolean) =>
+    ({ packs: [{ id: "made-up", shipped: true, on, makers: [] }] }) as unknown as Awaited<
+      ReturnType<typeof api.makers>
+    >;
+  const makers = vi.spyOn(api, "makers").mockResolvedValue(shipped(false));
+  const turn = vi.spyOn(api, "switchPack").mockImplementation(async (_, on) => {
+    makers.mockResolvedValue(shipped(on));
+  });
   show();
-  expect(await screen.findByText("The tray is empty.")).toBeDefined();
-  cleanup();
+  const user = userEvent.setup();
+  expect(await screen.findByRole("heading", { name: "The tray is empty." })).toBeDefined();
+  expect(screen.getByRole("link", { name: "Add references" }).getAttribute("href")).toBe("/makers");
+  await user.click(await screen.findByRole("button", { name: "Use the made-up makers" }));
+  expect(turn).toHaveBeenLastCalledWith("made-up", true);
+  await user.click(await screen.findByRole("button", { name: "Put the made-up makers away" }));
+  expect(turn).toHaveBeenLastCalledWith("made-up", false);
+});
+
+it("that cannot be opened is asked for again", async () => {
+  vi.spyOn(api, "makers").mockRejectedValue(new Error("nothing"));
   vi.spyOn(api, "tray").mockRejectedValue(new Error("It is being opened anew."));
   show();
   expect((await screen.findByRole("alert")).textContent).toContain("It is being opened anew.");

@@ -38,10 +38,24 @@ final class App implements AutoCloseable {
     return app;
   }
 
+  /** Starts without the demo, but with the invented makers in use. */
+  static App startWithExamples(Path data) {
+    App app = launch(data, List.of("-Dsnikra.examples=true"));
+    if (app.port == 0) {
+      throw new IllegalStateException("Snikra did not start: " + app.said);
+    }
+    return app;
+  }
+
   /** Starts and waits until it is ready or has ended. */
   static App launch(Path data, String... options) {
+    return launch(data, List.of(), options);
+  }
+
+  private static App launch(Path data, List<String> machine, String... options) {
     try {
       List<String> command = new ArrayList<>(command());
+      command.addAll(1, machine);
       command.addAll(List.of("--data", data.toString()));
       if (!List.of(options).contains("--port")) {
         command.addAll(List.of("--port", "0"));

@@ -15,7 +15,7 @@ class JournalIT {
 
   @Test
   void aSittingIsEnteredByItselfAndWhatOneHoldsStandsBesideIt() {
-    try (App app = App.start(data);
+    try (App app = App.startWithExamples(data);
         Chromium chromium = new Chromium()) {
       Page page = chromium.page(1280, 800);
       page.navigate(app.url("/tray"));

@@ -57,7 +57,7 @@ class MakersIT {
 
   @Test
   void aPackIsBroughtLookedAtTakenInSwitchedOffAndLetGo() throws Exception {
-    try (App app = App.start(data);
+    try (App app = App.startWithExamples(data);
         Chromium chromium = new Chromium()) {
       Page page = chromium.page(1280, 900);
       page.navigate(app.url("/makers/okkerby"));

@@ -22,7 +22,7 @@ class SheetIT {
 
   @Test
   void aLatePartMovesTheSpanAndLeftOutItMovesBack() {
-    try (App app = App.start(data);
+    try (App app = App.startWithExamples(data);
         Chromium chromium = new Chromium()) {
       Page page = chromium.page(1280, 800);
       page.navigate(app.url("/tray"));
@@ -106,7 +106,7 @@ class SheetIT {
 
   @Test
   void howFarToTrustTheVerdictsIsShown() {
-    try (App app = App.start(data);
+    try (App app = App.startWithExamples(data);
         Chromium chromium = new Chromium()) {
       Page page = chromium.page(1280, 800);
       page.navigate(app.url("/makers"));

@@ -61,9 +61,13 @@ class Wiring {
   private static final long PATIENCE_MS = 4000;
 
   @Bean
-  ReferenceDesk referenceDesk(PackRepository packs, PlatformTransactionManager transactions) {
+  ReferenceDesk referenceDesk(
+      PackRepository packs, PlatformTransactionManager transactions, Environment environment) {
+    // Invented makers must not stand among those of a real tray: there the collector asks for them.
+    boolean demo = environment.getProperty("snikra.demo", Boolean.class, false);
+    boolean examples = environment.getProperty("snikra.examples", Boolean.class, demo);
     Examiner shipped = new Examiner(ShippedShelf.load(), SnikraApplication.thisYear());
-    return new ReferenceDesk(packs, transactions, Clock.systemUTC(), shipped);
+    return new ReferenceDesk(packs, transactions, Clock.systemUTC(), shipped, examples);
   }
 
   @Bean

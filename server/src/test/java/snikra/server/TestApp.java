@@ -56,6 +56,9 @@ public final class TestApp implements BeforeAllCallback, AfterAllCallback {
                 "--springdoc.api-docs.version=openapi_3_0",
                 "--springdoc.paths-to-match=/api/**"));
     arguments.addAll(List.of(settings));
+    if (arguments.stream().noneMatch(a -> a.startsWith("--snikra.examples="))) {
+      arguments.add("--snikra.examples=true");
+    }
     context =
         (WebApplicationContext)
             new SpringApplicationBuilder(SnikraApplication.class)

@@ -6,6 +6,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -36,6 +37,10 @@ public class ReferenceDesk {
   private final TransactionTemplate transaction;
   private final Clock clock;
   private final Examiner bare;
+
+  /** Whether what ships, all of it invented, is in use where the collector has not said. */
+  private final boolean examples;
+
   private volatile State state;
 
   /**
@@ -65,13 +70,19 @@ public class ReferenceDesk {
    * A desk with the packs that are kept.
    *
    * @param bare examiner with the shelf as shipped
+   * @param examples whether the invented packs that ship are in use until they are switched off
    */
   public ReferenceDesk(
-      PackRepository kept, PlatformTransactionManager transactions, Clock clock, Examiner bare) {
+      PackRepository kept,
+      PlatformTransactionManager transactions,
+      Clock clock,
+      Examiner bare,
+      boolean examples) {
     this.kept = kept;
     this.transaction = new TransactionTemplate(transactions);
     this.clock = clock;
     this.bare = bare;
+    this.examples = examples;
     this.state = open();
   }
 
@@ -211,15 +222,12 @@ public class ReferenceDesk {
 
   private State open() {
     List<PackEntity> rows = kept.findAllByOrderByAddedAt();
-    Set<String> off =
-        rows.stream()
-            .filter(r -> !r.isSwitchedOn())
-            .map(PackEntity::id)
-            .collect(Collectors.toSet());
+    Map<String, Boolean> switched =
+        rows.stream().collect(Collectors.toMap(PackEntity::id, PackEntity::isSwitchedOn));
     List<Held> packs = new ArrayList<>();
     for (String yaml : ShippedShelf.packTexts()) {
       Pack pack = PackFormat.read("shipped", yaml);
-      packs.add(held(pack.id(), true, !off.contains(pack.id()), yaml, pack));
+      packs.add(held(pack.id(), true, switched.getOrDefault(pack.id(), examples), yaml, pack));
     }
     for (PackEntity row : rows) {
       if (row.yaml() != null) {

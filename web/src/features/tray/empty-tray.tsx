@@ -1,0 +1,69 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { Link } from "react-router";
+import { api } from "../../api/client";
+import { useToast } from "../../ui/toasts";
+
+/** The ways to begin where nothing is kept yet. */
+export function EmptyTray({ onNew }: { onNew: () => void }) {
+  return (
+    <section aria-labelledby="tray-empty" className="mt-6">
+      <h2 id="tray-empty" className="font-serif text-[1.25rem]">
+        The tray is empty.
+      </h2>
+      <div className="mt-3 grid gap-x-8 gap-y-5 border-t border-ink pt-3 md:grid-cols-3">
+        <div>
+          <h3 className="font-semibold">One knife now</h3>
+          <p className="mt-1 mb-2 text-ink2">
+            Lay it on the bench and answer what you can see, in any order. Each answer moves the verdict, and
+            what is not looked at stays open.
+          </p>
+          <button type="button" className="press" onClick={onNew}>
+            New knife
+          </button>
+        </div>
+        <div>
+          <h3 className="font-semibold">What I know of makers</h3>
+          <p className="mt-1 mb-2 text-ink2">
+            Snikra comes without real makers. Bring marks, years and codes as a reference pack, each with its
+            source. Until then knives are dated by how they are built, and their makers stay open.
+          </p>
+          <Link to="/makers" className="press inline-block">
+            Add references
+          </Link>
+        </div>
+        <Examples />
+      </div>
+    </section>
+  );
+}
+
+function Examples() {
+  const queries = useQueryClient();
+  const toast = useToast();
+  const shelf = useQuery({ queryKey: ["makers"], queryFn: api.makers, staleTime: Number.POSITIVE_INFINITY });
+  const examples = (shelf.data?.packs ?? []).filter((p) => p.shipped);
+  if (examples.length === 0) return null;
+  const on = examples.every((p) => p.on);
+  const turn = async (to: boolean) => {
+    try {
+      for (const pack of examples) await api.switchPack(pack.id, to);
+      toast(to ? "The made-up makers are in use." : "The made-up makers are put away.", () => turn(!to));
+    } catch (e) {
+      toast(`That could not be done. ${(e as Error).message}`);
+    }
+    // With other references every verdict may be another.
+    queries.invalidateQueries();
+  };
+  return (
+    <div>
+      <h3 className="font-semibold">Only look around</h3>
+      <p className="mt-1 mb-2 text-ink2">
+        A few made-up makers show how marks, numbers and date codes are read. None of them ever worked: put
+        them away before a knife of yours is judged.
+      </p>
+      <button type="button" className="press" onClick={() => turn(!on)}>
+        {on ? "Put the made-up makers away" : "Use the made-up makers"}
+      </button>
+    </div>
+  );
+}
