@@ -70,11 +70,12 @@ export function Makers() {
         <p className="mt-1 mb-2 text-ink2" role="status">
           {shelf.isPending
             ? "Opening the shelf."
-            : `${found.length} of ${all.length} makers, ${found.reduce((n, m) => n + m.marks.length, 0)} marks. Bars are marks, dashed as far as their ends may be out; strokes are changes of owner, works or models. Below them a thin line for each owner, dots for those who made for them.`}
+            : all.length > 0 &&
+              `${found.length} of ${all.length} makers, ${found.reduce((n, m) => n + m.marks.length, 0)} marks. Bars are marks, dashed as far as their ends may be out; strokes are changes of owner, works or models. Below them a thin line for each owner, dots for those who made for them.`}
         </p>
         {found.length > 0 && <Timeline makers={found} chosen={chosen} search={search} />}
         {!shelf.isPending && all.length === 0 && (
-          <p className="voice mt-3 text-ink2">
+          <p className="voice text-ink2">
             No maker is on file, so makers stay open and knives are dated by how they are built. Add a pack of
             what you know, or switch on the made-up makers to see how one works.
           </p>

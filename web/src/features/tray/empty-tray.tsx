@@ -27,7 +27,7 @@ export function EmptyTray({ onNew }: { onNew: () => void }) {
             Snikra comes without real makers. Bring marks, years and codes as a reference pack, each with its
             source. Until then knives are dated by how they are built, and their makers stay open.
           </p>
-          <Link to="/makers" className="press inline-block">
+          <Link to="/makers" className="press inline-flex items-center">
             Add references
           </Link>
         </div>
