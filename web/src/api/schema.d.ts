@@ -1785,6 +1785,7 @@ export interface components {
             station?: string;
             /** Format: double */
             years: number;
+            surely: boolean;
         };
         Shift: {
             before: components["schemas"]["ShiftHeld"];

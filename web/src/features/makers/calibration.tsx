@@ -68,8 +68,8 @@ function Found({
     <>
       <dl className="mt-3 flex flex-wrap gap-x-12 gap-y-2">
         {[
-          ["Fifty in a hundred spans hold the year", report.half],
-          ["Ninety in a hundred spans hold the year", report.nineTenths],
+          ["True year inside the narrow span: should be half the knives", report.half],
+          ["True year inside the wide span: should be nine in ten", report.nineTenths],
         ].map(([said, was]) => (
           <div key={said as string}>
             <dt className="text-ink2">{said}</dt>
@@ -86,7 +86,7 @@ function Found({
         <Diagram name="All of a piece" found={report.state} />
         <section>
           <h2 className="text-[1.1875rem]/[1.375rem]">What each station is worth</h2>
-          <p className="text-ink2">Middle length of the ninety in a hundred spans.</p>
+          <p className="text-ink2">How long the wide spans are, in the middle, without it.</p>
           <ul className="mt-1">
             {sharpness.map((s) => (
               <li
@@ -98,7 +98,9 @@ function Found({
                     ? `without ${(STATION_NAMES[s.station] ?? s.station).toLowerCase()}`
                     : "all looked at"}
                 </span>
+                {!s.surely && <span className="voice text-ink2">no sure difference</span>}
                 <svg
+                  className={s.surely ? "" : "hidden"}
                   width="100%"
                   height="5"
                   viewBox="0 0 100 5"

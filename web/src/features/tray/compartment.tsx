@@ -71,7 +71,9 @@ export function Compartment({
         </span>
         <span className="flex items-baseline justify-between gap-2">
           <span className="flex min-w-0 gap-1.5">
-            <span className="truncate">{summary.maker ?? <span className="voice">maker open</span>}</span>
+            <span className="truncate">
+              {summary.maker ?? <span className="voice">maker not yet known</span>}
+            </span>
             {summary.conflict && <span className="font-semibold text-lead">conflict</span>}
           </span>
           <span className="shrink-0">

@@ -20,7 +20,7 @@ export function matches(k: ReadableEntry, search: string): boolean {
     k.title,
     k.summary.title,
     k.summary.tradeTitle,
-    k.summary.maker ?? "maker open",
+    k.summary.maker ?? "maker not yet known",
     k.summary.grade.best?.label,
     k.summary.conflict ? "conflict" : "",
     k.sketch.handle?.replaceAll("-", " "),

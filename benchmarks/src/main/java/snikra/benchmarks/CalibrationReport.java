@@ -46,8 +46,10 @@ public final class CalibrationReport {
         .forEach(
             s ->
                 System.out.printf(
-                    "  %-24s %3.0f years%n",
-                    s.station() == null ? "all looked at" : "without " + s.station(), s.years()));
+                    "  %-24s %3.0f years%s%n",
+                    s.station() == null ? "all looked at" : "without " + s.station(),
+                    s.years(),
+                    s.surely() ? "" : ", no sure difference"));
   }
 
   private static void print(String what, Reliability reliability) {

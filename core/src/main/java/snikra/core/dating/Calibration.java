@@ -1,6 +1,7 @@
 package snikra.core.dating;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -39,8 +40,10 @@ public final class Calibration {
    * A station and the middle length of the nine-tenths spans without it.
    *
    * @param station null with all stations
+   * @param surely whether more knives have a longer span without it than a shorter one, or fewer,
+   *     by more than chance would have it
    */
-  public record Sharpness(@Nullable String station, double years) {}
+  public record Sharpness(@Nullable String station, double years, boolean surely) {}
 
   /**
    * What came of it.
@@ -110,18 +113,31 @@ public final class Calibration {
     SplittableRandom random = new SplittableRandom(seed);
     List<Evidence> drawn =
         IntStream.range(0, knives).mapToObj(i -> sampler.draw(random, care).evidence()).toList();
+    int[] all = lengths(drawn);
     List<Sharpness> out = new ArrayList<>();
-    out.add(new Sharpness(null, middle(drawn)));
+    out.add(new Sharpness(null, middle(all), true));
     shelf.clues().features().stream()
         .map(Feature::station)
         .distinct()
         .filter(station -> drawn.stream().anyMatch(e -> !seenAt(e, station).isEmpty()))
-        .forEach(
-            station ->
-                out.add(
-                    new Sharpness(
-                        station, middle(drawn.stream().map(e -> without(e, station)).toList()))));
+        .forEach(station -> out.add(without(station, drawn, all)));
     return out;
+  }
+
+  private Sharpness without(String station, List<Evidence> drawn, int[] all) {
+    int[] left = lengths(drawn.stream().map(e -> without(e, station)).toList());
+    return new Sharpness(station, middle(left), differ(all, left));
+  }
+
+  /** Whether one is the longer more often than not, by more than twice what chance would have. */
+  static boolean differ(int[] some, int[] others) {
+    int longer = 0;
+    int shorter = 0;
+    for (int i = 0; i < some.length; i++) {
+      longer += some[i] > others[i] ? 1 : 0;
+      shorter += some[i] < others[i] ? 1 : 0;
+    }
+    return Math.abs(longer - shorter) > 2 * Math.sqrt(longer + shorter);
   }
 
   private static Set<String> seenAt(Evidence evidence, String station) {
@@ -137,9 +153,14 @@ public final class Calibration {
     return station.equals(MARKS) ? sampler.unmarked(rest) : rest;
   }
 
-  private double middle(List<Evidence> drawn) {
-    int[] lengths = drawn.stream().mapToInt(e -> date(e).nineTenths().years()).sorted().toArray();
-    return lengths[lengths.length / 2];
+  private int[] lengths(List<Evidence> drawn) {
+    return drawn.stream().mapToInt(e -> date(e).nineTenths().years()).toArray();
+  }
+
+  private static double middle(int[] lengths) {
+    int[] sorted = lengths.clone();
+    Arrays.sort(sorted);
+    return sorted[sorted.length / 2];
   }
 
   private DatingVerdict date(Evidence evidence) {
