@@ -695,6 +695,19 @@ export interface components {
             form: string;
             letters: string[];
         };
+        Back: {
+            /** Format: int32 */
+            springs: number;
+            counted: boolean;
+            divider?: string;
+            tangs: components["schemas"]["BackTang"][];
+        };
+        BackTang: {
+            /** @enum {string} */
+            end: "A" | "B";
+            against: number[];
+            seen: boolean;
+        };
         Backup: {
             name: string;
             /** Format: date-time */
@@ -1821,6 +1834,7 @@ export interface components {
             shieldShape?: string;
             bail?: string;
             blades: components["schemas"]["SketchBlade"][];
+            back: components["schemas"]["Back"];
         };
         SketchBlade: {
             type?: string;

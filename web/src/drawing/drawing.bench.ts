@@ -30,6 +30,7 @@ const book = {
 } as unknown as Book;
 const sketch: Sketch = {
   frame: "even",
+  back: { springs: 1, counted: false, tangs: [] },
   closedLengthMm: 98,
   measured: true,
   bolsters: "both-ends",

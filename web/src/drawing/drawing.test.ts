@@ -42,6 +42,7 @@ const book = {
 
 const sketch = (more: Partial<Sketch> = {}): Sketch => ({
   frame: "even",
+  back: { springs: 1, counted: false, tangs: [] },
   closedLengthMm: 90,
   measured: true,
   bolsters: "both-ends",

@@ -18,7 +18,12 @@ function Picture({ shapes, wide = WIDE, high = HIGH }: { shapes: Shape[]; wide?:
   );
 }
 
-const BARE: Sketch = { closedLengthMm: 76, measured: true, blades: [] };
+const BARE: Sketch = {
+  closedLengthMm: 76,
+  measured: true,
+  blades: [],
+  back: { springs: 1, counted: false, tangs: [] },
+};
 
 function handlePicture(sketch: Partial<Sketch>, frame: Frame | undefined, scale = 1) {
   const whole = new Handle({ ...BARE, closedLengthMm: 76 / scale, ...sketch }, frame);

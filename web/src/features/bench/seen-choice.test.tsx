@@ -80,3 +80,23 @@ test("by the keyboard it is asked for with O on how sure", () => {
   fireEvent.keyDown(screen.getByLabelText(/Change how sure/), { key: "o" });
   expect(screen.getByLabelText("Handle: or else")).toBeTruthy();
 });
+
+test("its place in the row is the same with a second answer and without", () => {
+  const props = {
+    label: "Handle",
+    options: OPTIONS,
+    mayBeEither: true,
+    className: "wide",
+    onChange: () => undefined,
+  };
+  const { container, rerender } = render(<SeenChoice {...props} seen={undefined} />);
+  for (const seen of [
+    undefined,
+    { value: "horn", sureness: "sure" as const },
+    { value: "horn", sureness: "sure" as const, or: { celluloid: 0.5 } },
+  ]) {
+    rerender(<SeenChoice {...props} seen={seen} />);
+    expect(container.querySelectorAll(".wide")).toHaveLength(1);
+    expect((container.firstChild as HTMLElement).className).toContain("wide");
+  }
+});

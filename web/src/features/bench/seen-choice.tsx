@@ -82,8 +82,9 @@ export function SeenChoice<T extends string = string>({
       sureness: seen?.sureness ?? "sure",
       ...(id ? { or: { [id]: much } } : {}),
     });
+  const isEither = mayBeEither && seen?.value && (other || asksOther);
   const first = (
-    <div className={`flex min-w-0 items-end gap-1 self-start ${mayBeEither ? "" : (className ?? "")}`}>
+    <div className={`flex min-w-0 items-end gap-1 self-start ${isEither ? "" : (className ?? "")}`}>
       {isBare ? (
         <div className="min-w-0 flex-1">{choice({})}</div>
       ) : (
@@ -122,7 +123,7 @@ export function SeenChoice<T extends string = string>({
       )}
     </div>
   );
-  if (!mayBeEither || !seen?.value || (!other && !asksOther)) return first;
+  if (!isEither) return first;
   return (
     <div className={`min-w-0 self-start ${className ?? ""}`}>
       {first}

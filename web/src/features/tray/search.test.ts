@@ -15,7 +15,13 @@ const knife: ReadableEntry = {
     conflict: false,
     grade: { reasons: [], unseen: [] },
   },
-  sketch: { closedLengthMm: 89, measured: true, handle: "bone-jigged", blades: [] },
+  sketch: {
+    closedLengthMm: 89,
+    measured: true,
+    handle: "bone-jigged",
+    blades: [],
+    back: { springs: 1, counted: false, tangs: [] },
+  },
 };
 
 it("finds a knife by the beginnings of words", () => {

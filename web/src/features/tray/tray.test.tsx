@@ -22,7 +22,12 @@ const readable = (number: number, title: string): TrayEntry => ({
     conflict: false,
     grade: { reasons: [], unseen: [] },
   },
-  sketch: { closedLengthMm: 80 + number, measured: true, blades: [] },
+  sketch: {
+    closedLengthMm: 80 + number,
+    measured: true,
+    blades: [],
+    back: { springs: 1, counted: false, tangs: [] },
+  },
 });
 const UNREADABLE: TrayEntry = {
   id: "x",

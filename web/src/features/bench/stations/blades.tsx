@@ -1,5 +1,6 @@
 import { useMemo } from "react";
 import type { SeenBlade } from "../../../api/types";
+import { BackView } from "../../../drawing/back";
 import { answerOptions, bladeOptions } from "../../../drawing/pictures";
 import { percent, shownLength, withUnit } from "../../../format";
 import { usePreferences } from "../../../preferences";
@@ -26,12 +27,23 @@ const PRESSES = [
 /** Which blades there are, where they turn and which springs they press; then what the main blade shows. */
 export function BladesStation({ knife, book }: StationProps) {
   const { blades } = knife.specimen;
+  const sketch = knife.verdict?.sketch;
   const kinds = useMemo(() => bladeOptions(book), [book]);
   const { list, adder, ours } = useNewRow<HTMLDivElement>(blades.length);
   const set = (all: SeenBlade[]) => knife.change((s) => ({ ...s, blades: all }));
   return (
     <>
-      <p className="text-ink2">Main blade first.</p>
+      <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-1">
+        <p className="text-ink2">Main blade first.</p>
+        {sketch && blades.length > 0 && (
+          <figure className="text-right">
+            <BackView back={sketch.back} />
+            <figcaption className="voice text-[0.78125rem]/4 text-ink2">
+              From the back, mark side up; dashed where nobody looked
+            </figcaption>
+          </figure>
+        )}
+      </div>
       <div ref={list} className="mt-1 border-t border-rule">
         {blades.map((b, i) => (
           <BladeRow
@@ -104,7 +116,7 @@ function BladeRow({
   const name = place === 0 ? "Main blade" : `Blade ${place + 1}`;
   const problem = problemAt(knife.problems, `blades[${place}].length`);
   return (
-    <fieldset className="grid grid-cols-[1.25rem_minmax(0,1.4fr)_minmax(0,1.2fr)] items-center gap-x-3 border-b border-rule py-1 sm:grid-cols-[1.25rem_minmax(0,1.6fr)_minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,0.9fr)_auto]">
+    <fieldset className="grid grid-cols-[1.25rem_minmax(0,1.4fr)_minmax(0,1.2fr)] items-center gap-x-3 border-b border-rule py-1 sm:grid-cols-[1.25rem_minmax(0,2fr)_minmax(0,1.2fr)_minmax(0,1fr)_minmax(0,0.75fr)_auto]">
       <legend className="sr-only">{name}</legend>
       <span className="num text-ink2">{place + 1}</span>
       <SeenChoice

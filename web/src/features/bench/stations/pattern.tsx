@@ -29,7 +29,7 @@ export function PatternStation({ knife, book }: StationProps) {
     <>
       <fieldset className="mt-1">
         <legend className="voice text-[0.8125rem] text-ink2">
-          Outline, spring side up, main pivot at the left
+          Outline, slot up, main pivot at the right, as it is drawn above
         </legend>
         <Toolbar.Root
           aria-label="Usual outlines"
@@ -50,7 +50,7 @@ export function PatternStation({ knife, book }: StationProps) {
           ))}
         </Toolbar.Root>
       </fieldset>
-      <div className="mt-2 grid grid-cols-2 gap-x-4 gap-y-2 md:grid-cols-[minmax(0,22fr)_minmax(0,10.5fr)_minmax(0,27.7fr)_minmax(0,19.8fr)]">
+      <div className="mt-2 grid grid-cols-2 gap-x-4 gap-y-2 md:grid-cols-[minmax(0,25fr)_minmax(0,10.5fr)_minmax(0,28fr)_minmax(0,16.5fr)]">
         <SeenChoice
           label="Any outline"
           mayBeEither
@@ -116,6 +116,7 @@ function FrameOutline({ frame }: { frame: Frame }) {
   return (
     <svg width={wide} height="25" viewBox={`-1 0 ${wide + 2} 25`} aria-hidden="true">
       <path
+        transform={`rotate(180 ${wide / 2} 12.5)`}
         d={path([...side(1), ...side(2).reverse()])}
         fill="var(--color-bone)"
         stroke="currentColor"

@@ -122,13 +122,23 @@ public final class EnduranceReport {
   private static int lost(RunningApp running, Map<String, Integer> acknowledged) {
     int lost = 0;
     for (Map.Entry<String, Integer> e : acknowledged.entrySet()) {
-      Answer kept = running.send("GET", "/api/knives/" + e.getKey(), null);
+      Answer kept = asked(running, "/api/knives/" + e.getKey());
       Matcher title = TITLE.matcher(kept.body());
       if (!kept.isOk() || !title.find() || Integer.parseInt(title.group(1)) < e.getValue()) {
         lost++;
+        System.out.println("lost: knife " + e + ", answered " + kept);
       }
     }
     return lost;
+  }
+
+  // What was not answered at all, as when the machine held still, is no word on what is kept.
+  private static Answer asked(RunningApp running, String path) {
+    Answer answer = running.send("GET", path, null);
+    for (int again = 0; answer.status() == 0 && again < 3; again++) {
+      answer = running.send("GET", path, null);
+    }
+    return answer;
   }
 
   /** What is on the disk when the power goes: the image of a file system, copied amid the saves. */
@@ -240,8 +250,11 @@ public final class EnduranceReport {
     private void lookFor(RunningApp running) {
       lost += lost(running, acknowledged) + lostPhotographs(running, photographs);
       for (Map.Entry<String, String> note : notes.entrySet()) {
-        Answer journal = running.send("GET", "/api/knives/" + note.getValue() + "/journal", null);
-        lost += journal.body().contains('"' + note.getKey() + '"') ? 0 : 1;
+        Answer journal = asked(running, "/api/knives/" + note.getValue() + "/journal");
+        if (!journal.body().contains('"' + note.getKey() + '"')) {
+          lost++;
+          System.out.println("lost: note " + note + ", answered " + journal);
+        }
       }
       acknowledged.clear();
       photographs.clear();
@@ -290,10 +303,15 @@ public final class EnduranceReport {
   }
 
   private static int lostPhotographs(RunningApp running, Map<String, String> photographs) {
-    return (int)
-        photographs.keySet().stream()
-            .filter(id -> !running.send("GET", "/api/photos/" + id + "/original", null).isOk())
-            .count();
+    int lost = 0;
+    for (String id : photographs.keySet()) {
+      Answer original = asked(running, "/api/photos/" + id + "/original");
+      if (!original.isOk()) {
+        lost++;
+        System.out.println("lost: photograph " + id + ", answered " + original.status());
+      }
+    }
+    return lost;
   }
 
   private static byte[] picture() {

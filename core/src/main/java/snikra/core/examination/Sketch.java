@@ -38,7 +38,8 @@ public record Sketch(
     @Nullable String shield,
     @Nullable String shieldShape,
     @Nullable String bail,
-    List<Blade> blades) {
+    List<Blade> blades,
+    Back back) {
 
   private static final String HANDLE = "handle_material";
   private static final double USUAL_CLOSED_MM = 89;
@@ -89,7 +90,8 @@ public record Sketch(
         Seen.valueOf(knife.seen().get("shield_fixing")),
         Seen.valueOf(knife.seen().get("shield_shape")),
         Seen.valueOf(knife.seen().get("bail")),
-        blades);
+        blades,
+        Back.of(knife));
   }
 
   /** A model on file as its tells have it. */
