@@ -2,7 +2,7 @@ import type { Sketch } from "../api/types";
 
 const WIDE = 320;
 const COVER = 9;
-const LANE = 11;
+const LANE = 16;
 const GAP = 5;
 const TANG = 24;
 const EDGE = 4;

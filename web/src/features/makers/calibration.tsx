@@ -91,7 +91,7 @@ function Found({
             {sharpness.map((s) => (
               <li
                 key={s.station ?? "all"}
-                className="grid grid-cols-[minmax(0,1fr)_5rem_3rem] items-center gap-x-2 border-b border-rule"
+                className="grid grid-cols-[minmax(0,1fr)_8.5rem_3rem] items-center gap-x-2 border-b border-rule"
               >
                 <span>
                   {s.station
