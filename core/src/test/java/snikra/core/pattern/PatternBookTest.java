@@ -7,18 +7,19 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import snikra.core.fixture.Patterns;
+import snikra.core.fixture.Shelf;
 import snikra.core.measure.Length;
 import snikra.core.specimen.End;
 import snikra.core.specimen.Presses;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenBlade;
+import snikra.core.specimen.Side;
 import snikra.core.specimen.Specimen;
 
 class PatternBookTest {
@@ -175,34 +176,28 @@ class PatternBookTest {
 
   @Test
   void bladesOnEachOthersSideAreToldAsExchanged() {
-    UnaryOperator<String> departures =
-        sides -> {
-          String[] of = sides.split(",");
-          List<SeenBlade> blades =
-              List.of(
-                  SeenBlade.sure("clip", End.A, Presses.ONE, null),
-                  SeenBlade.sure("saw", End.B, null, side(of[0])),
-                  SeenBlade.sure("pen", End.B, null, side(of[1])));
-          Pattern stock = BOOK.pattern("stock").orElseThrow();
-          return String.join(
-              "; ", new SlotAssignment(BOOK, stock, blades, strict(), rates()).departures());
-        };
-    assertThat(departures.apply("PILE,MARK")).isEqualTo("saw and pen exchanged");
-    assertThat(departures.apply("MARK,PILE")).isEmpty();
-    assertThat(departures.apply("PILE,PILE")).isEmpty();
-    assertThat(departures.apply("PILE,-")).isEmpty();
+    assertThat(departures(Side.PILE, Side.MARK)).containsExactly("saw and pen exchanged");
+    assertThat(departures(Side.MARK, Side.PILE)).isEmpty();
+    assertThat(departures(Side.PILE, Side.PILE)).isEmpty();
+    assertThat(departures(Side.PILE, null)).isEmpty();
   }
 
-  private static snikra.core.specimen.@Nullable Side side(String name) {
-    return name.equals("-") ? null : snikra.core.specimen.Side.valueOf(name);
+  private static List<String> departures(@Nullable Side ofSaw, @Nullable Side ofPen) {
+    List<SeenBlade> blades =
+        List.of(
+            SeenBlade.sure("clip", End.A, Presses.ONE, null),
+            SeenBlade.sure("saw", End.B, null, ofSaw),
+            SeenBlade.sure("pen", End.B, null, ofPen));
+    Pattern stock = BOOK.pattern("stock").orElseThrow();
+    return new SlotAssignment(BOOK, stock, blades, strict(), rates()).departures();
   }
 
   private static Tolerance strict() {
-    return Tolerance.of(snikra.core.fixture.Shelf.judgement(), Pattern.School.STRICT);
+    return Tolerance.of(Shelf.judgement(), Pattern.School.STRICT);
   }
 
   private static NamingRates rates() {
-    return NamingRates.of(snikra.core.fixture.Shelf.judgement());
+    return NamingRates.of(Shelf.judgement());
   }
 
   @Test
