@@ -41,6 +41,11 @@ final class FiledMarks {
 
   private final double[] weights;
 
+  /** By mark the place of its maker, of so many. */
+  private final int[] maker;
+
+  private final int makers;
+
   record Struck(
       Maker maker, MarkVariant variant, int[] lines, int[] pile, int[] etch, double weight) {
     int[] on(Face face) {
@@ -71,20 +76,25 @@ final class FiledMarks {
 
   FiledMarks(ReferenceShelf shelf) {
     StruckLines.Collector known = new StruckLines.Collector(shelf.spellings());
-    for (Maker maker : shelf.makers()) {
-      double[] shares = MarkShares.of(maker, shelf.region(maker.region()));
+    List<Integer> madeBy = new ArrayList<>();
+    makers = shelf.makers().size();
+    for (int m = 0; m < makers; m++) {
+      Maker of = shelf.makers().get(m);
+      double[] shares = MarkShares.of(of, shelf.region(of.region()));
       for (int i = 0; i < shares.length; i++) {
-        MarkVariant v = maker.marks().get(i);
+        MarkVariant v = of.marks().get(i);
+        madeBy.add(m);
         marks.add(
             new Struck(
-                maker,
+                of,
                 v,
                 struck(v.lines(), known),
                 struck(v.pile(), known),
                 struck(v.etch(), known),
-                maker.weight() * shares[i]));
+                of.weight() * shares[i]));
       }
     }
+    maker = madeBy.stream().mapToInt(m -> m).toArray();
     for (Feature feature : shelf.clues().features()) {
       if (feature.markBorne()) {
         for (Clue clue : feature.clues()) {
@@ -147,16 +157,23 @@ final class FiledMarks {
   /** By mark, the likelihood of the small blades under the marks of all other makers together. */
   double[] others(double[] other) {
     double all = Arrays.stream(weights).sum();
-    double[] sums = new double[other.length];
-    double total = 0;
-    Map<String, Double> byMaker = new HashMap<>();
+    double[] byMaker = new double[makers];
     for (int v = 0; v < other.length; v++) {
-      double p = weights[v] / all * Math.exp(other[v]);
-      total += p;
-      byMaker.merge(marks.get(v).maker().id(), p, Double::sum);
+      byMaker[maker[v]] += weights[v] / all * Math.exp(other[v]);
     }
+    // Summed from both ends: taken from the sum of all, what is small beside its own is lost.
+    double[] rest = new double[makers];
+    double before = 0;
+    double after = 0;
+    for (int m = 0; m < makers; m++) {
+      rest[m] += before;
+      before += byMaker[m];
+      rest[makers - 1 - m] += after;
+      after += byMaker[makers - 1 - m];
+    }
+    double[] sums = new double[other.length];
     for (int v = 0; v < sums.length; v++) {
-      sums[v] = Math.log(Math.max(0, total - byMaker.get(marks.get(v).maker().id())));
+      sums[v] = Math.log(rest[maker[v]]);
     }
     return sums;
   }
