@@ -2,6 +2,9 @@ import type { Book, Sketch } from "../api/types";
 import { burin, heightAt, type Map2, type Point, path } from "./geometry";
 import { drawHandle, Handle, type Shape } from "./handle";
 
+/** By how much a closed main stands above the slot, in millimetres. */
+const PROUD = 1.9;
+
 /** A closed knife for the tray: what stands above the slot, then the handle. */
 export function drawClosed(sketch: Sketch, book: Book, map: Map2, px: number): Shape[] {
   const h = new Handle(
@@ -17,6 +20,22 @@ export function drawClosed(sketch: Sketch, book: Book, map: Map2, px: number): S
   return [...blades, ...drawHandle(h, map, px, false, seen)];
 }
 
+/** How far a closed knife reaches above and below the line it is drawn along, in millimetres. */
+export function reach(sketch: Sketch, book: Book): { above: number; below: number } {
+  const h = new Handle(
+    sketch,
+    book.frames.find((f) => f.id === sketch.frame),
+  );
+  let above = 0;
+  let below = 0;
+  for (let i = 0; i <= 60; i++) {
+    const x = (h.length * i) / 60;
+    above = Math.max(above, -h.y(x, -1) + PROUD);
+    below = Math.max(below, h.y(x, 1));
+  }
+  return { above, below };
+}
+
 // A closed blade stands proud of the slot by as much as its own spine is high there.
 function proud(
   h: Handle,
@@ -28,7 +47,7 @@ function proud(
 ): Shape[] {
   const spine = (profile ?? []).map((r): Point => [r[0] as number, r[1] as number]);
   const top = Math.max(0.01, ...spine.map((p) => p[1]));
-  const stands = place === 0 ? 1.9 : 1.35;
+  const stands = place === 0 ? PROUD : 1.35;
   const points: Point[] = [];
   for (let i = 0; i <= 60; i++) {
     const t = i / 60;

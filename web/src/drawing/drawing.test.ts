@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { Book, Sketch } from "../api/types";
 import { blade } from "./blade";
-import { drawClosed } from "./closed";
+import { drawClosed, reach } from "./closed";
 import { placed } from "./geometry";
 import { drawHandle, Handle, type Shape } from "./handle";
 import { drawOpen } from "./open";
@@ -93,6 +93,33 @@ describe("a handle", () => {
     );
     expect(shapes.some((s) => s.dashed)).toBe(true);
     expect(shapes).toHaveLength(2);
+  });
+
+  it("closed stays within what it says it reaches, however tall its outline", () => {
+    for (const frame of ["even", "tall"]) {
+      const tall = {
+        ...book,
+        frames: [
+          ...book.frames,
+          {
+            ...book.frames[0],
+            id: "tall",
+            profile: [
+              [0, 0.3, -0.12],
+              [1, 0.3, -0.12],
+            ],
+          },
+        ],
+      } as unknown as Book;
+      const one = sketch({ frame });
+      const { above, below } = reach(one, tall);
+      const ys = drawClosed(one, tall, placed(1, [0, 0]), 1).flatMap((s) =>
+        [...s.d.matchAll(/-?[\d.]+ (-?[\d.]+)/g)].map((m) => Number(m[1])),
+      );
+      expect(Math.min(...ys)).toBeGreaterThanOrEqual(-above - 0.5);
+      expect(Math.max(...ys)).toBeLessThanOrEqual(below + 1);
+      expect(above).toBeLessThan(-Math.min(...ys) + 4);
+    }
   });
 
   it("is lined the same way each time", () => {

@@ -1,7 +1,7 @@
 import { type KeyboardEvent, useMemo } from "react";
 import { Link } from "react-router";
 import type { Book, ReadableEntry } from "../../api/types";
-import { drawClosed } from "../../drawing/closed";
+import { drawClosed, reach } from "../../drawing/closed";
 import { placed } from "../../drawing/geometry";
 import { Shapes } from "../../drawing/shapes";
 import { LengthFigure, money, titleBy, yearsWhole } from "../../format";
@@ -9,6 +9,10 @@ import { usePreferences } from "../../preferences";
 
 /** Half life size: CSS pixels to a millimetre. */
 const SCALE = 1.89;
+
+/** The line a knife is drawn along, in millimetres from the top, and its room; a tall one has more. */
+const USUAL_LINE = 12.5;
+const USUAL_HIGH = 52;
 
 /** One knife in its place. Outside a search it keeps the place and goes grey. */
 export function Compartment({
@@ -27,11 +31,15 @@ export function Compartment({
   const { units, school } = usePreferences();
   const { summary, sketch } = entry;
   const wide = sketch.closedLengthMm * SCALE;
-  const shapes = useMemo(
-    () =>
-      drawClosed(sketch, book, placed(SCALE, [sketch.bail && sketch.bail !== "none" ? 13 : 1, 12.5]), 0.9),
-    [sketch, book],
-  );
+  const { shapes, high } = useMemo(() => {
+    const { above, below } = reach(sketch, book);
+    const line = Math.max(USUAL_LINE, above + 0.5);
+    const left = sketch.bail && sketch.bail !== "none" ? 13 : 1;
+    return {
+      shapes: drawClosed(sketch, book, placed(SCALE, [left, line]), 0.9),
+      high: Math.max(USUAL_HIGH, SCALE * (line + below + 1)),
+    };
+  }, [sketch, book]);
   const title = titleBy(school, summary);
   const name = entry.title ?? title;
   return (
@@ -55,7 +63,7 @@ export function Compartment({
         </span>
         <svg
           width={wide + 4}
-          height="52"
+          height={high}
           className={outside ? "text-[#7f8278]" : "text-ink"}
           role="img"
           aria-label={`${title}, closed`}
