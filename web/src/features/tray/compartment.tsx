@@ -37,7 +37,7 @@ export function Compartment({
     const left = sketch.bail && sketch.bail !== "none" ? 13 : 1;
     return {
       shapes: drawClosed(sketch, book, placed(SCALE, [left, line]), 0.9),
-      high: Math.max(USUAL_HIGH, SCALE * (line + below + 1)),
+      high: Math.max(USUAL_HIGH, SCALE * (line + below + 1.5)),
     };
   }, [sketch, book]);
   const title = titleBy(school, summary);
