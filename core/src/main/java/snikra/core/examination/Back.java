@@ -39,7 +39,7 @@ public record Back(int springs, boolean counted, @Nullable String divider, List<
     for (SeenBlade blade : knife.blades()) {
       End seen = Seen.valueOf(blade.end());
       End end = seen == null ? End.A : seen;
-      tangs.add(tang(blade, end, before.merge(end, 1, Integer::sum), springs));
+      tangs.add(tang(blade, end, before.merge(end, 1, Integer::sum), springs, counted != null));
     }
     return new Back(
         springs, counted != null, Seen.valueOf(knife.seen().get("divider")), List.copyOf(tangs));
@@ -56,7 +56,7 @@ public record Back(int springs, boolean counted, @Nullable String divider, List<
   }
 
   // Where nobody looked, blades of one end lie side by side, each against a spring of its own.
-  private static Tang tang(SeenBlade blade, End end, int place, int springs) {
+  private static Tang tang(SeenBlade blade, End end, int place, int springs, boolean counted) {
     if (springs == 0) {
       return new Tang(end, List.of(), true);
     }
@@ -64,7 +64,8 @@ public record Back(int springs, boolean counted, @Nullable String divider, List<
     boolean both = Seen.valueOf(blade.presses()) == Presses.BOTH && springs > 1;
     if (own != null || both || springs == 1) {
       int first = Math.min(own == null ? 1 : own, springs - (both ? 1 : 0));
-      return new Tang(end, both ? List.of(first, first + 1) : List.of(first), true);
+      boolean isSo = own != null || both || counted;
+      return new Tang(end, both ? List.of(first, first + 1) : List.of(first), isSo);
     }
     Side side = Seen.valueOf(blade.side());
     int likely =

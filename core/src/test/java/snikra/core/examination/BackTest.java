@@ -70,6 +70,9 @@ class BackTest {
   void bladesOnOneSpringShareIt() {
     assertThat(back(1, blade(End.A, null, null, null), blade(End.B, null, null, null)).tangs())
         .containsExactly(new Tang(End.A, List.of(1), true), new Tang(End.B, List.of(1), true));
+    // One spring that nobody counted may be two.
+    assertThat(back(null, blade(End.A, null, null, null)).tangs())
+        .containsExactly(new Tang(End.A, List.of(1), false));
     assertThat(back(0, blade(End.A, null, null, null)).tangs())
         .containsExactly(new Tang(End.A, List.of(), true));
   }

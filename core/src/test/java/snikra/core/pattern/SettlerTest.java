@@ -29,11 +29,15 @@ class SettlerTest {
 
   /** Everything looked at but these. */
   private static Specimen knife(String... open) {
+    return knife(List.of(open).contains("frame") ? null : Seen.sure("round"), open);
+  }
+
+  private static Specimen knife(@Nullable Seen<String> frame, String... open) {
     List<String> left = List.of(open);
     return new Specimen(
         null,
         null,
-        left.contains("frame") ? null : Seen.sure("round"),
+        frame,
         left.contains("bolsters") ? null : Seen.sure("both"),
         left.contains("length") ? null : Length.parse("90 mm"),
         left.contains("springs") ? null : Seen.sure(1),
@@ -179,26 +183,7 @@ class SettlerTest {
   @Test
   void whatCouldNotBeToldIsNotAskedAgainOfABladeButOfAnOutline() {
     Seen<String> cannot = new Seen<>(null, Sureness.CANNOT_TELL);
-    Specimen untold = withFrame(cannot);
-    assertThat(settle("jack", "stock", untold)).isPresent();
-    assertThat(settle("jack", "stock", withFrame(Seen.sure("round")))).isEmpty();
-  }
-
-  private static Specimen withFrame(@Nullable Seen<String> frame) {
-    Specimen knife = knife();
-    return new Specimen(
-        null,
-        null,
-        frame,
-        knife.bolsters(),
-        knife.closedLength(),
-        knife.springs(),
-        knife.blades(),
-        List.of(),
-        null,
-        knife.seen(),
-        Map.of(),
-        List.of(),
-        List.of());
+    assertThat(settle("jack", "stock", knife(cannot))).isPresent();
+    assertThat(settle("jack", "stock", knife(Seen.sure("round")))).isEmpty();
   }
 }
