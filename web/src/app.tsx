@@ -1,6 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
 import { lazy, Suspense, useRef, useState } from "react";
 import { Navigate, NavLink, Route, Routes, useNavigate } from "react-router";
+import { useBook } from "./api/book";
 import { api } from "./api/client";
 import { Tray } from "./features/tray";
 import { Help } from "./help";
@@ -9,6 +9,7 @@ import { PreferencesProvider, type Units, usePreferences } from "./preferences";
 import { Failed } from "./ui/failed";
 import { Key } from "./ui/key";
 import { ToastProvider, useToast } from "./ui/toasts";
+import { WordsProvider } from "./ui/worded";
 
 // The tray is there at once; the other rooms come when one goes to them.
 const Makers = lazy(() => import("./features/makers").then((m) => ({ default: m.Makers })));
@@ -22,6 +23,7 @@ const KeepingPage = lazy(() => import("./features/keeping").then((m) => ({ defau
 const JudgementPage = lazy(() =>
   import("./features/makers/judgement").then((m) => ({ default: m.JudgementPage })),
 );
+const WordsPage = lazy(() => import("./features/words").then((m) => ({ default: m.WordsPage })));
 const Bench = lazy(() => import("./features/bench").then((m) => ({ default: m.Bench })));
 
 export function App() {
@@ -42,7 +44,7 @@ function Sheet() {
   const toast = useToast();
   const [help, setHelp] = useState(false);
   const { units, setUnits } = usePreferences();
-  const book = useQuery({ queryKey: ["book"], queryFn: api.book, staleTime: Number.POSITIVE_INFINITY });
+  const book = useBook();
 
   // The same until it was kept: asked for twice because no answer came, it is laid out once.
   const newId = useRef(crypto.randomUUID());
@@ -71,6 +73,7 @@ function Sheet() {
     b: () => navigate(lastKnife() ? `/bench/${lastKnife()}` : "/bench"),
     t: () => navigate("/tray"),
     m: () => navigate("/makers"),
+    w: () => navigate(`/words?at=${new URLSearchParams(location.search).get("at") ?? ""}`),
     k: () => navigate("/keeping"),
     u: () => setUnits(units === "in" ? "mm" : "in"),
     n: newKnife,
@@ -92,6 +95,7 @@ function Sheet() {
           <Room to="/tray" name="Tray" shortcut="T" />
           <Room to="/makers" name="Makers" shortcut="M" />
           <Room to="/keeping" name="Keeping" shortcut="K" />
+          <Room to="/words" name="Words" shortcut="W" />
         </nav>
         <div className="ml-auto flex items-center gap-4 text-ink2">
           <button type="button" className="press" onClick={newKnife}>
@@ -108,22 +112,25 @@ function Sheet() {
         <Failed what="The book could not be opened." error={book.error} onAgain={() => book.refetch()} />
       )}
       {book.data && (
-        <Suspense fallback={<p className="voice p-6 text-ink3">Laying it out.</p>}>
-          <Routes>
-            <Route path="/bench" element={<Bench book={book.data} />} />
-            <Route path="/bench/:id" element={<Bench book={book.data} />} />
-            <Route path="/bench/:id/verdict" element={<VerdictSheet book={book.data} />} />
-            <Route path="/bench/:id/journal" element={<JournalPage book={book.data} />} />
-            <Route path="/bench/:id/resembles" element={<Resembles book={book.data} />} />
-            <Route path="/tray" element={<Tray book={book.data} onNew={newKnife} />} />
-            <Route path="/makers" element={<Makers />} />
-            <Route path="/makers/:id" element={<Makers />} />
-            <Route path="/keeping" element={<KeepingPage />} />
-            <Route path="/judgement" element={<JudgementPage />} />
-            <Route path="/calibration" element={<CalibrationPage />} />
-            <Route path="*" element={<Navigate to="/tray" replace />} />
-          </Routes>
-        </Suspense>
+        <WordsProvider>
+          <Suspense fallback={<p className="voice p-6 text-ink3">Laying it out.</p>}>
+            <Routes>
+              <Route path="/bench" element={<Bench book={book.data} />} />
+              <Route path="/bench/:id" element={<Bench book={book.data} />} />
+              <Route path="/bench/:id/verdict" element={<VerdictSheet book={book.data} />} />
+              <Route path="/bench/:id/journal" element={<JournalPage book={book.data} />} />
+              <Route path="/bench/:id/resembles" element={<Resembles book={book.data} />} />
+              <Route path="/tray" element={<Tray book={book.data} onNew={newKnife} />} />
+              <Route path="/makers" element={<Makers />} />
+              <Route path="/makers/:id" element={<Makers />} />
+              <Route path="/keeping" element={<KeepingPage />} />
+              <Route path="/words" element={<WordsPage book={book.data} />} />
+              <Route path="/judgement" element={<JudgementPage />} />
+              <Route path="/calibration" element={<CalibrationPage />} />
+              <Route path="*" element={<Navigate to="/tray" replace />} />
+            </Routes>
+          </Suspense>
+        </WordsProvider>
       )}
       <Help open={help} onClose={() => setHelp(false)} cautions={book.data?.cautions ?? []} />
     </>

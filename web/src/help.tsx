@@ -10,6 +10,7 @@ const KEYS: [string, [string, string][]][] = [
       ["T", "to the tray"],
       ["M", "to the makers"],
       ["K", "to safe keeping: copies, what was taken out, whether all is as it was"],
+      ["W", "to the words of the trade, those of this station first"],
       ["N", "a new knife on the bench"],
       ["U", "inches or millimetres"],
       ["?", "this list"],
@@ -20,7 +21,12 @@ const KEYS: [string, [string, string][]][] = [
     [
       ["1 \u2026 9, 0", "to a station, in working order"],
       ["C S V", "to condition, story and value"],
+      [
+        "A",
+        "to the answers of the question in hand; there 1 \u2026 9 answer, 0 cannot tell, \u2191 \u2193 another question",
+      ],
       ["R", "the same as the knife before, at this station"],
+      ["D", "the drawing larger or smaller"],
       ["G", "to what is next"],
       ["+", "one more: blade, sign, event, sale"],
       ["Enter", "take what was typed, and give the keys back"],

@@ -57,6 +57,7 @@ const asItIs = (file: File) => ({
 export const api = {
   book: () => answered(client.GET("/api/book")),
   judgement: () => answered(client.GET("/api/judgement")),
+  glossary: () => answered(client.GET("/api/glossary")),
   makers: () => answered(client.GET("/api/makers")),
   bringPack: (file: File, keep: boolean) =>
     answered(

@@ -564,6 +564,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/glossary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["glossary"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices": {
         parameters: {
             query?: never;
@@ -783,7 +799,7 @@ export interface components {
             recognise: string;
         };
         Book: {
-            stations: string[];
+            stations: components["schemas"]["StationChoice"][];
             frames: components["schemas"]["Frame"][];
             blades: components["schemas"]["BladeType"][];
             bolsters: components["schemas"]["BolsterLayout"][];
@@ -1132,6 +1148,22 @@ export interface components {
             /** Format: double */
             heightRatio: number;
             profile: number[][];
+        };
+        GlossaryPlace: {
+            /** Format: int32 */
+            blade?: number;
+            /** Format: double */
+            along: number;
+            /** Format: double */
+            across: number;
+        };
+        GlossaryTerm: {
+            id: string;
+            word: string;
+            also: string[];
+            says: string;
+            at?: components["schemas"]["GlossaryPlace"];
+            asked: string[];
         };
         GradeVerdict: {
             best?: components["schemas"]["ConditionBookGrade"];
@@ -1671,10 +1703,8 @@ export interface components {
         Report: {
             /** Format: int32 */
             knives: number;
-            /** Format: double */
-            half: number;
-            /** Format: double */
-            nineTenths: number;
+            half: components["schemas"]["SpansHeld"];
+            nineTenths: components["schemas"]["SpansHeld"];
             maker: components["schemas"]["Reliability"];
             state: components["schemas"]["Reliability"];
         };
@@ -1867,6 +1897,14 @@ export interface components {
             /** Format: int32 */
             to: number;
         };
+        SpansHeld: {
+            /** Format: double */
+            said: number;
+            /** Format: double */
+            was: number;
+            /** Format: double */
+            chance: number;
+        };
         Specimen: {
             title?: string;
             note?: string;
@@ -1899,6 +1937,12 @@ export interface components {
             kind: "as-made" | "old-style" | "part-replaced" | "older-part" | "mark-untrusted" | "two-at-once" | "misjudged" | "untrue" | "all-else";
             part?: string;
             label: string;
+        };
+        StationChoice: {
+            id: string;
+            name: string;
+            key: string;
+            drawnLarge: boolean;
         };
         StoryEvent: {
             /** @enum {string} */
@@ -2080,6 +2124,10 @@ export interface components {
             notBefore: number;
             why: string;
             note: string;
+        };
+        Words: {
+            sketch: components["schemas"]["Sketch"];
+            terms: components["schemas"]["GlossaryTerm"][];
         };
         Written: {
             note?: string;
@@ -3132,6 +3180,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RateGroup"][];
+                };
+            };
+        };
+    };
+    glossary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Words"];
                 };
             };
         };

@@ -4,6 +4,9 @@ type Schemas = components["schemas"];
 
 export type Book = Schemas["Book"];
 export type ConditionPoint = Book["condition"]["points"][number];
+export type Station = Schemas["StationChoice"];
+export type Words = Schemas["Words"];
+export type Term = Words["terms"][number];
 export type Question = Schemas["Question"];
 export type Answer = Schemas["Answer"];
 export type Quantity = Schemas["MeasureBookQuantity"];

@@ -163,6 +163,21 @@ describe("an open knife", () => {
     }
   });
 
+  it("leaves room for a bail at the end without a blade", () => {
+    const blades = sketch().blades.slice(0, 1);
+    const leftmost = (bail?: string) => {
+      const drawn = drawOpen(sketch({ blades, bail }), book, 500, 200, 9);
+      return Math.min(
+        ...drawn.handle.flatMap((s) => [...s.d.matchAll(/[ML](-?[\d.]+)/g)].map((m) => Number(m[1]))),
+      );
+    };
+    expect(leftmost()).toBeGreaterThanOrEqual(-1);
+    expect(leftmost("wire")).toBeGreaterThanOrEqual(-1);
+    expect(drawOpen(sketch({ blades, bail: "wire" }), book, 500, 200, 9).left[0]).toBeGreaterThan(
+      drawOpen(sketch({ blades }), book, 500, 200, 9).left[0],
+    );
+  });
+
   it("opens the main blade to the right and one of the other end to the left", () => {
     const drawn = drawOpen(sketch(), book, 500, 200, 9);
     expect(drawn.blades[0]?.tip[0]).toBeGreaterThan(drawn.right[0]);

@@ -111,7 +111,7 @@ export function drawHandle(h: Handle, map: Map2, px: number, fine: boolean, seen
   const shapes: Shape[] = [{ d: outline, fill: "paper" }];
   if (h.sketch.handle && !["pearl", "metal", "aluminium"].includes(h.sketch.handle))
     shapes.push({ d: path(to(cover)), fill: "bone" });
-  if (h.sketch.bail && h.sketch.bail !== "none") shapes.unshift(bail(h, to, px));
+  if (bailLoop(h).length > 0) shapes.unshift(bail(h, to, px));
   shapes.push({ d: ink.join(""), fill: "ink" }, ...pins(h, map, px), ...shield(h, map, px));
   const back = Array.from({ length: 121 }, (_, i) => {
     const x = h.length * (0.5 - 0.5 * Math.cos((Math.PI * i) / 120));
@@ -387,11 +387,15 @@ function bands(h: Handle, to: To, px: number, from: number, until: number) {
   return ink;
 }
 
-/** The loop at the tail, behind the handle. */
-function bail(h: Handle, to: To, px: number): Shape {
+/** Where a bail runs, behind the handle; no way where there is none. */
+export function bailLoop(h: Handle): Point[] {
+  if (!h.sketch.bail || h.sketch.bail === "none") return [];
   const [x, y] = h.pivot("B");
-  const loop = cubic([x, y - 1], [x - 17, y - 9], [x - 17, y + 9], [x, y + 1], 30);
-  return { d: path(to(loop), false), stroke: (h.sketch.bail === "wire" ? 3 : 5) * px };
+  return cubic([x, y - 1], [x - 17, y - 9], [x - 17, y + 9], [x, y + 1], 30);
+}
+
+function bail(h: Handle, to: To, px: number): Shape {
+  return { d: path(to(bailLoop(h)), false), stroke: (h.sketch.bail === "wire" ? 3 : 5) * px };
 }
 
 function circle([x, y]: Point, r: number): string {

@@ -1,7 +1,7 @@
 import type { Book, Sketch } from "../api/types";
 import { type Along, type Blade, blade, drawBlade } from "./blade";
 import { heightAt, type Map2, type Point, placed } from "./geometry";
-import { drawHandle, Handle, type Shape } from "./handle";
+import { bailLoop, drawHandle, Handle, type Shape } from "./handle";
 
 /** How far blades of an end are opened, the first of them furthest, in degrees from closed. */
 const OPENED = { A: [150, 42, 96, 62], B: [142, 36, 92, 58] } as const;
@@ -12,7 +12,15 @@ const UPRIGHT = { A: [152, 70, 104, 88], B: [144, 64, 98, 82] } as const;
 /** A drawn knife with the places one points at. */
 export interface OpenKnife {
   scale: number;
-  blades: { shapes: Shape[]; tip: Point; middle: Point; tang: Point; mirrored: boolean }[];
+  blades: {
+    shapes: Shape[];
+    tip: Point;
+    middle: Point;
+    tang: Point;
+    mirrored: boolean;
+    /** From the pivot (0) to the point (1), from the edge (-1) to the back (1). */
+    at: (along: number, across: number) => Point;
+  }[];
   handle: Shape[];
   at: (t: number, v: number) => Point;
   left: Point;
@@ -85,6 +93,11 @@ export function drawOpen(
         middle: to([middle, (heightAt(l.blade.spine, middle) + heightAt(l.blade.edge, middle)) / 2]),
         tang: to([l.blade.tang * 0.6, 0]),
         mirrored: (l.end === "A") !== isPile,
+        at: (along, across) => {
+          const x = along * l.blade.length;
+          const [back, edge] = [heightAt(l.blade.spine, x), heightAt(l.blade.edge, x)];
+          return to([x, (back + edge) / 2 + (across * (back - edge)) / 2]);
+        },
       };
     }),
     handle: drawHandle(handle, whole, px, true, sketch.frame !== undefined),
@@ -103,7 +116,7 @@ const turned = (pose: Pose, open: number) =>
 const flipped = ([x, y]: Point, width: number): Point => [width - x, y];
 
 function bounds(handle: Handle, lain: Lain[]): [number, number, number, number] {
-  const points = [...handle.outline()];
+  const points = [...handle.outline(), ...bailLoop(handle)];
   for (const l of lain) {
     const to = placed(1, l.pivot, l.turn, l.end === "A");
     points.push(...l.blade.spine.map(to), ...l.blade.edge.map(to));

@@ -1,5 +1,6 @@
 import { type ReactNode, useId } from "react";
 import type { Problem } from "../api/types";
+import { Worded } from "./worded";
 
 /** A label over its control, with its error tied to it. The control is given its ids. */
 export function Field({
@@ -20,7 +21,7 @@ export function Field({
   return (
     <div className={className}>
       <label htmlFor={id} className="block text-[0.78125rem]/4 text-ink2">
-        {label}
+        <Worded>{label}</Worded>
       </label>
       {children({
         id,

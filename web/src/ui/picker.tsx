@@ -84,6 +84,7 @@ export function Picker({
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
+          aria-label={rest["aria-label"] ?? "Choices"}
           align="start"
           sideOffset={2}
           collisionPadding={8}

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from "react-router";
 import { api, Refused } from "../../api/client";
-import type { Book, SavedKnife } from "../../api/types";
+import type { Book, SavedKnife, Station } from "../../api/types";
 import { titleBy } from "../../format";
 import { useKeys } from "../../keys";
 import { usePreferences } from "../../preferences";
@@ -16,7 +16,6 @@ import { rememberLast, repeatLast } from "./repeat";
 import { livingTabs, nameTab, recallDraft } from "./saving/drafts";
 import type { Draft } from "./saving/machine";
 import { SpanChart } from "./span-chart";
-import { STATION_NAMES, stationKey } from "./stations";
 import { type Knife, useKnife } from "./use-knife";
 import { VerdictPanel } from "./verdict-panel";
 import { VerdictStrip } from "./verdict-strip";
@@ -76,6 +75,15 @@ function NothingOnTheBench() {
 // The page of the station takes the focus, so that Tab goes to its first field and the keys to the next.
 const toStation = () => document.getElementById("station")?.focus({ preventScroll: true });
 
+const toAnswers = () => document.querySelector<HTMLElement>("#station [data-answers] button")?.focus();
+
+/** Large where one works with the drawing, small where it makes room for answers; or as one chose. */
+function useDrawingSize(asUsual: boolean) {
+  const [chosen, setChosen] = useState<boolean>();
+  const isLarge = chosen ?? asUsual;
+  return { isLarge, toggle: () => setChosen(isLarge === !asUsual ? undefined : !isLarge) };
+}
+
 interface LaidOut {
   saved: SavedKnife;
   /** What was entered before and never reached the server. */
@@ -95,7 +103,9 @@ function OnTheBench({ saved, draft, tab, book }: LaidOut & { book: Book }) {
   const { school } = usePreferences();
   const navigate = useNavigate();
   const [query, setQuery] = useSearchParams();
-  const station = STATION_NAMES[query.get("at") ?? ""] ? (query.get("at") as string) : "pattern";
+  const at = book.stations.find((s) => s.id === query.get("at")) ?? (book.stations[0] as Station);
+  const station = at.id;
+  const drawing = useDrawingSize(at.drawnLarge);
   const [face, setFace] = useState<FaceOf>({ blade: 1, side: "mark" });
   const goingTo = useRef<string>(undefined);
   // With the station itself: a moment later the next key may be on its way to a field already.
@@ -110,7 +120,9 @@ function OnTheBench({ saved, draft, tab, book }: LaidOut & { book: Book }) {
   };
   const next = nextStation(knife);
   useKeys({
-    ...Object.fromEntries(book.stations.map((s, i) => [stationKey(s, i).toLowerCase(), () => go(s)])),
+    ...Object.fromEntries(book.stations.map((s) => [s.key.toLowerCase(), () => go(s.id)])),
+    a: toAnswers,
+    d: drawing.toggle,
     g: () => next && go(next),
     r: () => repeatLast(knife, station, book),
     p: () => navigate(`/bench/${saved.id}/verdict`),
@@ -134,7 +146,16 @@ function OnTheBench({ saved, draft, tab, book }: LaidOut & { book: Book }) {
       <Rail progress={knife.verdict?.progress} current={station} onGo={go} stations={book.stations} />
       <div className="mx-4 grid border-b border-ink min-[80rem]:grid-cols-[minmax(0,1fr)_23.25rem] min-[80rem]:gap-x-6 lg:mx-6">
         <div className="min-w-0">
-          <Plate knife={knife} book={book} station={station} onGo={go} face={face} onFace={setFace} />
+          <Plate
+            knife={knife}
+            book={book}
+            station={station}
+            onGo={go}
+            face={face}
+            onFace={setFace}
+            isLarge={drawing.isLarge}
+            onResize={drawing.toggle}
+          />
           <Panel knife={knife} book={book} station={station} face={face} onFace={setFace} />
           <Photos id={saved.id} knife={knife} />
         </div>

@@ -22,8 +22,8 @@ export function NextLooks({
   if (looks.length === 0) return null;
   const top = Math.max(...looks.map((l) => l.bits));
   return (
-    <section className="mt-2" aria-label="Look here next" data-testid="look-next">
-      <h3 className="voice text-[0.8125rem] text-ink2">What would tell most</h3>
+    <section className="mt-2" aria-label="What would tell most" data-testid="look-next">
+      <p className="voice text-[0.8125rem] text-ink2">What would tell most</p>
       <ul>
         {looks.slice(0, most).map((l) => (
           <li key={l.feature}>

@@ -1,7 +1,6 @@
 import type { Book } from "../../api/types";
 import { Cautions } from "./cautions";
 import type { FaceOf } from "./plate";
-import { STATION_NAMES } from "./stations";
 import { ActionStation } from "./stations/action";
 import { BladesStation } from "./stations/blades";
 import { ConditionStation } from "./stations/condition";
@@ -35,7 +34,7 @@ export function Panel({
       className="min-h-[12.75rem] pt-2 pb-3 outline-none"
     >
       <h2 id="station-name" className="text-[1.1875rem]/[1.375rem]">
-        {STATION_NAMES[station]}
+        {book.stations.find((s) => s.id === station)?.name}
       </h2>
       <Cautions book={book} station={station} specimen={knife.specimen} />
       {station === "pattern" && <PatternStation {...props} />}

@@ -1,5 +1,4 @@
-import type { Progress } from "../../api/types";
-import { STATION_NAMES, stationKey } from "./stations";
+import type { Book, Progress } from "../../api/types";
 
 /** The stations in working order, as a rule with a tick for each thing to look at. */
 export function Rail({
@@ -11,14 +10,14 @@ export function Rail({
   progress: Progress[] | undefined;
   current: string;
   onGo: (station: string) => void;
-  stations: string[];
+  stations: Book["stations"];
 }) {
   return (
     <nav
       aria-label="Examination, in working order"
       className="mx-4 grid auto-cols-[minmax(5.75rem,1fr)] grid-flow-col overflow-x-auto border-b border-rule lg:mx-6"
     >
-      {stations.map((s, i) => {
+      {stations.map(({ id: s, name, key }) => {
         const p = progress?.find((o) => o.station === s);
         const isCurrent = s === current;
         const isStarted = (p?.looked ?? 0) > 0;
@@ -36,11 +35,9 @@ export function Rail({
               className={`flex items-baseline gap-1.5 leading-[1.1875rem] ${isCurrent ? "text-blue" : ""}`}
             >
               <span className="font-steel text-[0.6875rem] font-medium" aria-hidden="true">
-                {stationKey(s, i)}
+                {key}
               </span>
-              <span className={isStarted || isCurrent ? "font-semibold" : "text-ink2"}>
-                {STATION_NAMES[s]}
-              </span>
+              <span className={isStarted || isCurrent ? "font-semibold" : "text-ink2"}>{name}</span>
               <span className="sr-only">
                 {p ? `, ${p.looked} of ${p.of} looked at${p.conflict ? ", in conflict" : ""}` : ""}
               </span>

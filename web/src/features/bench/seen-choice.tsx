@@ -51,38 +51,22 @@ export function SeenChoice<T extends string = string>({
   mayBeEither?: boolean;
 }) {
   const [asksOther, setAsksOther] = useState(false);
-  const [other, share] = Object.entries(seen?.or ?? {})[0] ?? [];
-  const value = seen?.sureness === CANNOT_TELL ? CANNOT_TELL : seen?.value;
-  const choose = (id: string | undefined) => {
-    if (!id) onChange(undefined);
-    else if (id === CANNOT_TELL) onChange({ sureness: CANNOT_TELL });
-    else
-      onChange({ value: id as T, sureness: seen && seen.sureness !== CANNOT_TELL ? seen.sureness : "sure" });
-  };
-  const common = { value, nothing, title, onChange: choose, onFocus };
-  const choice = (ids: object) =>
-    isPictures(options) ? (
-      <Picker
-        {...ids}
-        {...common}
-        aria-label={label}
-        options={[...options, { id: CANNOT_TELL, label: "cannot tell", picture: null }]}
-      />
-    ) : (
-      <Select
-        {...ids}
-        {...common}
-        aria-label={isBare ? label : undefined}
-        options={[...options, { id: CANNOT_TELL, label: "cannot tell" }]}
-      />
-    );
-  const orElse = (id: string | undefined, much = share ?? 0.5) =>
-    onChange({
-      value: value as T,
-      sureness: seen?.sureness ?? "sure",
-      ...(id ? { or: { [id]: much } } : {}),
-    });
-  const isEither = mayBeEither && seen?.value && (other || asksOther);
+  const other = Object.keys(seen?.or ?? {})[0];
+  const isAnswered = seen?.value !== undefined;
+  const isEither = mayBeEither && isAnswered && (other !== undefined || asksOther);
+  const choice = (ids: object) => (
+    <Choice
+      ids={ids}
+      label={label}
+      isBare={isBare}
+      options={options}
+      value={seen?.sureness === CANNOT_TELL ? CANNOT_TELL : seen?.value}
+      nothing={nothing}
+      title={title}
+      onFocus={onFocus}
+      onChange={(id) => onChange(chosen(id as T | undefined, seen))}
+    />
+  );
   const first = (
     <div className={`flex min-w-0 items-end gap-1 self-start ${isEither ? "" : (className ?? "")}`}>
       {isBare ? (
@@ -92,24 +76,15 @@ export function SeenChoice<T extends string = string>({
           {choice}
         </Field>
       )}
-      {seen?.value && (
-        <button
-          type="button"
-          title={`${seen.sureness}; press for less sure${mayBeEither ? ", O for another answer it may be" : ""}`}
-          onKeyDown={(e) => mayBeEither && e.key === "o" && !e.ctrlKey && !e.metaKey && setAsksOther(true)}
-          aria-label={`${label}: ${seen.sureness}. Change how sure`}
-          className="flex h-6 min-w-6 items-center gap-[2px] px-1 hover:bg-bone"
-          onClick={() => onChange({ ...seen, sureness: nextSureness(seen.sureness) })}
-        >
-          {ORDER.map((s, i) => (
-            <span
-              key={s}
-              className={`size-[6px] border border-ink ${i < 3 - ORDER.indexOf(seen.sureness as "sure") ? "bg-ink" : ""}`}
-            />
-          ))}
-        </button>
+      {seen && isAnswered && (
+        <HowSure
+          label={label}
+          sureness={seen.sureness}
+          onLessSure={() => onChange({ ...seen, sureness: nextSureness(seen.sureness) })}
+          onAskOther={mayBeEither ? () => setAsksOther(true) : undefined}
+        />
       )}
-      {mayBeEither && seen?.value && !other && !asksOther && (
+      {mayBeEither && isAnswered && !isEither && (
         <button
           type="button"
           aria-label={`${label}: or another answer`}
@@ -123,36 +98,131 @@ export function SeenChoice<T extends string = string>({
       )}
     </div>
   );
-  if (!isEither) return first;
+  if (!seen || !isEither) return first;
   return (
     <div className={`min-w-0 self-start ${className ?? ""}`}>
       {first}
-      <div className="mt-1 flex min-w-0 items-center gap-1">
-        <span className="voice text-[0.78125rem] text-ink2">or</span>
-        <div className="min-w-0 flex-1">
-          <Select
-            aria-label={`${label}: or else`}
-            value={other}
-            nothing="nothing else"
-            options={options
-              .map(({ id, label: name }) => ({ id, label: name }))
-              .filter((o) => o.id !== value)}
-            onChange={(id) => {
-              setAsksOther(Boolean(id));
-              orElse(id);
-            }}
-          />
-        </div>
-        {other && (
-          <Select
-            aria-label={`${label}: how likely the other`}
-            value={SHARES.find((s) => Number(s.id) === share)?.id}
-            nothing={`${Math.round(100 * (share ?? 0))}%`}
-            options={SHARES}
-            onChange={(id) => orElse(other, Number(id ?? share))}
-          />
-        )}
+      <OrElse
+        label={label}
+        options={options.filter((o) => o.id !== seen.value)}
+        or={seen.or}
+        onChange={(or) => {
+          setAsksOther(or !== undefined);
+          onChange({ value: seen.value, sureness: seen.sureness, ...(or ? { or } : {}) });
+        }}
+      />
+    </div>
+  );
+}
+
+function chosen<T extends string>(id: T | undefined, before: SeenOf<T> | undefined): SeenOf<T> | undefined {
+  if (!id) return undefined;
+  if (id === CANNOT_TELL) return { sureness: CANNOT_TELL };
+  return { value: id, sureness: before && before.sureness !== CANNOT_TELL ? before.sureness : "sure" };
+}
+
+/** A list, or a picker where the answers are pictures; not to be told is one of them. */
+function Choice({
+  ids,
+  label,
+  isBare,
+  options,
+  ...rest
+}: {
+  ids: object;
+  label: string;
+  isBare: boolean | undefined;
+  options: Option[] | PictureOption[];
+  value: string | undefined;
+  nothing: string;
+  title: string | undefined;
+  onFocus: (() => void) | undefined;
+  onChange: (id: string | undefined) => void;
+}) {
+  return isPictures(options) ? (
+    <Picker
+      {...ids}
+      {...rest}
+      aria-label={label}
+      options={[...options, { id: CANNOT_TELL, label: "cannot tell", picture: null }]}
+    />
+  ) : (
+    <Select
+      {...ids}
+      {...rest}
+      aria-label={isBare ? label : undefined}
+      options={[...options, { id: CANNOT_TELL, label: "cannot tell" }]}
+    />
+  );
+}
+
+/** How sure one is, as squares; each press is less sure, and from the least sure again. */
+function HowSure({
+  label,
+  sureness,
+  onLessSure,
+  onAskOther,
+}: {
+  label: string;
+  sureness: Seen["sureness"];
+  onLessSure: () => void;
+  onAskOther: (() => void) | undefined;
+}) {
+  return (
+    <button
+      type="button"
+      title={`${sureness}; press for less sure${onAskOther ? ", O for another answer it may be" : ""}`}
+      onKeyDown={(e) => e.key === "o" && !e.ctrlKey && !e.metaKey && onAskOther?.()}
+      aria-label={`${label}: ${sureness}. Change how sure`}
+      className="flex h-6 min-w-6 items-center gap-[2px] px-1 hover:bg-bone"
+      onClick={onLessSure}
+    >
+      {ORDER.map((s, i) => (
+        <span
+          key={s}
+          className={`size-[6px] border border-ink ${i < 3 - ORDER.indexOf(sureness as "sure") ? "bg-ink" : ""}`}
+        />
+      ))}
+    </button>
+  );
+}
+
+const AS_LIKELY = 0.5;
+
+/** A second answer it may be, and how likely that is. */
+function OrElse({
+  label,
+  options,
+  or,
+  onChange,
+}: {
+  label: string;
+  options: Option[];
+  or: Record<string, number> | undefined;
+  onChange: (or: Record<string, number> | undefined) => void;
+}) {
+  const [other, share] = Object.entries(or ?? {})[0] ?? [];
+  return (
+    <div className="mt-1 flex min-w-0 items-center gap-1">
+      <span className="voice text-[0.78125rem] text-ink2">or</span>
+      <div className="min-w-0 flex-1">
+        <Select
+          aria-label={`${label}: or else`}
+          value={other}
+          nothing="nothing else"
+          options={options.map(({ id, label: name }) => ({ id, label: name }))}
+          onChange={(id) => onChange(id ? { [id]: share ?? AS_LIKELY } : undefined)}
+        />
       </div>
+      {other && (
+        <Select
+          aria-label={`${label}: how likely the other`}
+          value={SHARES.find((s) => Number(s.id) === share)?.id}
+          nothing={`${Math.round(100 * (share ?? 0))}%`}
+          options={SHARES}
+          onChange={(id) => onChange({ [other]: Number(id ?? share) })}
+        />
+      )}
     </div>
   );
 }

@@ -258,18 +258,21 @@ function ClueRow({
   const colour = clue.inConflict ? "var(--color-lead)" : "currentColor";
   const a = clue.notBefore !== undefined && clue.notBefore > from ? x(clue.notBefore) : left;
   const b = clue.notAfter !== undefined && clue.notAfter < to ? x(clue.notAfter) : right;
-  const text = `${clue.label}: ${clue.value}`;
+  // Begins with what stands there, so that voice control finds it by what one reads.
+  const name = `${clue.part} ${clue.value}, ${clue.label}, ${weight(clue)}`;
   return (
     // biome-ignore lint/a11y/useSemanticElements: a button cannot stand inside a drawing
     <g
       className="cursor-pointer"
       onClick={() => onGo(clue.station)}
       onKeyDown={(e) => {
-        if (e.key === "Enter") onGo(clue.station);
+        if (e.key !== "Enter" && e.key !== " ") return;
+        e.preventDefault();
+        onGo(clue.station);
       }}
       role="button"
       tabIndex={0}
-      aria-label={text}
+      aria-label={name}
     >
       {clue.inConflict && (
         <rect
@@ -299,7 +302,14 @@ function ClueRow({
       {clue.notBefore !== undefined && clue.notBefore > from && (
         <>
           <path d={`M${a} ${y - 5}v10`} stroke={colour} strokeWidth="2" />
-          <text x={a - 6} y={y + 4} textAnchor="end" fill={colour} className="text-[0.78125rem]">
+          <text
+            aria-hidden="true"
+            x={a - 6}
+            y={y + 4}
+            textAnchor="end"
+            fill={colour}
+            className="text-[0.78125rem]"
+          >
             {clue.notBefore}
           </text>
         </>
@@ -307,7 +317,7 @@ function ClueRow({
       {clue.notAfter !== undefined && clue.notAfter < to && (
         <>
           <path d={`M${b} ${y - 5}v10`} stroke={colour} strokeWidth="2" />
-          <text x={b + 6} y={y + 4} fill={colour} className="text-[0.78125rem]">
+          <text aria-hidden="true" x={b + 6} y={y + 4} fill={colour} className="text-[0.78125rem]">
             {b + 40 < width && clue.notAfter}
           </text>
         </>
@@ -316,6 +326,7 @@ function ClueRow({
       {clue.notBefore === undefined && <Arrow x={left} y={y} to={-1} colour={colour} />}
       {!isNarrow && (
         <text
+          aria-hidden="true"
           x={width}
           y={y + 4}
           textAnchor="end"

@@ -1,12 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
+import { useStationName } from "../../api/book";
 import { api } from "../../api/client";
 import type { Dating, Verdict } from "../../api/types";
 import { money, percent, sentence, years, yearsWhole } from "../../format";
 import { Key } from "../../ui/key";
 import { NextLooks } from "./next-looks";
 import type { Phase } from "./saving/machine";
-import { STATION_NAMES } from "./stations";
 import type { Knife } from "./use-knife";
 import { VERDICT } from "./verdict-strip";
 
@@ -23,6 +23,7 @@ export function VerdictPanel({
   onGo: (station: string) => void;
 }) {
   const v = knife.verdict;
+  const stationName = useStationName();
   return (
     <aside
       id={VERDICT}
@@ -61,7 +62,7 @@ export function VerdictPanel({
               Go there <kbd className="key !border-on-blue-edge !text-on-blue">G</kbd>
             </span>
           </span>
-          <span className="font-serif text-[1.25rem]/[1.625rem]">{STATION_NAMES[next]}</span>
+          <span className="font-serif text-[1.25rem]/[1.625rem]">{stationName(next)}</span>
           <span className="block">{stillToDo(v, next)}</span>
         </button>
       )}

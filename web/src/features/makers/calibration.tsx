@@ -1,13 +1,14 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useEffect } from "react";
 import { Link } from "react-router";
+import { useStationName } from "../../api/book";
 import { api } from "../../api/client";
 import type { Calibrated } from "../../api/types";
 import { percent } from "../../format";
 import { Failed } from "../../ui/failed";
-import { STATION_NAMES } from "../bench/stations";
 
 type Reliability = NonNullable<Calibrated["report"]>["maker"];
+type Held = NonNullable<Calibrated["report"]>["half"];
 
 const POLL = 400;
 
@@ -64,18 +65,12 @@ function Found({
   sharpness: Calibrated["sharpness"];
 }) {
   const all = sharpness[0]?.years ?? 0;
+  const stationName = useStationName();
   return (
     <>
       <dl className="mt-3 flex flex-wrap gap-x-12 gap-y-2">
-        {[
-          ["True year inside the narrow span: should be half the knives", report.half],
-          ["True year inside the wide span: should be nine in ten", report.nineTenths],
-        ].map(([said, was]) => (
-          <div key={said as string}>
-            <dt className="text-ink2">{said}</dt>
-            <dd className="num text-[1.9375rem]/9 text-blue">{(100 * (was as number)).toFixed(1)}%</dd>
-          </div>
-        ))}
+        <HeldBySpans name="True year inside the narrow span" asked="half" held={report.half} />
+        <HeldBySpans name="True year inside the wide span" asked="nine in ten" held={report.nineTenths} />
         <div>
           <dt className="text-ink2">Knives</dt>
           <dd className="num text-[1.9375rem]/9">{report.knives}</dd>
@@ -93,11 +88,7 @@ function Found({
                 key={s.station ?? "all"}
                 className="grid grid-cols-[minmax(0,1fr)_8.5rem_3rem] items-center gap-x-2 border-b border-rule"
               >
-                <span>
-                  {s.station
-                    ? `without ${(STATION_NAMES[s.station] ?? s.station).toLowerCase()}`
-                    : "all looked at"}
-                </span>
+                <span>{s.station ? `without ${stationName(s.station).toLowerCase()}` : "all looked at"}</span>
                 {!s.surely && <span className="voice text-ink2">no sure difference</span>}
                 <svg
                   className={s.surely ? "" : "hidden"}
@@ -120,6 +111,25 @@ function Found({
         </section>
       </div>
     </>
+  );
+}
+
+const inAHundred = (share: number) => (100 * share).toFixed(1);
+
+/** How often spans held the year, beside how often they should and how far chance reaches. */
+function HeldBySpans({ name, asked, held }: { name: string; asked: string; held: Held }) {
+  return (
+    <div>
+      <dt className="text-ink2">{name}</dt>
+      <dd>
+        <span className="num text-[1.9375rem]/9 text-blue">{inAHundred(held.was)}%</span>
+        <span className="block max-w-[19rem] text-ink2">
+          Asked of them is {asked}; being of whole years they say{" "}
+          <span className="num">{inAHundred(held.said)}</span>, and chance alone moves that, nineteen times in
+          twenty, by no more than <span className="num">{inAHundred(held.chance)}</span>.
+        </span>
+      </dd>
+    </div>
   );
 }
 

@@ -114,7 +114,7 @@ export function Packs({ packs }: { packs: MakersPack[] }) {
                 <button
                   type="button"
                   className="min-h-6 underline"
-                  aria-label={`What would move ${p.on ? "without" : "with"} ${p.title}`}
+                  aria-label={`What would move ${p.on ? "without" : "with"} it: ${p.title}`}
                   onClick={(e) => {
                     tryButton.current = e.currentTarget;
                     setTried(p);

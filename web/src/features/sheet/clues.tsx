@@ -175,7 +175,7 @@ function Row({
 
 function Use({ name, on, onFlip }: { name: string; on: boolean; onFlip: () => void }) {
   return (
-    <td className="no-print">
+    <td className="no-print h-7">
       <input type="checkbox" aria-label={name} checked={on} onChange={onFlip} className="size-4" />
     </td>
   );

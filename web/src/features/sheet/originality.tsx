@@ -1,6 +1,6 @@
+import { useStationName } from "../../api/book";
 import type { Verdict } from "../../api/types";
 import { money, percent } from "../../format";
-import { STATION_NAMES } from "../bench/stations";
 
 const TOLD_FROM = 0.05;
 const MOST = 5;
@@ -59,6 +59,7 @@ function Row({ label, share }: { label: string; share: number }) {
 }
 
 function Why({ finding, onGo }: { finding: Finding; onGo: (station: string) => void }) {
+  const stationName = useStationName();
   const cost = [
     finding.cap && `${finding.cap.label} at best`,
     finding.worth < 1 && `leaves ${percent(finding.worth)}% of the value`,
@@ -80,7 +81,7 @@ function Why({ finding, onGo }: { finding: Finding; onGo: (station: string) => v
             >
               {t.text}{" "}
               <span className="voice text-ink2">
-                {STATION_NAMES[t.station]}
+                {stationName(t.station)}
                 {t.source && `; ${t.source}`}
               </span>
             </button>

@@ -1,12 +1,14 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { useParams } from "react-router";
 import { api } from "../../../api/client";
-import type { Question, Specimen } from "../../../api/types";
+import type { Book, Question, Seen, Specimen } from "../../../api/types";
 import { answerOptions } from "../../../drawing/pictures";
 import { RestingOn } from "../../../ui/resting-on";
+import { Answers, type Asked } from "../answers";
 import type { StationProps } from "../panel";
 import { SeenChoice } from "../seen-choice";
+import { useAsking } from "../use-asking";
 import { Measures } from "./measures";
 import { Walk } from "./walk";
 
@@ -15,44 +17,54 @@ const FIRST_LOOKS = 3;
 
 const NOTHING = { value: "none", sureness: "sure" } as const;
 
+const askedOf = (book: Book, q: Question): Asked => ({
+  id: q.id,
+  label: q.label,
+  answers: answerOptions(book, q) ?? q.answers,
+});
+
 /** The questions of a station, each with its answers, and how to know the one in hand. */
 export function FeaturesStation({ knife, book, station }: StationProps & { station: string }) {
-  const questions = book.questions.filter((q) => q.station === station && q.asked === "once");
-  const [asked, setAsked] = useState<string>();
-  const bare = questions.filter(
-    (q) => !knife.specimen.seen[q.id] && q.answers.some((a) => a.id === NOTHING.value),
+  const { seen } = knife.specimen;
+  const questions = useMemo(
+    () => book.questions.filter((q) => q.station === station && q.asked === "once"),
+    [book, station],
   );
-  const inHand =
-    questions.find((q) => q.id === asked) ?? questions.find((q) => !q.group && knife.specimen.seen[q.id]);
+  const single = useMemo(
+    () => questions.filter((q) => !q.group).map((q) => askedOf(book, q)),
+    [book, questions],
+  );
+  const bare = questions.filter((q) => !seen[q.id] && q.answers.some((a) => a.id === NOTHING.value));
+  const tellsMost = (knife.verdict?.dating.lookNext ?? []).map((n) => n.feature);
+  const asking = useAsking(single, seen, tellsMost);
+  const [walked, setWalked] = useState<string>();
+  const inHand = questions.find((q) => q.id === asking?.inHand.id);
+  const tell = (question: string, now: Seen | undefined) => knife.change((s) => withSeen(s, question, now));
   const groups = [...new Set(questions.flatMap((q) => q.group ?? []))];
-  const next = new Set(knife.verdict?.dating.lookNext.slice(0, FIRST_LOOKS).map((n) => n.feature));
+  const first = new Set(tellsMost.slice(0, FIRST_LOOKS));
   const said = Object.fromEntries(
     (knife.verdict?.dating.clues ?? []).flatMap((c) => (c.country ? [[c.feature, c.country.words]] : [])),
   );
   return (
     <div className="mt-2 grid gap-x-6 gap-y-2 md:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
       <div className="grid content-start gap-x-6 gap-y-2 sm:grid-cols-2">
-        {questions
-          .filter((q) => !q.group)
-          .map((q) => (
-            <SeenChoice
-              key={q.id}
-              label={q.label}
-              seen={knife.specimen.seen[q.id]}
-              options={answerOptions(book, q) ?? q.answers}
-              mayBeEither
-              onFocus={() => setAsked(q.id)}
-              onChange={(seen) => {
-                setAsked(q.id);
-                knife.change((s) => withSeen(s, q.id, seen));
-              }}
-            />
-          ))}
+        {single.map((q) => (
+          <SeenChoice
+            key={q.id}
+            label={q.label}
+            seen={seen[q.id]}
+            options={q.answers}
+            mayBeEither
+            onFocus={() => asking?.onAsk(q.id)}
+            onChange={(now) => {
+              asking?.onAsk(q.id);
+              tell(q.id, now);
+            }}
+          />
+        ))}
         <Measures knife={knife} book={book} station={station} />
-      </div>
-      <div className="grid content-start gap-y-2">
         {bare.length > 2 && (
-          <p>
+          <p className="self-end sm:col-span-2">
             <button
               type="button"
               className="press"
@@ -63,24 +75,28 @@ export function FeaturesStation({ knife, book, station }: StationProps & { stati
             <span className="voice text-ink2">looked at, and not there</span>
           </p>
         )}
-        {inHand && !inHand.group && <HowToKnow question={inHand} specimen={knife.specimen} />}
+      </div>
+      <div className="grid content-start gap-y-2 border-rule max-md:order-first md:border-l md:pl-4">
+        {asking && <Answers {...asking} questions={single} given={seen} onAnswer={tell} />}
+        {inHand && <HowToKnow question={inHand} specimen={knife.specimen} />}
       </div>
       <div className="md:col-span-2">
         {groups.map((name) => {
           const asks = questions.filter((q) => q.group === name);
+          const inWalk = asks.find((q) => q.id === walked);
           return (
             <Walk
               key={name}
               name={name}
               // What is told with one glance comes before what must be turned over.
               questions={[...asks].sort((a, b) => a.answers.length - b.answers.length)}
-              seen={knife.specimen.seen}
+              seen={seen}
               said={said}
-              isOpen={asks.some((q) => knife.specimen.seen[q.id] || next.has(q.id))}
-              asked={asked}
-              howToKnow={inHand && <HowToKnow question={inHand} specimen={knife.specimen} />}
-              onAsk={setAsked}
-              onChange={(question, seen) => knife.change((s) => withSeen(s, question, seen))}
+              isOpen={asks.some((q) => seen[q.id] || first.has(q.id))}
+              asked={walked}
+              howToKnow={inWalk && <HowToKnow question={inWalk} specimen={knife.specimen} />}
+              onAsk={setWalked}
+              onChange={tell}
             />
           );
         })}
@@ -94,29 +110,24 @@ export function withSeen(s: Specimen, feature: string, seen: Specimen["seen"][st
   return { ...s, seen: seen ? { ...rest, [feature]: seen } : rest };
 }
 
-/** What to look for, and what it is worth. */
+/** What to look for once it was answered, and what that is worth. */
 export function HowToKnow({ question, specimen }: { question: Question; specimen: Specimen }) {
   const value = specimen.seen[question.id]?.value;
   const answer = question.answers.find((a) => a.id === value);
+  if (!answer) return null;
   return (
-    <div className="border-rule md:border-l md:pl-4">
-      <h3 className="voice text-[0.8125rem] text-ink2">{answer ? "How to know it" : question.label}</h3>
-      {answer ? (
-        <>
-          <p className="font-serif text-[0.9375rem]/5">{answer.label}</p>
-          <p className="mt-0.5">{answer.lookFor}</p>
-          {answer.test && (
-            <p className="mt-1">
-              <span className="voice text-ink2">Without harm: </span>
-              {answer.test}
-            </p>
-          )}
-          <p className="mt-1 text-ink2">{answer.why}</p>
-          <OthersShowing feature={question.id} answer={answer.id} />
-        </>
-      ) : (
-        <p className="mt-0.5 text-ink2">{question.answers.map((a) => a.label).join("; ")}.</p>
+    <div>
+      <h3 className="voice text-[0.8125rem] text-ink2">How to know it</h3>
+      <p className="font-serif text-[0.9375rem]/5">{answer.label}</p>
+      <p className="mt-0.5">{answer.lookFor}</p>
+      {answer.test && (
+        <p className="mt-1">
+          <span className="voice text-ink2">Without harm: </span>
+          {answer.test}
+        </p>
       )}
+      <p className="mt-1 text-ink2">{answer.why}</p>
+      <OthersShowing feature={question.id} answer={answer.id} />
     </div>
   );
 }

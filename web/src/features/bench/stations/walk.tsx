@@ -1,6 +1,7 @@
 import { Toolbar } from "radix-ui";
 import type { ReactNode } from "react";
 import type { Question, Seen } from "../../../api/types";
+import { Worded } from "../../../ui/worded";
 
 const CANNOT_TELL = { id: "cannot-tell", label: "cannot tell" } as const;
 
@@ -40,7 +41,9 @@ export function Walk({
       <ul className="pb-1">
         {questions.map((q) => (
           <li key={q.id} className="flex flex-wrap items-baseline gap-x-3 border-t border-rule py-0.5">
-            <span className="w-44 shrink-0 text-[0.8125rem] text-ink2 max-sm:w-full">{q.label}</span>
+            <span className="w-44 shrink-0 text-[0.8125rem] text-ink2 max-sm:w-full">
+              <Worded>{q.label}</Worded>
+            </span>
             <Toolbar.Root aria-label={q.label} className="flex min-w-0 flex-1 flex-wrap gap-x-1">
               {[...q.answers, CANNOT_TELL].map((a) => {
                 const given = seen[q.id];

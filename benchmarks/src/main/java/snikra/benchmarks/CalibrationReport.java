@@ -30,8 +30,8 @@ public final class CalibrationReport {
                 + " 90%% spans %.1f%%; error of the maker %.4f, of the state %.4f%n",
             100 * looks,
             100 * slips,
-            100 * report.half(),
-            100 * report.nineTenths(),
+            100 * report.half().was(),
+            100 * report.nineTenths().was(),
             report.maker().expectedError(),
             report.state().expectedError());
         if (slips == 0) {

@@ -358,7 +358,7 @@ class BenchIT {
     assertThat(bench.page().getByLabel("7 or more bars")).isVisible();
     assertThat(bench.page().getByText("bars over the number")).containsText("1948 (33%)");
     assertThat(bench.span()).hasText(Pattern.compile("194\\d.195\\d"));
-    assertThat(bench.page().getByLabel(Pattern.compile("The mark: VELDRAKE . U.S.A."))).isVisible();
+    assertThat(bench.page().getByLabel(Pattern.compile("VELDRAKE . U.S.A., The mark"))).isVisible();
 
     bench.choose("Sign", "Letters and figures").write("As struck", "23N");
     assertThat(bench.page().getByText("two figures and a letter on the second tang"))

@@ -92,7 +92,7 @@ class MakersIT {
           page.getByRole(
               AriaRole.BUTTON,
               new Page.GetByRoleOptions()
-                  .setName("What would move without Sample makers for the Overwater tin"));
+                  .setName("What would move without it: Sample makers for the Overwater tin"));
       makers.press("Enter");
       assertThat(sheet).containsText("1 of 1");
       assertThat(sheet.getByTestId("moved")).containsText("Veldrake Knife Works");

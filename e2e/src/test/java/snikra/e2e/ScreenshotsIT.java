@@ -32,7 +32,12 @@ class ScreenshotsIT {
       shoot(page, "bench-pattern");
       bench(app, page, "Old look, late part", "Frame");
       page.setViewportSize(1280, 1000);
-      shoot(page, "bench-late-part");
+      page.navigate(app.url("/words?word=swedge"));
+      assertThat(page.locator("#word-swedge")).isVisible();
+      page.setViewportSize(1280, 800);
+      shoot(page, "words");
+      bench(app, page, "Old look, late part", "Frame");
+      page.setViewportSize(1280, 1000);
       page.locator("#station").press("p");
       assertThat(page.getByTestId("headline")).isVisible();
       shoot(page, "verdict-sheet");
@@ -70,12 +75,6 @@ class ScreenshotsIT {
       bench(app, page, "Three blades, not a stockman", "Handle");
       page.locator("#station [role=combobox]").first().focus();
       shoot(page, "bench-handle");
-      bench(app, page, "Old look, late part", "Action");
-      for (int i = 0; i < 3; i++) {
-        page.getByLabel("Read the instrument into Pull at the nick").click();
-        page.waitForTimeout(200);
-      }
-      shoot(page, "bench-action");
       bench(app, page, "The keeper's plain jack", "Pattern");
       new BenchPage(page).withPhotograph();
       page.getByLabel("Measure on knife-1.png").click();

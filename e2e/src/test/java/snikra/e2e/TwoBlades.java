@@ -27,7 +27,7 @@ final class TwoBlades {
     {"8", "None of the other*", "", "Enter"},
     {"c", "Blade wear", "honed", "Enter"},
     {"", "Steel", "E", ""},
-    {"", "Handle", "S", "Escape"},
+    {"", "Handle", "No c", "Escape"},
     {"s", "", "", "+"}
   };
 

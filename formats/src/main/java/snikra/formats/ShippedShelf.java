@@ -16,6 +16,7 @@ import snikra.core.clue.Part;
 import snikra.core.code.NumberTable;
 import snikra.core.condition.ConditionBook;
 import snikra.core.examination.Problem;
+import snikra.core.glossary.Glossary;
 import snikra.core.judgement.Judgement;
 import snikra.core.measure.MeasureBook;
 import snikra.core.pattern.BladeType;
@@ -54,6 +55,8 @@ public final class ShippedShelf {
       List<Pattern> patterns) {}
 
   private record Rates(Map<String, String> groups, List<Judgement.Rate> rates) {}
+
+  private record KeptWords(JsonNode knife, List<Glossary.Term> terms) {}
 
   private record Steps(List<Upgrades.Step> steps) {}
 
@@ -102,6 +105,16 @@ public final class ShippedShelf {
         PackFormat.assayOffices(packs),
         PackFormat.makers(packs),
         judgement());
+  }
+
+  /**
+   * The words of the trade.
+   *
+   * @param shelf to hold the drawn knife against
+   */
+  public static Glossary glossary(ReferenceShelf shelf) {
+    KeptWords kept = read("glossary", KeptWords.class);
+    return new Glossary(SpecimenFormat.read(kept.knife, shelf), kept.terms);
   }
 
   /** The priors and rates of judgement. */

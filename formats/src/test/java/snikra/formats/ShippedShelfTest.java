@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
 import snikra.core.condition.ConditionBook;
-import snikra.core.examination.Stations;
+import snikra.core.examination.Station;
 import snikra.core.pattern.BladeType;
 import snikra.core.pattern.Frame;
 import snikra.core.pattern.Pattern;
@@ -77,7 +77,7 @@ class ShippedShelfTest {
   @Test
   void everyClueGivesItsReasonAndBelongsToAStation() {
     for (Feature f : shelf.clues().features()) {
-      assertThat(Stations.ORDER).contains(f.station());
+      assertThat(Station.ids()).contains(f.station());
       for (Clue c : f.clues()) {
         assertThat(c.why()).as(f.id() + "." + c.id()).isNotBlank();
         assertThat(c.lookFor()).as(f.id() + "." + c.id()).isNotBlank();
@@ -109,7 +109,7 @@ class ShippedShelfTest {
         .forEach(
             one -> {
               assertThat(answersTo(one.feature())).containsAll(one.answers().keySet());
-              assertThat(Stations.ORDER).contains(one.station());
+              assertThat(Station.ids()).contains(one.station());
             });
     shelf
         .patterns()

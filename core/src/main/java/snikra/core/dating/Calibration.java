@@ -48,11 +48,22 @@ public final class Calibration {
   /**
    * What came of it.
    *
-   * @param half share of the fifty-per-cent spans that hold the year
-   * @param nineTenths share of the ninety-per-cent spans that hold the year
+   * @param half of the fifty-per-cent spans
+   * @param nineTenths of the ninety-per-cent spans
    */
   public record Report(
-      int knives, double half, double nineTenths, Reliability maker, Reliability state) {}
+      int knives, SpansHeld half, SpansHeld nineTenths, Reliability maker, Reliability state) {}
+
+  /**
+   * How many spans held the year.
+   *
+   * @param said share that should, by what the spans hold of the probability: whole years make it
+   *     somewhat more than was asked of them
+   * @param was share that did
+   * @param chance how far from what was said a model that is right may be with so many knives,
+   *     nineteen times in twenty
+   */
+  public record SpansHeld(double said, double was, double chance) {}
 
   /** A calibration of the model of one shelf. */
   public Calibration(ReferenceShelf shelf, int thisYear) {
@@ -76,13 +87,13 @@ public final class Calibration {
     SplittableRandom random = new SplittableRandom(seed);
     Diagram maker = new Diagram();
     Diagram state = new Diagram();
-    int half = 0;
-    int nineTenths = 0;
+    Spans half = new Spans();
+    Spans nineTenths = new Spans();
     for (int i = 0; i < knives; i++) {
       Sampler.Drawn knife = sampler.draw(random, care);
       DatingVerdict verdict = date(knife.evidence());
-      half += verdict.half().holds(knife.year()) ? 1 : 0;
-      nineTenths += verdict.nineTenths().holds(knife.year()) ? 1 : 0;
+      half.add(verdict, verdict.half(), knife.year());
+      nineTenths.add(verdict, verdict.nineTenths(), knife.year());
       DatingVerdict.Attribution who = verdict.makers().get(0);
       boolean isOurs =
           who.maker() == null
@@ -96,11 +107,7 @@ public final class Calibration {
       state.add(how.probability(), isSo);
     }
     return new Report(
-        knives,
-        (double) half / knives,
-        (double) nineTenths / knives,
-        maker.reliability(),
-        state.reliability());
+        knives, half.held(), nineTenths.held(), maker.reliability(), state.reliability());
   }
 
   /** How many knives {@link #sharpness} dates at most for each it draws. */
@@ -167,6 +174,28 @@ public final class Calibration {
     DatingVerdict verdict = model.dateBriefly(evidence);
     dated.run();
     return verdict;
+  }
+
+  /** Counts spans that hold the year. */
+  private static final class Spans {
+    private int count;
+    private int held;
+    private double said;
+    private double variance;
+
+    void add(DatingVerdict verdict, Span span, int year) {
+      double holds =
+          span.pieces().stream().mapToDouble(p -> verdict.between(p.from(), p.to())).sum();
+      count++;
+      held += span.holds(year) ? 1 : 0;
+      said += holds;
+      variance += holds * (1 - holds);
+    }
+
+    SpansHeld held() {
+      return new SpansHeld(
+          said / count, (double) held / count, 2 * Math.sqrt(Math.max(0, variance)) / count);
+    }
   }
 
   /** Collects what was said and what was. */

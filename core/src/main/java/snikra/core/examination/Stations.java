@@ -23,25 +23,8 @@ import snikra.core.specimen.SeenBlade;
 import snikra.core.specimen.SeenFace;
 import snikra.core.specimen.Specimen;
 
-/** The stations in working order, and how far each has been looked at. */
-public final class Stations {
-  /** In the order a collector works. */
-  public static final List<String> ORDER =
-      List.of(
-          "pattern",
-          "blades",
-          "marks",
-          "number",
-          "shield",
-          "handle",
-          "frame",
-          "tools",
-          "action",
-          "box",
-          "condition",
-          "story",
-          "value");
-
+/** How far each station has been looked at. */
+final class Stations {
   private final ReferenceShelf shelf;
 
   Stations(ReferenceShelf shelf) {
@@ -55,7 +38,7 @@ public final class Stations {
       GradeVerdict grade,
       List<Finding> findings) {
     List<Progress> out = new ArrayList<>();
-    for (String station : ORDER) {
+    for (String station : Station.ids()) {
       boolean conflict =
           findings.stream().anyMatch(f -> f.conflict() && f.station().equals(station))
               || dated.clues().stream()

@@ -39,6 +39,7 @@ class PageController {
         "/calibration",
         "/keeping",
         "/judgement",
+        "/words",
         "/tray",
         "/makers",
         "/makers/{id}"

@@ -21,7 +21,7 @@ import snikra.core.code.SeenCode;
 import snikra.core.code.Sign;
 import snikra.core.condition.ConditionBook;
 import snikra.core.examination.Examiner;
-import snikra.core.examination.Stations;
+import snikra.core.examination.Station;
 import snikra.core.judgement.Judgement;
 import snikra.core.measure.Length;
 import snikra.core.measure.MeasureBook.Quantity;
@@ -46,7 +46,7 @@ class BookController {
 
   private static Book book(ReferenceShelf shelf) {
     return new Book(
-        Stations.ORDER,
+        Arrays.stream(Station.values()).map(BookController::station).toList(),
         usualFirst(shelf),
         shelf.patterns().blades(),
         shelf.patterns().bolsters(),
@@ -66,7 +66,7 @@ class BookController {
 
   /** All that can be chosen. */
   record Book(
-      List<String> stations,
+      List<StationChoice> stations,
       List<Frame> frames,
       List<BladeType> blades,
       List<BolsterLayout> bolsters,
@@ -90,6 +90,18 @@ class BookController {
    * @param forms in which schemes on the shelf strike it
    */
   record SignChoice(Sign id, boolean counted, List<String> forms) {}
+
+  /**
+   * A station of the bench.
+   *
+   * @param key that leads there
+   * @param drawnLarge whether one works there with the large drawing
+   */
+  record StationChoice(String id, String name, String key, boolean drawnLarge) {}
+
+  private static StationChoice station(Station s) {
+    return new StationChoice(s.toString(), s.label(), s.key(), s.isDrawnLarge());
+  }
 
   /** Something with a name. */
   record Named(String id, String name) {}
