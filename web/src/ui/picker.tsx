@@ -1,6 +1,6 @@
 import { Command } from "cmdk";
 import { Popover } from "radix-ui";
-import { type KeyboardEvent, type ReactNode, useRef, useState } from "react";
+import { type FocusEvent, type KeyboardEvent, type ReactNode, useRef, useState } from "react";
 import { Opens, type Option } from "./select";
 
 /** A choice that is made by looking. */
@@ -29,7 +29,7 @@ export function Picker({
   options: PictureOption[];
   nothing: string;
   onChange: (id: string | undefined) => void;
-  onFocus?: () => void;
+  onFocus?: (e: FocusEvent<HTMLElement>) => void;
   id?: string;
   "aria-label"?: string;
   "aria-describedby"?: string;

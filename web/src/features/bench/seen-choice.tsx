@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { type FocusEvent, useState } from "react";
 import type { Seen } from "../../api/types";
 import { Field } from "../../ui/field";
 import { Picker, type PictureOption } from "../../ui/picker";
@@ -44,6 +44,7 @@ export function SeenChoice<T extends string = string>({
   seen: SeenOf<T> | undefined;
   options: Option[] | PictureOption[];
   onChange: (seen: SeenOf<T> | undefined) => void;
+  /** Of a focus by keys alone: a press that moved what lies under the pointer would never become a click. */
   onFocus?: () => void;
   title?: string;
   className?: string;
@@ -63,7 +64,7 @@ export function SeenChoice<T extends string = string>({
       value={seen?.sureness === CANNOT_TELL ? CANNOT_TELL : seen?.value}
       nothing={nothing}
       title={title}
-      onFocus={onFocus}
+      onFocus={(e) => e.target.matches(":focus-visible") && onFocus?.()}
       onChange={(id) => onChange(chosen(id as T | undefined, seen))}
     />
   );
@@ -136,7 +137,7 @@ function Choice({
   value: string | undefined;
   nothing: string;
   title: string | undefined;
-  onFocus: (() => void) | undefined;
+  onFocus: (e: FocusEvent<HTMLElement>) => void;
   onChange: (id: string | undefined) => void;
 }) {
   return isPictures(options) ? (
