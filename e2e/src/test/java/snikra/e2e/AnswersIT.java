@@ -164,11 +164,12 @@ class AnswersIT {
     BenchPage bench = laidOut("The keeper's plain jack", 1280, 800).go("Shield");
     Page page = bench.page();
     page.keyboard().press("w");
-    assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Shield")))
-        .isVisible();
+    assertThat(page.locator("main h1")).hasText("Words of the trade");
+    assertThat(page.locator("#words-here")).hasText("Shield");
     assertThat(page.locator("main ul").first().locator("#word-shield")).isVisible();
     page.keyboard().press("Escape");
     assertThat(page.locator("#station-name")).hasText("Shield");
+    assertThat(bench.opinion()).isVisible();
     page.locator("#station label a").first().click();
     assertThat(page.locator("#word-shield button")).hasAttribute("aria-pressed", "true");
     page.keyboard().press("Escape");
