@@ -125,6 +125,7 @@ class AccessIT {
     page.keyboard().press("Escape");
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("All keys")).click();
     check(page, "help");
+    page.close();
   }
 
   private static com.microsoft.playwright.Locator.FilterOptions byText(String text) {
