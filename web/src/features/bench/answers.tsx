@@ -2,6 +2,7 @@ import { Toolbar } from "radix-ui";
 import { type KeyboardEvent, type ReactNode, useLayoutEffect, useRef } from "react";
 import type { Seen } from "../../api/types";
 import { Worded } from "../../ui/worded";
+import { answered, CANNOT_TELL, isGiven } from "./seen";
 import type { Asking } from "./use-asking";
 
 /** A question with all that may be answered to it. */
@@ -11,8 +12,6 @@ export interface Asked {
   answers: { id: string; label: string; picture?: ReactNode; title?: string }[];
 }
 
-const CANNOT_TELL = "cannot-tell";
-
 /** Pictures take room: of so many the first stand open, the rest are found by name in the field. */
 const MOST_PICTURES = 12;
 const FIGURES = 9;
@@ -21,7 +20,7 @@ type Move = { answer: string } | { step: 1 | -1 } | "clear" | "leave" | "nothing
 
 /** What a key does where the answers have the keys; nothing of their own for keys they leave alone. */
 function moveOf(key: string, shown: Asked["answers"]): Move | undefined {
-  if (key === "0") return { answer: CANNOT_TELL };
+  if (key === "0") return { answer: CANNOT_TELL.id };
   // A figure that stands at no answer does nothing: it is no station from here.
   if (/^\d$/.test(key)) {
     const id = shown[Number(key) - 1]?.id;
@@ -71,7 +70,6 @@ export function Answers({
       if (next) goTo(next);
     }
   };
-  const isGiven = (id: string) => (seen?.sureness === CANNOT_TELL ? CANNOT_TELL : seen?.value) === id;
   return (
     <section aria-label="Answers">
       <div className="flex items-baseline justify-between gap-3">
@@ -95,14 +93,14 @@ export function Answers({
         onKeyDown={onKeyDown}
         className={`grid content-start gap-x-1 ${isPictured ? "grid-cols-3" : "grid-cols-2"}`}
       >
-        {[...shown, { id: CANNOT_TELL, label: "cannot tell" }].map((a, i) => (
+        {[...shown, CANNOT_TELL].map((a, i) => (
           <Choice
             key={a.id}
             answer={a}
-            figure={a.id === CANNOT_TELL ? "0" : i < FIGURES ? `${i + 1}` : ""}
-            isChosen={isGiven(a.id)}
+            figure={a.id === CANNOT_TELL.id ? "0" : i < FIGURES ? `${i + 1}` : ""}
+            isChosen={isGiven(a.id, seen)}
             onChoose={() => {
-              onAnswer(inHand.id, isGiven(a.id) ? undefined : answered(a.id, seen));
+              onAnswer(inHand.id, isGiven(a.id, seen) ? undefined : answered(a.id, seen));
               onAsk(inHand.id);
             }}
           />
@@ -150,7 +148,7 @@ function Choice({
       aria-pressed={isChosen}
       title={answer.title}
       onClick={onChoose}
-      className="flex min-h-6 min-w-0 flex-col border-b-2 border-transparent px-1 py-0.5 text-left hover:bg-bone aria-pressed:border-blue aria-pressed:bg-lit aria-pressed:font-semibold"
+      className="flex min-h-6 min-w-0 flex-col justify-end border-b-2 border-transparent px-1 py-0.5 text-left hover:bg-bone aria-pressed:border-blue aria-pressed:bg-lit aria-pressed:font-semibold"
     >
       {answer.picture && <span aria-hidden="true">{answer.picture}</span>}
       <span className="text-[0.8125rem]/[1.0625rem]">
@@ -162,8 +160,3 @@ function Choice({
     </Toolbar.Button>
   );
 }
-
-const answered = (id: string, before: Seen | undefined): Seen =>
-  id === CANNOT_TELL
-    ? { sureness: CANNOT_TELL }
-    : { value: id, sureness: before?.value ? before.sureness : "sure" };

@@ -1,7 +1,7 @@
-import type { KeyboardEvent } from "react";
 import type { Book, Verdict } from "../../api/types";
 import type { Point } from "../../drawing/geometry";
 import type { OpenKnife } from "../../drawing/open";
+import { onPressed } from "../../ui/pressed";
 import type { FaceOf, Room } from "./plate";
 
 interface Spot {
@@ -56,11 +56,7 @@ function SpotDrawn({
       tabIndex={0}
       aria-label={[s.label, s.quiet].filter(Boolean).join(", ")}
       onClick={onPress}
-      onKeyDown={(e: KeyboardEvent) => {
-        if (e.key !== "Enter" && e.key !== " ") return;
-        e.preventDefault();
-        onPress();
-      }}
+      onKeyDown={onPressed(onPress)}
       className="cursor-pointer"
     >
       <path d={leader(s)} stroke="var(--color-paper)" strokeWidth="3.2" opacity=".85" fill="none" />

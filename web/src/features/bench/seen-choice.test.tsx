@@ -2,7 +2,8 @@
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { useState } from "react";
 import { afterEach, expect, test } from "vitest";
-import { SeenChoice, type SeenOf } from "./seen-choice";
+import type { SeenOf } from "./seen";
+import { SeenChoice } from "./seen-choice";
 
 const OPTIONS = [
   { id: "celluloid", label: "Celluloid" },

@@ -4,19 +4,12 @@ import { Field } from "../../ui/field";
 import { Picker, type PictureOption } from "../../ui/picker";
 import { type Option, Select } from "../../ui/select";
 
+import { answered, CANNOT_TELL, type SeenOf } from "./seen";
+
 const ORDER = ["sure", "likely", "unsure"] as const;
-const CANNOT_TELL = "cannot-tell";
 
 const isPictures = (options: Option[] | PictureOption[]): options is PictureOption[] =>
   options.length > 0 && "picture" in (options[0] as Option);
-
-/** What was seen, of any kind; without a value it could not be told. */
-export interface SeenOf<T> {
-  value?: T;
-  sureness: Seen["sureness"];
-  /** Other answers it may be, with their shares. */
-  or?: Record<string, number>;
-}
 
 const SHARES: Option[] = [
   { id: "0.5", label: "as likely" },
@@ -61,11 +54,11 @@ export function SeenChoice<T extends string = string>({
       label={label}
       isBare={isBare}
       options={options}
-      value={seen?.sureness === CANNOT_TELL ? CANNOT_TELL : seen?.value}
+      value={seen?.sureness === CANNOT_TELL.id ? CANNOT_TELL.id : seen?.value}
       nothing={nothing}
       title={title}
       onFocus={(e) => e.target.matches(":focus-visible") && onFocus?.()}
-      onChange={(id) => onChange(chosen(id as T | undefined, seen))}
+      onChange={(id) => onChange(id ? answered(id as T, seen) : undefined)}
     />
   );
   const first = (
@@ -116,12 +109,6 @@ export function SeenChoice<T extends string = string>({
   );
 }
 
-function chosen<T extends string>(id: T | undefined, before: SeenOf<T> | undefined): SeenOf<T> | undefined {
-  if (!id) return undefined;
-  if (id === CANNOT_TELL) return { sureness: CANNOT_TELL };
-  return { value: id, sureness: before && before.sureness !== CANNOT_TELL ? before.sureness : "sure" };
-}
-
 /** A list, or a picker where the answers are pictures; not to be told is one of them. */
 function Choice({
   ids,
@@ -141,19 +128,9 @@ function Choice({
   onChange: (id: string | undefined) => void;
 }) {
   return isPictures(options) ? (
-    <Picker
-      {...ids}
-      {...rest}
-      aria-label={label}
-      options={[...options, { id: CANNOT_TELL, label: "cannot tell", picture: null }]}
-    />
+    <Picker {...ids} {...rest} aria-label={label} options={[...options, { ...CANNOT_TELL, picture: null }]} />
   ) : (
-    <Select
-      {...ids}
-      {...rest}
-      aria-label={isBare ? label : undefined}
-      options={[...options, { id: CANNOT_TELL, label: "cannot tell" }]}
-    />
+    <Select {...ids} {...rest} aria-label={isBare ? label : undefined} options={[...options, CANNOT_TELL]} />
   );
 }
 

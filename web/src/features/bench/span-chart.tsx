@@ -1,6 +1,7 @@
 import { useRef } from "react";
 import type { Dating } from "../../api/types";
 import { years, yearsWhole } from "../../format";
+import { onPressed } from "../../ui/pressed";
 import { useWidth } from "../../ui/use-width";
 
 const LEFT = 270;
@@ -265,11 +266,7 @@ function ClueRow({
     <g
       className="cursor-pointer"
       onClick={() => onGo(clue.station)}
-      onKeyDown={(e) => {
-        if (e.key !== "Enter" && e.key !== " ") return;
-        e.preventDefault();
-        onGo(clue.station);
-      }}
+      onKeyDown={onPressed(() => onGo(clue.station))}
       role="button"
       tabIndex={0}
       aria-label={name}

@@ -2,8 +2,7 @@ import { Toolbar } from "radix-ui";
 import type { ReactNode } from "react";
 import type { Question, Seen } from "../../../api/types";
 import { Worded } from "../../../ui/worded";
-
-const CANNOT_TELL = { id: "cannot-tell", label: "cannot tell" } as const;
+import { answered, CANNOT_TELL, isGiven } from "../seen";
 
 /** Questions that are looked at in one go: every answer stands open, and one press gives it. */
 export function Walk({
@@ -47,8 +46,7 @@ export function Walk({
             <Toolbar.Root aria-label={q.label} className="flex min-w-0 flex-1 flex-wrap gap-x-1">
               {[...q.answers, CANNOT_TELL].map((a) => {
                 const given = seen[q.id];
-                const isChosen =
-                  a.id === CANNOT_TELL.id ? given?.sureness === CANNOT_TELL.id : given?.value === a.id;
+                const isChosen = isGiven(a.id, given);
                 return (
                   <Toolbar.Button
                     key={a.id}
@@ -74,8 +72,3 @@ export function Walk({
     </details>
   );
 }
-
-const answered = (id: string, before: Seen | undefined): Seen =>
-  id === CANNOT_TELL.id
-    ? { sureness: CANNOT_TELL.id }
-    : { value: id, sureness: before?.value ? before.sureness : "sure" };

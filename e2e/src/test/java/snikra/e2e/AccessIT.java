@@ -101,21 +101,7 @@ class AccessIT {
     check(page, "lookalikes");
     page.getByText("To the bench").click();
     assertThat(page.getByTestId("opinion")).isVisible();
-    for (String station :
-        List.of(
-            "Pattern",
-            "Blades",
-            "Marks",
-            "Number",
-            "Shield",
-            "Handle",
-            "Frame",
-            "Tools",
-            "Action",
-            "Box",
-            "Condition",
-            "Story",
-            "Value")) {
+    for (String station : BenchPage.STATIONS) {
       bench.go(station);
       check(page, station);
     }

@@ -21,21 +21,6 @@ import org.junit.jupiter.api.io.TempDir;
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class AnswersIT {
   private static final int ENOUGH = 12;
-  private static final List<String> STATIONS =
-      List.of(
-          "Pattern",
-          "Blades",
-          "Marks",
-          "Number",
-          "Shield",
-          "Handle",
-          "Frame",
-          "Tools",
-          "Action",
-          "Box",
-          "Condition",
-          "Story",
-          "Value");
 
   @TempDir static Path data;
   private App app;
@@ -55,12 +40,7 @@ class AnswersIT {
   }
 
   private BenchPage laidOut(String knife, int width, int height) {
-    Page page = chromium.page(width, height);
-    page.navigate(app.url("/tray"));
-    page.locator("a[data-knife]").filter(new Locator.FilterOptions().setHasText(knife)).click();
-    BenchPage bench = new BenchPage(page);
-    assertThat(bench.opinion()).isVisible();
-    return bench;
+    return BenchPage.laidOut(app, chromium.page(width, height), knife);
   }
 
   private static Locator drawing(Page page) {
@@ -76,7 +56,7 @@ class AnswersIT {
     for (String knife : List.of("The keeper's plain jack", "Nothing to go on")) {
       BenchPage bench = laidOut(knife, 1280, 800);
       Map<String, Integer> inSight = new LinkedHashMap<>();
-      for (String station : STATIONS) {
+      for (String station : BenchPage.STATIONS) {
         bench.go(station);
         int seen = inSight(bench.page());
         if (seen < ENOUGH && seen < all(bench.page())) {

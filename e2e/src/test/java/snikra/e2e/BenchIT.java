@@ -41,12 +41,7 @@ class BenchIT {
   }
 
   private BenchPage laidOut(String knife) {
-    Page page = chromium.page(1280, 800);
-    page.navigate(app.url("/tray"));
-    page.locator("a[data-knife]")
-        .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText(knife))
-        .click();
-    return new BenchPage(page);
+    return BenchPage.laidOut(app, chromium.page(1280, 800), knife);
   }
 
   private static BenchPage inMillimetres(BenchPage bench) {

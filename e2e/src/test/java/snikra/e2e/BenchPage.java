@@ -5,9 +5,35 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
 
 /** The bench as a person uses it: by what stands on the screen. */
 record BenchPage(Page page) {
+  /** In working order. */
+  static final List<String> STATIONS =
+      List.of(
+          "Pattern",
+          "Blades",
+          "Marks",
+          "Number",
+          "Shield",
+          "Handle",
+          "Frame",
+          "Tools",
+          "Action",
+          "Box",
+          "Condition",
+          "Story",
+          "Value");
+
+  /** Takes a knife out of the tray, and waits for its verdict. */
+  static BenchPage laidOut(App app, Page page, String knife) {
+    page.navigate(app.url("/tray"));
+    page.locator("a[data-knife]").filter(new Locator.FilterOptions().setHasText(knife)).click();
+    BenchPage bench = new BenchPage(page);
+    assertThat(bench.opinion()).isVisible();
+    return bench;
+  }
 
   BenchPage go(String station) {
     page.getByRole(AriaRole.NAVIGATION, named("Examination, in working order"))
