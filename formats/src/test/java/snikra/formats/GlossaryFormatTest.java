@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import snikra.core.examination.Station;
 import snikra.core.glossary.Glossary;
@@ -47,6 +48,20 @@ class GlossaryFormatTest {
     return Objects.equals(a.blade(), b.blade())
         && Math.abs(a.along() - b.along()) < TOO_CLOSE
         && Math.abs(a.across() - b.across()) < 10 * TOO_CLOSE;
+  }
+
+  @Test
+  void aLabelThatMeansSomethingElseLeadsNowhere() {
+    List<String> labels = List.of("cap lifter", "trade mark notice", "second line of the mark");
+    List<String> asked =
+        shelf.clues().features().stream().map(f -> f.label().toLowerCase(Locale.ROOT)).toList();
+    assertThat(asked).containsAll(labels);
+    for (Glossary.Term term : glossary.terms()) {
+      for (String name : term.names()) {
+        String word = "(?i).*\\b" + Pattern.quote(name) + "\\b.*";
+        assertThat(labels).as(term.id()).noneMatch(label -> label.matches(word));
+      }
+    }
   }
 
   @Test
