@@ -112,8 +112,8 @@ export function Plate({
       <Named knife={knife} title={title}>
         {drawn && (
           <p className="text-[0.78125rem]/[1.0625rem] text-ink2">
-            {isPile ? "Pile" : "Mark"} side, slot up,
-            {!isLarge && sketch?.measured && ` ${lengthText(sketch.closedLengthMm, units)} closed,`}{" "}
+            {isPile ? "Pile" : "Mark"} side,{" "}
+            {isLarge || !sketch?.measured ? "slot up" : `${lengthText(sketch.closedLengthMm, units)} closed`},{" "}
             {(drawn.scale / 3.78).toFixed(1)} {"\u00d7"} life
             {sketch?.measured ? "" : ", not measured"}
           </p>
