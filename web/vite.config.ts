@@ -4,7 +4,12 @@ import { defineConfig } from "vitest/config";
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
-  build: { target: "es2022", assetsInlineLimit: 0 },
+  build: {
+    target: "es2022",
+    assetsInlineLimit: 0,
+    // The page of a phone that is a camera is one of its own: it is served to no one else.
+    rolldownOptions: { input: { index: "index.html", phone: "phone.html" } },
+  },
   server: {
     proxy: { "/api": { target: process.env.SNIKRA_API ?? "http://localhost:8080", changeOrigin: false } },
   },

@@ -121,6 +121,10 @@ export const api = {
   restore: (id: string) => answered(client.POST("/api/knives/{id}/restore", { params: { path: { id } } })),
   reading: (kind: string, field: string, knife: string) =>
     answered(client.POST("/api/devices/readings", { params: { query: { kind, field, knife } } })),
+  phone: () => answered(client.GET("/api/phone")),
+  letPhoneIn: (knife: string, query: { role: string; blade?: number; face?: string; address?: string }) =>
+    answered(client.POST("/api/knives/{knife}/phone", { params: { path: { knife }, query } })),
+  endPhone: () => answered(client.DELETE("/api/phone")),
   photos: (knife: string) =>
     answered(client.GET("/api/knives/{knife}/photos", { params: { path: { knife } } })),
   addPhoto: (knife: string, file: File) =>

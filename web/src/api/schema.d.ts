@@ -212,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/knives/{knife}/phone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/knives/{knife}/journal": {
         parameters: {
             query?: never;
@@ -333,7 +349,7 @@ export interface paths {
         };
         get: operations["calibration"];
         put?: never;
-        post: operations["begin"];
+        post: operations["begin_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -415,6 +431,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/phone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["state"];
+        put?: never;
+        post?: never;
+        delete: operations["end"];
         options?: never;
         head?: never;
         patch?: never;
@@ -814,6 +846,8 @@ export interface components {
             places: string[];
             registered: components["schemas"]["Registered"][];
             assayOffices: components["schemas"]["AssayOffice"][];
+            photoRoles: components["schemas"]["RoleChoice"][];
+            choices: components["schemas"]["Choices"];
             accepted: components["schemas"]["Accepted"];
         };
         Brought: {
@@ -856,6 +890,25 @@ export interface components {
             originals: number;
             lost: string[];
             changed: string[];
+        };
+        Choices: {
+            end: components["schemas"]["ChoicesChoice"][];
+            presses: components["schemas"]["ChoicesChoice"][];
+            side: components["schemas"]["ChoicesChoice"][];
+            spring: components["schemas"]["ChoicesChoice"][];
+            share: components["schemas"]["ChoicesChoice"][];
+            technique: components["schemas"]["ChoicesChoice"][];
+            layout: components["schemas"]["ChoicesChoice"][];
+            face: components["schemas"]["ChoicesChoice"][];
+            faceState: components["schemas"]["ChoicesChoice"][];
+            sought: components["schemas"]["ChoicesChoice"][];
+            duty: components["schemas"]["ChoicesChoice"][];
+            story: components["schemas"]["ChoicesChoice"][];
+            source: components["schemas"]["ChoicesChoice"][];
+        };
+        ChoicesChoice: {
+            id: string;
+            label: string;
         };
         CodeScheme: {
             id: string;
@@ -1569,6 +1622,24 @@ export interface components {
             station: string;
             look: string;
         };
+        PhoneInvited: {
+            knife: string;
+            /** @enum {string} */
+            role: "mark-side" | "pile-side" | "tang" | "shield" | "back" | "box" | "other";
+            address?: string;
+            code?: string[];
+            host: string;
+            fingerprint: string;
+            /** Format: date-time */
+            endsAt: string;
+            entered: boolean;
+            /** Format: int32 */
+            taken: number;
+        };
+        PhoneState: {
+            addresses: string[];
+            line?: components["schemas"]["PhoneInvited"];
+        };
         Photo: {
             id: string;
             /** @enum {string} */
@@ -1713,6 +1784,11 @@ export interface components {
             /** Format: int32 */
             number: number;
             title: string;
+        };
+        RoleChoice: {
+            /** @enum {string} */
+            id: "mark-side" | "pile-side" | "tang" | "shield" | "back" | "box" | "other";
+            label: string;
         };
         SavedKnife: {
             id: string;
@@ -2658,6 +2734,33 @@ export interface operations {
             };
         };
     };
+    begin: {
+        parameters: {
+            query?: {
+                role?: string;
+                blade?: number;
+                face?: string;
+                address?: string;
+            };
+            header?: never;
+            path: {
+                knife: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PhoneInvited"];
+                };
+            };
+        };
+    };
     journal: {
         parameters: {
             query?: never;
@@ -2860,7 +2963,7 @@ export interface operations {
             };
         };
     };
-    begin: {
+    begin_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -2986,6 +3089,44 @@ export interface operations {
                 content: {
                     "*/*": string;
                 };
+            };
+        };
+    };
+    state: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PhoneState"];
+                };
+            };
+        };
+    };
+    end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

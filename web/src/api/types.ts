@@ -44,6 +44,7 @@ export type MovedKnife = TrialProgress["most"][number];
 export type JournalEntry = Schemas["JournalEntry"];
 export type Beside = Schemas["Beside"];
 export type Lookalike = Beside["comparison"]["totals"][number];
+export type PhoneLine = Schemas["PhoneInvited"];
 export type Photo = Schemas["Photo"];
 export type Grade = Schemas["GradeVerdict"];
 

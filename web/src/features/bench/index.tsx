@@ -157,7 +157,7 @@ function OnTheBench({ saved, draft, tab, book }: LaidOut & { book: Book }) {
             onResize={drawing.toggle}
           />
           <Panel knife={knife} book={book} station={station} face={face} onFace={setFace} />
-          <Photos id={saved.id} knife={knife} />
+          <Photos book={book} id={saved.id} knife={knife} />
         </div>
         <VerdictPanel id={saved.id} knife={knife} next={next} onGo={go} />
       </div>

@@ -11,12 +11,26 @@ const OPTIONS = [
   { id: "horn", label: "Horn" },
 ];
 
+const SHARES = [
+  { id: "0.5", label: "as likely" },
+  { id: "0.33", label: "less likely" },
+  { id: "0.1", label: "hardly" },
+];
+
 let last: SeenOf<string> | undefined;
 
 function Choice({ first, either }: { first?: SeenOf<string>; either?: boolean }) {
   const [seen, setSeen] = useState(first);
   last = seen;
-  return <SeenChoice label="Handle" seen={seen} options={OPTIONS} mayBeEither={either} onChange={setSeen} />;
+  return (
+    <SeenChoice
+      label="Handle"
+      seen={seen}
+      options={OPTIONS}
+      orElse={either ? SHARES : undefined}
+      onChange={setSeen}
+    />
+  );
 }
 
 const choose = (label: string, value: string) =>
@@ -86,7 +100,7 @@ test("its place in the row is the same with a second answer and without", () => 
   const props = {
     label: "Handle",
     options: OPTIONS,
-    mayBeEither: true,
+    orElse: SHARES,
     className: "wide",
     onChange: () => undefined,
   };

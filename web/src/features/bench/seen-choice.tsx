@@ -11,12 +11,6 @@ const ORDER = ["sure", "likely", "unsure"] as const;
 const isPictures = (options: Option[] | PictureOption[]): options is PictureOption[] =>
   options.length > 0 && "picture" in (options[0] as Option);
 
-const SHARES: Option[] = [
-  { id: "0.5", label: "as likely" },
-  { id: "0.33", label: "less likely" },
-  { id: "0.1", label: "hardly" },
-];
-
 /** A choice among answers, with how well it was seen; not looked at and not to be told are apart. */
 export function SeenChoice<T extends string = string>({
   label,
@@ -28,7 +22,7 @@ export function SeenChoice<T extends string = string>({
   onFocus,
   title,
   className,
-  mayBeEither,
+  orElse,
 }: {
   label: string;
   /** Among others in a row that say what they are: the label is heard, not seen. */
@@ -41,13 +35,13 @@ export function SeenChoice<T extends string = string>({
   onFocus?: () => void;
   title?: string;
   className?: string;
-  /** Whether a second answer can be given beside the first. */
-  mayBeEither?: boolean;
+  /** Where a second answer can be given beside the first: how likely it may be. */
+  orElse?: Option[];
 }) {
   const [asksOther, setAsksOther] = useState(false);
   const other = Object.keys(seen?.or ?? {})[0];
   const isAnswered = seen?.value !== undefined;
-  const isEither = mayBeEither && isAnswered && (other !== undefined || asksOther);
+  const isEither = orElse && isAnswered && (other !== undefined || asksOther);
   const choice = (ids: object) => (
     <Choice
       ids={ids}
@@ -75,10 +69,10 @@ export function SeenChoice<T extends string = string>({
           label={label}
           sureness={seen.sureness}
           onLessSure={() => onChange({ ...seen, sureness: nextSureness(seen.sureness) })}
-          onAskOther={mayBeEither ? () => setAsksOther(true) : undefined}
+          onAskOther={orElse ? () => setAsksOther(true) : undefined}
         />
       )}
-      {mayBeEither && isAnswered && !isEither && (
+      {orElse && isAnswered && !isEither && (
         <button
           type="button"
           aria-label={`${label}: or another answer`}
@@ -99,6 +93,7 @@ export function SeenChoice<T extends string = string>({
       <OrElse
         label={label}
         options={options.filter((o) => o.id !== seen.value)}
+        shares={orElse}
         or={seen.or}
         onChange={(or) => {
           setAsksOther(or !== undefined);
@@ -165,17 +160,18 @@ function HowSure({
   );
 }
 
-const AS_LIKELY = 0.5;
-
 /** A second answer it may be, and how likely that is. */
 function OrElse({
   label,
   options,
+  shares,
   or,
   onChange,
 }: {
   label: string;
   options: Option[];
+  /** How likely the other may be, the likeliest first. */
+  shares: Option[];
   or: Record<string, number> | undefined;
   onChange: (or: Record<string, number> | undefined) => void;
 }) {
@@ -189,15 +185,15 @@ function OrElse({
           value={other}
           nothing="nothing else"
           options={options.map(({ id, label: name }) => ({ id, label: name }))}
-          onChange={(id) => onChange(id ? { [id]: share ?? AS_LIKELY } : undefined)}
+          onChange={(id) => onChange(id ? { [id]: share ?? Number(shares[0]?.id) } : undefined)}
         />
       </div>
       {other && (
         <Select
           aria-label={`${label}: how likely the other`}
-          value={SHARES.find((s) => Number(s.id) === share)?.id}
+          value={shares.find((s) => Number(s.id) === share)?.id}
           nothing={`${Math.round(100 * (share ?? 0))}%`}
-          options={SHARES}
+          options={shares}
           onChange={(id) => onChange({ [other]: Number(id ?? share) })}
         />
       )}

@@ -1,27 +1,18 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { type DragEvent, useEffect, useRef, useState } from "react";
 import { api } from "../../../api/client";
-import type { Photo } from "../../../api/types";
+import type { Book, Photo } from "../../../api/types";
 import { Select } from "../../../ui/select";
 import { useToast } from "../../../ui/toasts";
+import { PhoneAsCamera } from "../phone";
 import type { Knife } from "../use-knife";
 import { MeasureDialog } from "./measure-dialog";
-
-const ROLES = [
-  ["mark-side", "mark side"],
-  ["pile-side", "pile side"],
-  ["tang", "a tang"],
-  ["shield", "the shield"],
-  ["back", "the back"],
-  ["box", "box or papers"],
-  ["other", "something else"],
-].map(([id, label]) => ({ id: id as string, label: label as string }));
 
 const LOOK_AGAIN_MS = 4000;
 const LOOKS = 10;
 
 /** The photographs of a knife: dropped, pasted or chosen; each is a way to measure on it. */
-export function Photos({ id, knife }: { id: string; knife: Knife }) {
+export function Photos({ id, knife, book }: { id: string; knife: Knife; book: Book }) {
   const queries = useQueryClient();
   const toast = useToast();
   const file = useRef<HTMLInputElement>(null);
@@ -91,6 +82,7 @@ export function Photos({ id, knife }: { id: string; knife: Knife }) {
         <button type="button" className="press" onClick={() => file.current?.click()}>
           Add photographs
         </button>
+        <PhoneAsCamera id={id} label="Use a phone" wanted={{ role: "mark-side" }} />
         <input
           ref={file}
           type="file"
@@ -126,7 +118,7 @@ export function Photos({ id, knife }: { id: string; knife: Knife }) {
               aria-label={`What ${p.fileName} shows`}
               value={p.role}
               nothing="shows"
-              options={ROLES}
+              options={book.photoRoles}
               onChange={(role) => role && attempt("", api.photoRole(p.id, role))}
             />
             <p className="flex justify-between text-[0.78125rem] text-ink2">

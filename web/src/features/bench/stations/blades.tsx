@@ -15,15 +15,6 @@ import { SeenChoice } from "../seen-choice";
 import { FeaturesStation } from "./features";
 import { readHeights, writeHeights } from "./heights";
 
-const ENDS = [
-  { id: "A", label: "A, with the main blade" },
-  { id: "B", label: "B, the other end" },
-];
-const PRESSES = [
-  { id: "one", label: "one spring" },
-  { id: "both", label: "both springs" },
-];
-
 /** Which blades there are, where they turn and which springs they press; then what the main blade shows. */
 export function BladesStation({ knife, book }: StationProps) {
   const { blades } = knife.specimen;
@@ -122,7 +113,7 @@ function BladeRow({
       <SeenChoice
         label={`${name}: kind`}
         isBare
-        mayBeEither
+        orElse={book.choices.share}
         className="max-sm:col-span-2"
         nothing="kind not yet looked"
         seen={blade.type}
@@ -135,7 +126,7 @@ function BladeRow({
         isBare
         nothing="end not yet looked"
         seen={blade.end}
-        options={ENDS}
+        options={book.choices.end}
         onChange={(end) => onChange({ ...blade, end })}
       />
       <SeenChoice
@@ -143,7 +134,7 @@ function BladeRow({
         isBare
         nothing="springs not looked"
         seen={blade.presses}
-        options={PRESSES}
+        options={book.choices.presses}
         onChange={(presses) => onChange({ ...blade, presses })}
       />
       <span className="sm:hidden" />
@@ -175,19 +166,6 @@ function BladeRow({
   );
 }
 
-/** As counted at the back, the mark side first. */
-const SPRINGS = [
-  { id: "1", label: "the first spring, at the mark side" },
-  { id: "2", label: "the second spring" },
-  { id: "3", label: "the third spring" },
-];
-
-const SIDES = [
-  { id: "mark", label: "nearest the mark side" },
-  { id: "centre", label: "in the middle" },
-  { id: "pile", label: "nearest the pile side" },
-];
-
 /** What else one looks at on every blade: where it lies, its heights, and the looks of the book. */
 function BladeLooks({
   place,
@@ -218,7 +196,7 @@ function BladeLooks({
           <SeenChoice
             key={q.id}
             label={q.label}
-            mayBeEither
+            orElse={book.choices.share}
             seen={blade.seen[q.id]}
             options={answerOptions(book, q) ?? q.answers}
             onChange={(seen) => {
@@ -230,13 +208,13 @@ function BladeLooks({
         <SeenChoice
           label="Lies"
           seen={blade.side}
-          options={SIDES}
+          options={book.choices.side}
           onChange={(side) => onChange({ ...blade, side })}
         />
         <SeenChoice
           label="Works against"
           seen={blade.spring && { ...blade.spring, value: blade.spring.value?.toString() }}
-          options={SPRINGS}
+          options={book.choices.spring}
           onChange={(spring) =>
             onChange({
               ...blade,

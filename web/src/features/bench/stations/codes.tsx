@@ -45,7 +45,7 @@ export function DateCodes({ knife, book }: StationProps) {
           />
         )}
       </Rows>
-      {knife.specimen.codes.length === 0 && <NotFound knife={knife} sought="code" />}
+      {knife.specimen.codes.length === 0 && <NotFound book={book} knife={knife} sought="code" />}
     </section>
   );
 }

@@ -23,6 +23,7 @@ const BOOK = {
   frames: [],
   blades: [],
   quantities: [],
+  choices: { share: [] },
   questions: [
     question("liners", {}, "brass", "iron"),
     question("spacer", {}, "none", "plastic"),

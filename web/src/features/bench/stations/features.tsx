@@ -54,7 +54,7 @@ export function FeaturesStation({ knife, book, station }: StationProps & { stati
             label={q.label}
             seen={seen[q.id]}
             options={q.answers}
-            mayBeEither
+            orElse={book.choices.share}
             onFocus={() => asking?.onAsk(q.id)}
             onChange={(now) => {
               asking?.onAsk(q.id);

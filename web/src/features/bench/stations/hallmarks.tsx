@@ -6,11 +6,6 @@ import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { Rows } from "./rows";
 
-const DUTY = [
-  { id: "yes", label: "a head for the duty" },
-  { id: "no", label: "no head" },
-];
-
 /** Silver hallmarks: the date letter by the cycles of its assay office, and the years that leaves. */
 export function Hallmarks({ knife, book }: StationProps) {
   if (book.assayOffices.length === 0 && knife.specimen.hallmarks.length === 0) return null;
@@ -85,7 +80,7 @@ export function Hallmarks({ knife, book }: StationProps) {
                     {...ids}
                     value={mark.duty === undefined ? undefined : mark.duty ? "yes" : "no"}
                     nothing="not looked for"
-                    options={DUTY}
+                    options={book.choices.duty}
                     onChange={(d) => set({ ...mark, duty: d === undefined ? undefined : d === "yes" })}
                   />
                 )}

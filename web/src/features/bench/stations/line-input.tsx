@@ -1,5 +1,5 @@
 import { useEffect, useLayoutEffect, useRef, useState } from "react";
-import { type Cell, cellsOf, doubted, edited, notation } from "./line-cells";
+import { type Cell, cellsOf, doubted, edited, notation } from "../../../letters";
 
 /** Long lines stand in smaller cells, so that all of them is seen. */
 const CELL = "var(--cell)";

@@ -1,27 +1,19 @@
 import { useRef } from "react";
-import type { Candidate, SeenFace, Verdict } from "../../../api/types";
+import { useParams } from "react-router";
+import type { Book, Candidate, SeenFace, Verdict } from "../../../api/types";
 import { FIT, MarkDrawn } from "../../../drawing/mark-drawn";
-import { percent } from "../../../format";
+import { percent, sentence } from "../../../format";
 import { Field } from "../../../ui/field";
 import { Key } from "../../../ui/key";
 import { Select } from "../../../ui/select";
 import type { StationProps } from "../panel";
+import { PhoneAsCamera } from "../phone";
 import type { FaceOf } from "../plate";
 import { problemAt } from "../problems";
 import { SeenChoice } from "../seen-choice";
 import { withSeen } from "./features";
 import { LineInput } from "./line-input";
 import { TangPhoto } from "./tang-photo";
-
-const TECHNIQUES = ["struck", "etched", "printed", "engraved"].map((t) => ({ id: t, label: t }));
-const LAYOUTS = ["straight", "arched", "circled"].map((t) => ({ id: t, label: t }));
-const FACES = ["mark", "pile", "blade"] as const;
-const PLACES = { mark: "mark side", pile: "pile side", blade: "flat of the blade" };
-const STATES = [
-  { id: "read", label: "Marked" },
-  { id: "bare", label: "Bare" },
-  { id: "worn", label: "Worn away" },
-];
 
 /** Every tang, both sides: what stands there letter by letter, and what it could read. */
 export function MarksStation({
@@ -47,6 +39,7 @@ export function MarksStation({
         <Faces knife={knife} book={book} face={face} onFace={onFace} />
       </div>
       <FaceInHand
+        book={book}
         key={`${face.blade}${face.side}`}
         face={face}
         seen={seen}
@@ -71,8 +64,14 @@ export function MarksStation({
   );
 }
 
-function Faces({ knife, face, onFace }: StationProps & { face: FaceOf; onFace: (face: FaceOf) => void }) {
+function Faces({
+  knife,
+  book,
+  face,
+  onFace,
+}: StationProps & { face: FaceOf; onFace: (face: FaceOf) => void }) {
   const blades = Math.max(1, knife.specimen.blades.length);
+  const sides = book.choices.face;
   return (
     <table className="w-full border-collapse text-[0.8125rem]">
       <thead>
@@ -80,9 +79,11 @@ function Faces({ knife, face, onFace }: StationProps & { face: FaceOf; onFace: (
           <th className="font-normal">
             <span className="sr-only">Blade</span>
           </th>
-          <th className="pl-1 font-normal">Mark side</th>
-          <th className="pl-1 font-normal">Pile side</th>
-          <th className="pl-1 font-normal">Flat</th>
+          {sides.map((side) => (
+            <th key={side.id} className="pl-1 font-normal">
+              {sentence(side.label)}
+            </th>
+          ))}
         </tr>
       </thead>
       <tbody>
@@ -92,7 +93,8 @@ function Faces({ knife, face, onFace }: StationProps & { face: FaceOf; onFace: (
             <th scope="row" className="num pr-1 text-left font-normal">
               {i + 1}
             </th>
-            {FACES.map((side) => {
+            {sides.map(({ id, label }) => {
+              const side = id as FaceOf["side"];
               const f = knife.specimen.marks.find((m) => m.blade === i + 1 && m.face === side);
               const inHand = face.blade === i + 1 && face.side === side;
               return (
@@ -100,7 +102,7 @@ function Faces({ knife, face, onFace }: StationProps & { face: FaceOf; onFace: (
                   <button
                     type="button"
                     aria-pressed={inHand}
-                    aria-label={`Blade ${i + 1}, ${PLACES[side]}: ${faceWords(f)}`}
+                    aria-label={`Blade ${i + 1}, ${label}: ${faceWords(f)}`}
                     onClick={() => onFace({ blade: i + 1, side })}
                     className="min-h-7 w-full px-1 text-left hover:bg-bone aria-pressed:bg-blue aria-pressed:font-semibold aria-pressed:text-on-blue"
                   >
@@ -128,16 +130,19 @@ function faceWords(f: SeenFace | undefined): string {
 }
 
 function FaceInHand({
+  book,
   face,
   seen,
   problem,
   onChange,
 }: {
+  book: Book;
   face: FaceOf;
   seen: SeenFace | undefined;
   problem: string | undefined;
   onChange: (face: SeenFace | undefined) => void;
 }) {
+  const { id = "" } = useParams();
   const box = useRef<HTMLDivElement>(null);
   const lines = seen?.state === "read" ? seen.lines : [];
   const shown = [...lines, ""].slice(0, 6);
@@ -170,7 +175,7 @@ function FaceInHand({
           label={
             face.side === "blade"
               ? `Blade ${face.blade}, the flat`
-              : `Tang ${face.blade}, ${PLACES[face.side]}`
+              : `Tang ${face.blade}, ${book.choices.face.find((f) => f.id === face.side)?.label}`
           }
         >
           {(ids) => (
@@ -178,7 +183,7 @@ function FaceInHand({
               {...ids}
               value={seen?.state}
               nothing="not yet looked"
-              options={STATES}
+              options={book.choices.faceState}
               onChange={setState}
             />
           )}
@@ -189,7 +194,7 @@ function FaceInHand({
               {...ids}
               value={seen?.technique}
               nothing="not looked at"
-              options={TECHNIQUES}
+              options={book.choices.technique}
               disabled={seen?.state !== "read"}
               onChange={(t) => seen && onChange({ ...seen, technique: t as SeenFace["technique"] })}
             />
@@ -201,7 +206,7 @@ function FaceInHand({
               {...ids}
               value={seen?.layout}
               nothing="not looked at"
-              options={LAYOUTS}
+              options={book.choices.layout}
               disabled={seen?.state !== "read"}
               onChange={(l) => seen && onChange({ ...seen, layout: l as SeenFace["layout"] })}
             />
@@ -247,6 +252,13 @@ function FaceInHand({
           <Key>Enter</Key> next line
         </span>
       </p>
+      <div className="no-print mt-1">
+        <PhoneAsCamera
+          id={id}
+          label="Photograph it with a phone"
+          wanted={{ role: "tang", blade: face.blade, face: face.side }}
+        />
+      </div>
       <TangPhoto />
     </div>
   );

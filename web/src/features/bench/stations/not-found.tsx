@@ -4,7 +4,7 @@ import type { StationProps } from "../panel";
 type Sought = Specimen["notFound"][number];
 
 /** To say that one has looked and there is none, so that nobody is sent to look again. */
-export function NotFound({ knife, sought }: Pick<StationProps, "knife"> & { sought: Sought }) {
+export function NotFound({ knife, book, sought }: StationProps & { sought: Sought }) {
   const all = knife.specimen.notFound;
   const isTold = all.includes(sought);
   return (
@@ -20,12 +20,7 @@ export function NotFound({ knife, sought }: Pick<StationProps, "knife"> & { soug
           }))
         }
       />
-      {WORDS[sought]}
+      {book.choices.sought.find((s) => s.id === sought)?.label}
     </label>
   );
 }
-
-const WORDS: Record<Sought, string> = {
-  number: "Looked for a number, found none",
-  code: "Looked for a date code, found none",
-};

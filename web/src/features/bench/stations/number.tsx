@@ -14,7 +14,7 @@ const WORDS = { agrees: "agrees", contradicts: "contradicts", unknown: "not yet 
 export function NumberStation({ knife, book }: StationProps) {
   return (
     <>
-      <PatternNumber knife={knife} />
+      <PatternNumber knife={knife} book={book} />
       <DateCodes knife={knife} book={book} />
       <RegisteredNumbers knife={knife} book={book} />
       <Hallmarks knife={knife} book={book} />
@@ -22,7 +22,7 @@ export function NumberStation({ knife, book }: StationProps) {
   );
 }
 
-function PatternNumber({ knife }: Pick<StationProps, "knife">) {
+function PatternNumber({ knife, book }: StationProps) {
   const number = knife.verdict?.number;
   return (
     <div className="mt-2 grid gap-x-8 gap-y-3 md:grid-cols-[14rem_minmax(0,1fr)]">
@@ -52,7 +52,7 @@ function PatternNumber({ knife }: Pick<StationProps, "knife">) {
               </>
             )}
           </p>
-          <NotFound knife={knife} sought="number" />
+          <NotFound book={book} knife={knife} sought="number" />
         </div>
       )}
       {knife.specimen.number && !number?.decoded && (

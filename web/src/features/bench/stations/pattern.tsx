@@ -53,7 +53,7 @@ export function PatternStation({ knife, book }: StationProps) {
       <div className="mt-2 grid grid-cols-2 gap-x-4 gap-y-2 md:grid-cols-[minmax(0,25fr)_minmax(0,10.5fr)_minmax(0,28fr)_minmax(0,16.5fr)]">
         <SeenChoice
           label="Any outline"
-          mayBeEither
+          orElse={book.choices.share}
           seen={specimen.frame}
           options={frames}
           onChange={(frame) => knife.change((s) => ({ ...s, frame }))}
@@ -69,7 +69,7 @@ export function PatternStation({ knife, book }: StationProps) {
         />
         <SeenChoice
           label="Bolsters"
-          mayBeEither
+          orElse={book.choices.share}
           seen={specimen.bolsters}
           options={bolsters}
           onChange={(bolsters) => knife.change((s) => ({ ...s, bolsters }))}

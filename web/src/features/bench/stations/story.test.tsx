@@ -11,6 +11,7 @@ const answers = (...ids: string[]) => ids.map((id) => ({ id, label: id, lookFor:
 const book = {
   regions: [],
   makers: [],
+  choices: { story: answers("bought", "advertised"), source: answers("hearsay", "family") },
   questions: [
     { id: "shield", station: "shield", label: "Shield", asked: "once", answers: answers("bar", "oval") },
     { id: "bail", station: "frame", label: "Bail", asked: "once", answers: answers("wire") },

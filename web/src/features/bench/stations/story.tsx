@@ -9,23 +9,6 @@ import { problemAt } from "../problems";
 import { MoneyEntry } from "./money-entry";
 import { Rows } from "./rows";
 
-const KINDS = ["held", "bought", "given", "inherited", "found", "engraved", "advertised", "dated"];
-const SAID: Record<string, string> = { dated: "Said to be of" };
-const SOURCES = [
-  "own-record",
-  "document",
-  "catalogue",
-  "price-list",
-  "advertisement",
-  "book",
-  "family",
-  "dealer",
-  "hearsay",
-  "forum",
-];
-const options = (ids: string[]) =>
-  ids.map((id) => ({ id, label: SAID[id] ?? sentence(id.replace("-", " ")) }));
-
 /** Where it has been: holders and events with dates as uncertain as they are, each with its source. */
 export function StoryStation({ knife, book }: StationProps) {
   return (
@@ -50,7 +33,7 @@ export function StoryStation({ knife, book }: StationProps) {
                   {...ids}
                   value={event.kind}
                   nothing="choose"
-                  options={options(KINDS)}
+                  options={book.choices.story}
                   onChange={(kind) => kind && set({ ...event, kind: kind as StoryEvent["kind"] })}
                 />
               )}
@@ -74,7 +57,7 @@ export function StoryStation({ knife, book }: StationProps) {
                   {...ids}
                   value={event.source}
                   nothing="choose"
-                  options={options(SOURCES)}
+                  options={book.choices.source}
                   onChange={(source) => source && set({ ...event, source: source as StoryEvent["source"] })}
                 />
               )}

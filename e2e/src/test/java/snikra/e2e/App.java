@@ -40,7 +40,12 @@ final class App implements AutoCloseable {
 
   /** Starts without the demo, but with the invented makers in use. */
   static App startWithExamples(Path data) {
-    App app = launch(data, List.of("-Dsnikra.examples=true"));
+    return startSet(data, "-Dsnikra.examples=true");
+  }
+
+  /** Starts with these settings of the machine it runs on. */
+  static App startSet(Path data, String... settings) {
+    App app = launch(data, List.of(settings));
     if (app.port == 0) {
       throw new IllegalStateException("Snikra did not start: " + app.said);
     }

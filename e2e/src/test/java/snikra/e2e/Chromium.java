@@ -46,11 +46,21 @@ final class Chromium implements AutoCloseable {
   }
 
   BrowserContext context(int width, int height) {
-    return browser.newContext(
-        new Browser.NewContextOptions()
-            .setViewportSize(width, height)
-            .setLocale("en-GB")
-            .setReducedMotion(ReducedMotion.REDUCE));
+    return browser.newContext(options(width, height));
+  }
+
+  /** The browser of a phone whose owner went on past the warning about the certificate. */
+  Page phone() {
+    return page(
+        browser.newContext(
+            options(390, 844).setIgnoreHTTPSErrors(true).setHasTouch(true).setIsMobile(true)));
+  }
+
+  private static Browser.NewContextOptions options(int width, int height) {
+    return new Browser.NewContextOptions()
+        .setViewportSize(width, height)
+        .setLocale("en-GB")
+        .setReducedMotion(ReducedMotion.REDUCE);
   }
 
   Page page(BrowserContext context) {
@@ -67,7 +77,7 @@ final class Chromium implements AutoCloseable {
 
   private void heard(ConsoleMessage message) {
     // Refused entries and a server that was stopped are what some tests are about.
-    boolean isAnswer = message.text().matches(".*(net::ERR_|status of 4(00|09)).*");
+    boolean isAnswer = message.text().matches(".*(net::ERR_|status of 4(00|03|09|10)).*");
     if (message.type().equals("error") && !isAnswer) {
       complaints.add(message.text());
     }

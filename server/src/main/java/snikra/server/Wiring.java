@@ -41,6 +41,8 @@ import snikra.server.keeping.Upgrade;
 import snikra.server.knives.DemoTin;
 import snikra.server.knives.KnifeRepository;
 import snikra.server.knives.KnifeService;
+import snikra.server.phone.Neighbourhood;
+import snikra.server.phone.PhoneCamera;
 import snikra.server.photos.PhotoRepository;
 import snikra.server.photos.PhotoService;
 import snikra.server.reference.PackRepository;
@@ -208,6 +210,23 @@ class Wiring {
       PlatformTransactionManager transactions) {
     return new PhotoService(
         photos, knives, disk, dataFolder.resolve("photos"), transactions, Clock.systemUTC());
+  }
+
+  @Bean(destroyMethod = "close")
+  PhoneCamera phoneCamera(
+      KnifeService knives,
+      PhotoService photos,
+      Verdicts verdicts,
+      Path dataFolder,
+      Environment environment) {
+    String told = environment.getProperty("snikra.phone-address");
+    return new PhoneCamera(
+        knives,
+        photos,
+        verdicts,
+        dataFolder.resolve("phone.p12"),
+        told == null ? Neighbourhood::addresses : () -> told.isEmpty() ? List.of() : List.of(told),
+        Clock.systemUTC());
   }
 
   @Bean

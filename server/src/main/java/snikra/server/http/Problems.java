@@ -28,6 +28,7 @@ import snikra.server.keeping.Disk;
 import snikra.server.keeping.DiskFull;
 import snikra.server.knives.KnifeChangedMeanwhile;
 import snikra.server.knives.NoSuchKnife;
+import snikra.server.phone.NoLine;
 import snikra.server.photos.LostPhotograph;
 
 /** Errors as problem+json: what field, what was given, what is accepted. */
@@ -88,6 +89,11 @@ class Problems extends ResponseEntityExceptionHandler {
   @ExceptionHandler(DiskFull.class)
   ProblemDetail full(DiskFull e) {
     return ProblemDetail.forStatusAndDetail(HttpStatus.INSUFFICIENT_STORAGE, e.getMessage());
+  }
+
+  @ExceptionHandler(NoLine.class)
+  ProblemDetail noLine(NoLine e) {
+    return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, e.getMessage());
   }
 
   @ExceptionHandler(BackupFailed.class)

@@ -8,10 +8,12 @@ import java.util.Map;
 import snikra.formats.Json;
 
 /** An answer that says no before any controller is asked, in the shape of all others. */
-final class Refusal {
+public final class Refusal {
   private Refusal() {}
 
-  static void write(HttpServletResponse response, int status, String detail) throws IOException {
+  /** Writes it. */
+  public static void write(HttpServletResponse response, int status, String detail)
+      throws IOException {
     response.setStatus(status);
     response.setContentType("application/problem+json");
     response

@@ -20,6 +20,7 @@ import snikra.core.code.NumberTable;
 import snikra.core.code.SeenCode;
 import snikra.core.code.Sign;
 import snikra.core.condition.ConditionBook;
+import snikra.core.examination.Choices;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Station;
 import snikra.core.judgement.Judgement;
@@ -30,6 +31,7 @@ import snikra.core.pattern.BolsterLayout;
 import snikra.core.pattern.Frame;
 import snikra.core.provenance.EdtfDate;
 import snikra.core.reference.ReferenceShelf;
+import snikra.server.photos.PhotoRole;
 
 /** {@code GET /api/book}: every choice there is, with the words and outlines to show it. */
 @RestController
@@ -61,6 +63,8 @@ class BookController {
         SeenCode.PLACES,
         shelf.numberTables().stream().map(BookController::registered).toList(),
         shelf.assayOffices(),
+        PhotoRole.choices(),
+        Choices.all(),
         new Accepted(Length.ACCEPTED, EdtfDate.ACCEPTED));
   }
 
@@ -81,6 +85,8 @@ class BookController {
       List<String> places,
       List<Registered> registered,
       List<AssayOffice> assayOffices,
+      List<PhotoRole.RoleChoice> photoRoles,
+      Choices choices,
       Accepted accepted) {}
 
   /**

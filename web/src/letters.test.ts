@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { cellsOf, doubted, edited, notation } from "./line-cells";
+import { cellsOf, doubted, edited, notation } from "./letters";
 
 describe("a line of letters", () => {
   it("comes back from cells as it was written", () => {
