@@ -11,14 +11,11 @@ import { MeasureDialog } from "./measure-dialog";
 const LOOK_AGAIN_MS = 4000;
 const LOOKS = 10;
 
-/** The photographs of a knife: dropped, pasted or chosen; each is a way to measure on it. */
-export function Photos({ id, knife, book }: { id: string; knife: Knife; book: Book }) {
+/** The photographs of a knife, and what is done with them; what went wrong is said in a sentence. */
+function usePhotos(id: string) {
   const queries = useQueryClient();
   const toast = useToast();
-  const file = useRef<HTMLInputElement>(null);
-  const [isOver, setOver] = useState(false);
   const [working, setWorking] = useState<string>();
-  const [inHand, setInHand] = useState<Photo>();
   const photos = useQuery({
     queryKey: ["photos", id],
     queryFn: () => api.photos(id),
@@ -39,19 +36,6 @@ export function Photos({ id, knife, book }: { id: string; knife: Knife; book: Bo
     }
     setWorking(undefined);
   };
-  useEffect(() => {
-    const paste = (e: globalThis.ClipboardEvent) => {
-      const pictures = [...(e.clipboardData?.files ?? [])];
-      if (pictures.length > 0) add(pictures);
-    };
-    window.addEventListener("paste", paste);
-    return () => window.removeEventListener("paste", paste);
-  });
-  const onDrop = (e: DragEvent) => {
-    e.preventDefault();
-    setOver(false);
-    add([...e.dataTransfer.files]);
-  };
   const attempt = async (what: string, done: Promise<unknown>, undo?: () => void) => {
     try {
       await done;
@@ -62,39 +46,57 @@ export function Photos({ id, knife, book }: { id: string; knife: Knife; book: Bo
     refresh();
   };
   const putBack = (p: Photo) => attempt("", api.restorePhoto(p.id));
-  const remove = (p: Photo) =>
-    attempt(`${p.fileName} was taken away.`, api.removePhoto(p.id), () => putBack(p));
+  return {
+    photos,
+    working,
+    add,
+    setRole: (p: Photo, role: string) => attempt("", api.photoRole(p.id, role)),
+    remove: (p: Photo) => attempt(`${p.fileName} was taken away.`, api.removePhoto(p.id), () => putBack(p)),
+  };
+}
+
+/** Pictures that are pasted anywhere on the page. */
+function usePasted(onPictures: (files: File[]) => void) {
+  useEffect(() => {
+    const paste = (e: globalThis.ClipboardEvent) => {
+      const pictures = [...(e.clipboardData?.files ?? [])];
+      if (pictures.length > 0) onPictures(pictures);
+    };
+    window.addEventListener("paste", paste);
+    return () => window.removeEventListener("paste", paste);
+  });
+}
+
+/** The photographs of a knife: dropped, pasted or chosen; each is a way to measure on it. */
+export function Photos({ id, knife, book }: { id: string; knife: Knife; book: Book }) {
+  const { photos, working, add, setRole, remove } = usePhotos(id);
+  const [isOver, setOver] = useState(false);
+  const [inHand, setInHand] = useState<Photo>();
+  usePasted(add);
+  const drop = {
+    onDragOver: (e: DragEvent) => {
+      e.preventDefault();
+      setOver(true);
+    },
+    onDragLeave: () => setOver(false),
+    onDrop: (e: DragEvent) => {
+      e.preventDefault();
+      setOver(false);
+      add([...e.dataTransfer.files]);
+    },
+  };
   return (
     <section
       aria-labelledby="photos-name"
       className={`no-print border-t border-rule pt-2 pb-3 ${isOver ? "bg-blue-wash" : ""}`}
-      onDragOver={(e) => {
-        e.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={onDrop}
+      {...drop}
     >
       <div className="flex flex-wrap items-baseline gap-x-4">
         <h2 id="photos-name" className="text-[1.1875rem]/[1.375rem]">
           Photographs
         </h2>
-        <button type="button" className="press" onClick={() => file.current?.click()}>
-          Add photographs
-        </button>
+        <AddPhotos onFiles={add} />
         <PhoneAsCamera id={id} label="Use a phone" wanted={{ role: "mark-side" }} />
-        <input
-          ref={file}
-          type="file"
-          aria-label="Photographs to add"
-          accept="image/jpeg,image/png"
-          multiple
-          hidden
-          onChange={(e) => {
-            add([...(e.target.files ?? [])]);
-            e.target.value = "";
-          }}
-        />
         <p className="voice text-ink2" role="status">
           {working ??
             (photos.data?.length === 0 ? "None yet. Drop some here, or paste one." : "Drop or paste more.")}
@@ -105,33 +107,81 @@ export function Photos({ id, knife, book }: { id: string; knife: Knife; book: Bo
       )}
       <ul className="mt-2 flex flex-wrap gap-x-4 gap-y-2">
         {photos.data?.map((p) => (
-          <li key={p.id} className="w-36">
-            <button
-              type="button"
-              className="block w-full border border-edge hover:border-ink"
-              aria-label={`Measure on ${p.fileName}`}
-              onClick={() => setInHand(p)}
-            >
-              <img src={`/api/photos/${p.id}/thumbnail`} alt="" className="h-24 w-full object-cover" />
-            </button>
-            <Select
-              aria-label={`What ${p.fileName} shows`}
-              value={p.role}
-              nothing="shows"
-              options={book.photoRoles}
-              onChange={(role) => role && attempt("", api.photoRole(p.id, role))}
-            />
-            <p className="flex justify-between text-[0.78125rem] text-ink2">
-              <span>{p.takenAt ?? ""}</span>
-              <button type="button" className="min-h-6 hover:underline" onClick={() => remove(p)}>
-                Take away
-              </button>
-            </p>
-          </li>
+          <PhotoTile
+            key={p.id}
+            photo={p}
+            roles={book.photoRoles}
+            onOpen={() => setInHand(p)}
+            onRole={(role) => setRole(p, role)}
+            onRemove={() => remove(p)}
+          />
         ))}
       </ul>
       {inHand && <MeasureDialog photo={inHand} knife={knife} onClose={() => setInHand(undefined)} />}
     </section>
+  );
+}
+
+function AddPhotos({ onFiles }: { onFiles: (files: File[]) => void }) {
+  const file = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <button type="button" className="press" onClick={() => file.current?.click()}>
+        Add photographs
+      </button>
+      <input
+        ref={file}
+        type="file"
+        aria-label="Photographs to add"
+        accept="image/jpeg,image/png"
+        multiple
+        hidden
+        onChange={(e) => {
+          onFiles([...(e.target.files ?? [])]);
+          e.target.value = "";
+        }}
+      />
+    </>
+  );
+}
+
+function PhotoTile({
+  photo,
+  roles,
+  onOpen,
+  onRole,
+  onRemove,
+}: {
+  photo: Photo;
+  roles: Book["photoRoles"];
+  onOpen: () => void;
+  onRole: (role: string) => void;
+  onRemove: () => void;
+}) {
+  return (
+    <li className="w-36">
+      <button
+        type="button"
+        className="block w-full border border-edge hover:border-ink"
+        aria-label={`Measure on ${photo.fileName}`}
+        onClick={onOpen}
+      >
+        <img src={`/api/photos/${photo.id}/thumbnail`} alt="" className="h-24 w-full object-cover" />
+      </button>
+      <Select
+        aria-label={`What ${photo.fileName} shows`}
+        value={photo.role}
+        nothing="shows"
+        options={roles}
+        onChange={(role) => role && onRole(role)}
+      />
+      <p className="flex justify-between text-[0.78125rem] text-ink2">
+        <span>{photo.takenAt ?? ""}</span>
+        <button type="button" className="min-h-6 hover:underline" onClick={onRemove}>
+          Take away
+        </button>
+      </p>
+    </li>
   );
 }
 

@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
+import { type KeyboardEvent, type PointerEvent, useState } from "react";
 import { api } from "../../../api/client";
 import type { Photo } from "../../../api/types";
 import { lengthText } from "../../../format";
@@ -17,24 +17,13 @@ const MODES: Record<Mode, string> = {
   outline: "Trace a blade: first its tang shoulder, then round it; the point is the place furthest away",
 };
 
-/** A photograph to measure on. Clicks are places on it; what they amount to is worked out by the server. */
-export function MeasureDialog({
-  photo,
-  knife,
-  onClose,
-}: {
-  photo: Photo;
-  knife: Knife;
-  onClose: () => void;
-}) {
-  const { units, parts } = usePreferences();
+/** What was clicked, and what the server makes of it. */
+function useMeasuring() {
   const [mode, setMode] = useState<Mode>("scale");
   const [clicks, setClicks] = useState<Clicks>(EMPTY);
   const [length, setLength] = useState("10 mm");
   const [answer, setAnswer] = useState<Answer>();
   const [problem, setProblem] = useState<string>();
-  const [cursor, setCursor] = useState<Point>({ x: photo.width / 2, y: photo.height / 2 });
-  const sheet = useRef<SVGSVGElement>(null);
   const measure = async (next: Clicks, known = length) => {
     const asked = toMeasure(next, known);
     if (!asked) return setAnswer(undefined);
@@ -46,129 +35,176 @@ export function MeasureDialog({
       setProblem(first ? `${first.given}: ${first.accepted}.` : (e as Error).message);
     }
   };
-  const place = (p: Point) => {
-    const next = clicked(clicks, mode, p);
-    setClicks(next);
-    if (mode === "scale" && next.known.length > 0 && !next.half) setMode("distance");
-    measure(next);
+  return {
+    mode,
+    setMode,
+    clicks,
+    length,
+    answer,
+    problem,
+    setLength: (text: string) => {
+      setLength(text);
+      measure(clicks, text);
+    },
+    place: (p: Point) => {
+      const next = clicked(clicks, mode, p);
+      setClicks(next);
+      if (mode === "scale" && next.known.length > 0 && !next.half) setMode("distance");
+      measure(next);
+    },
+    beginAnew: () => {
+      setClicks(EMPTY);
+      setAnswer(undefined);
+      setMode("scale");
+    },
   };
-  const onPointerDown = (e: PointerEvent) => {
-    const box = sheet.current?.getBoundingClientRect();
-    if (!box) return;
+}
+
+type Measuring = ReturnType<typeof useMeasuring>;
+
+/** A photograph to measure on. Clicks are places on it; what they amount to is worked out by the server. */
+export function MeasureDialog({
+  photo,
+  knife,
+  onClose,
+}: {
+  photo: Photo;
+  knife: Knife;
+  onClose: () => void;
+}) {
+  const measuring = useMeasuring();
+  return (
+    <Dialog open onClose={onClose} title={`Measuring on ${photo.fileName}`}>
+      <Modes measuring={measuring} />
+      <p className="voice mt-1 text-ink2">{MODES[measuring.mode]}.</p>
+      <Sheet photo={photo} measuring={measuring} />
+      <div className="mt-2 min-h-16" role="status">
+        {measuring.problem && <p className="text-lead">{measuring.problem}</p>}
+        {measuring.answer ? (
+          <Told answer={measuring.answer} knife={knife} onDone={onClose} />
+        ) : (
+          !measuring.problem && <p className="voice text-ink3">No scale yet.</p>
+        )}
+      </div>
+    </Dialog>
+  );
+}
+
+function Modes({ measuring: { mode, setMode, length, setLength, beginAnew } }: { measuring: Measuring }) {
+  return (
+    <div className="mt-3 flex flex-wrap items-end gap-x-4 gap-y-2">
+      {(Object.keys(MODES) as Mode[]).map((m) => (
+        <button key={m} type="button" className="press" aria-pressed={mode === m} onClick={() => setMode(m)}>
+          {{ scale: "Scale", distance: "Length", outline: "Outline" }[m]}
+        </button>
+      ))}
+      <TextField
+        label="Known length"
+        className="w-28"
+        value={length}
+        onCommit={(text) => setLength(text ?? "")}
+      />
+      <button type="button" className="press" onClick={beginAnew}>
+        Begin anew
+      </button>
+    </div>
+  );
+}
+
+/** By how much an arrow key moves the cross. */
+const step = (key: string, by: number): [number, number] | undefined =>
+  (
+    ({
+      ArrowLeft: [-by, 0],
+      ArrowRight: [by, 0],
+      ArrowUp: [0, -by],
+      ArrowDown: [0, by],
+    }) as Record<string, [number, number]>
+  )[key];
+
+/** The photograph itself: a press or Enter sets a place. */
+function Sheet({ photo, measuring: { mode, clicks, place } }: { photo: Photo; measuring: Measuring }) {
+  const [cursor, setCursor] = useState<Point>({ x: photo.width / 2, y: photo.height / 2 });
+  const thin = photo.width / 500;
+  const onPointerDown = (e: PointerEvent<SVGSVGElement>) => {
+    const box = e.currentTarget.getBoundingClientRect();
     place({
       x: ((e.clientX - box.left) / box.width) * photo.width,
       y: ((e.clientY - box.top) / box.height) * photo.height,
     });
   };
   const onKeyDown = (e: KeyboardEvent) => {
-    const by = e.shiftKey ? 20 : 2;
-    const steps: Record<string, [number, number]> = {
-      ArrowLeft: [-by, 0],
-      ArrowRight: [by, 0],
-      ArrowUp: [0, -by],
-      ArrowDown: [0, by],
-    };
-    const step = steps[e.key];
-    if (step) setCursor((c) => ({ x: c.x + step[0], y: c.y + step[1] }));
+    const moved = step(e.key, e.shiftKey ? 20 : 2);
+    if (moved) setCursor((c) => ({ x: c.x + moved[0], y: c.y + moved[1] }));
     else if (e.key === "Enter" || e.key === " ") place(cursor);
     else return;
     e.preventDefault();
   };
-  const last = answer?.distances.at(-1);
-  const thin = photo.width / 500;
   return (
-    <Dialog open onClose={onClose} title={`Measuring on ${photo.fileName}`}>
-      <div className="mt-3 flex flex-wrap items-end gap-x-4 gap-y-2">
-        {(Object.keys(MODES) as Mode[]).map((m) => (
-          <button
-            key={m}
-            type="button"
-            className="press"
-            aria-pressed={mode === m}
-            onClick={() => setMode(m)}
-          >
-            {{ scale: "Scale", distance: "Length", outline: "Outline" }[m]}
-          </button>
-        ))}
-        <TextField
-          label="Known length"
-          className="w-28"
-          value={length}
-          onCommit={(text) => {
-            setLength(text ?? "");
-            measure(clicks, text ?? "");
-          }}
-        />
-        <button
-          type="button"
-          className="press"
-          onClick={() => {
-            setClicks(EMPTY);
-            setAnswer(undefined);
-            setMode("scale");
-          }}
-        >
-          Begin anew
-        </button>
-      </div>
-      <p className="voice mt-1 text-ink2">{MODES[mode]}.</p>
-      <svg
-        ref={sheet}
-        role="application"
-        aria-label={`${MODES[mode]}. Arrow keys move the cross, Enter sets a place.`}
-        // biome-ignore lint/a11y/noNoninteractiveTabindex: places are set with the keyboard too
-        tabIndex={0}
-        viewBox={`0 0 ${photo.width} ${photo.height}`}
-        className="mt-2 w-full cursor-crosshair touch-none border border-ink"
-        onPointerDown={onPointerDown}
-        onKeyDown={onKeyDown}
-      >
-        <image href={`/api/photos/${photo.id}/view`} width={photo.width} height={photo.height} />
-        <Marks clicks={clicks} thin={thin} />
-        <path
-          d={`M${cursor.x - 9 * thin} ${cursor.y}h${18 * thin}M${cursor.x} ${cursor.y - 9 * thin}v${18 * thin}`}
-          stroke="#f7f6f0"
-          strokeWidth={thin}
-        />
-      </svg>
-      <div className="mt-2 min-h-16" role="status">
-        {problem && <p className="text-lead">{problem}</p>}
-        {!answer && !problem && <p className="voice text-ink3">No scale yet.</p>}
-        {answer && !last && !answer.area && (
-          <p>
-            Scale set: <span className="num">{(1 / answer.scale.mmPerPixel).toFixed(2)}</span> pixels to the
-            millimetre.
-          </p>
-        )}
-        {answer?.aslant && (
-          <p className="font-semibold text-lead">
-            The known lengths disagree by {(100 * answer.scale.tilt).toFixed(1)}%: the camera was not square
-            to the knife. Measures are as doubtful as that.
-          </p>
-        )}
-        {last && (
-          <p>
-            Length{" "}
-            <span className="num">
-              {last.mm.toFixed(2)} mm {"\u00b1"} {(1.645 * last.spread).toFixed(2)}
-            </span>
-            {units === "in" && (
-              <span className="text-ink2">, {lengthText(last.mm, "in", Number(parts))}</span>
-            )}
-            <Into knife={knife} mm={last.mm} onDone={onClose} />
-          </p>
-        )}
-        {answer?.area && (
-          <p>
-            Outline{" "}
-            <span className="num">
-              {answer.area.mm.toFixed(0)} mm{"\u00b2"} {"\u00b1"} {(1.645 * answer.area.spread).toFixed(0)}
-            </span>
-            <OutlineInto knife={knife} answer={answer} area={answer.area} onDone={onClose} />
-          </p>
-        )}
-      </div>
-    </Dialog>
+    <svg
+      role="application"
+      aria-label={`${MODES[mode]}. Arrow keys move the cross, Enter sets a place.`}
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: places are set with the keyboard too
+      tabIndex={0}
+      viewBox={`0 0 ${photo.width} ${photo.height}`}
+      className="mt-2 w-full cursor-crosshair touch-none border border-ink"
+      onPointerDown={onPointerDown}
+      onKeyDown={onKeyDown}
+    >
+      <image href={`/api/photos/${photo.id}/view`} width={photo.width} height={photo.height} />
+      <Marks clicks={clicks} thin={thin} />
+      <path
+        d={`M${cursor.x - 9 * thin} ${cursor.y}h${18 * thin}M${cursor.x} ${cursor.y - 9 * thin}v${18 * thin}`}
+        stroke="#f7f6f0"
+        strokeWidth={thin}
+      />
+    </svg>
+  );
+}
+
+/** What was measured, and where it can go. */
+function Told({ answer, knife, onDone }: { answer: Answer; knife: Knife; onDone: () => void }) {
+  const { units, parts } = usePreferences();
+  const last = answer.distances.at(-1);
+  return (
+    <>
+      {!last && !answer.area && (
+        <p>
+          Scale set: <span className="num">{(1 / answer.scale.mmPerPixel).toFixed(2)}</span> pixels to the
+          millimetre.
+        </p>
+      )}
+      {answer.aslant && (
+        <p className="font-semibold text-lead">
+          The known lengths disagree by {(100 * answer.scale.tilt).toFixed(1)}%: the camera was not square to
+          the knife. Measures are as doubtful as that.
+        </p>
+      )}
+      {last && (
+        <p>
+          Length <Within mm={last.mm} spread={last.spread} digits={2} unit="mm" />
+          {units === "in" && <span className="text-ink2">, {lengthText(last.mm, "in", Number(parts))}</span>}
+          <Into knife={knife} mm={last.mm} onDone={onDone} />
+        </p>
+      )}
+      {answer.area && (
+        <p>
+          Outline <Within mm={answer.area.mm} spread={answer.area.spread} digits={0} unit={"mm\u00b2"} />
+          <OutlineInto knife={knife} answer={answer} area={answer.area} onDone={onDone} />
+        </p>
+      )}
+    </>
+  );
+}
+
+/** Nine times in ten a measure with this spread lies so far from the truth at most. */
+const NINE_IN_TEN = 1.645;
+
+function Within({ mm, spread, digits, unit }: { mm: number; spread: number; digits: number; unit: string }) {
+  return (
+    <span className="num">
+      {mm.toFixed(digits)} {unit} {"\u00b1"} {(NINE_IN_TEN * spread).toFixed(digits)}
+    </span>
   );
 }
 

@@ -129,6 +129,9 @@ function faceWords(f: SeenFace | undefined): string {
   return f.lines.length === 1 ? "1 line" : `${f.lines.length} lines`;
 }
 
+const MOST_LINES = 6;
+
+/** The face in hand: how it was found, what stands there, and a camera for it. */
 function FaceInHand({
   book,
   face,
@@ -143,89 +146,16 @@ function FaceInHand({
   onChange: (face: SeenFace | undefined) => void;
 }) {
   const { id = "" } = useParams();
-  const box = useRef<HTMLDivElement>(null);
-  const lines = seen?.state === "read" ? seen.lines : [];
-  const shown = [...lines, ""].slice(0, 6);
-  const base = { blade: face.blade, face: face.side };
-  const setLine = (i: number, text: string) => {
-    const next = [...lines];
-    next[i] = text;
-    while (next.length > 0 && next.at(-1)?.trim() === "") next.pop();
-    onChange({
-      ...seen,
-      ...base,
-      state: "read",
-      lines: next.map((l) => l ?? ""),
-    });
-  };
-  const setState = (state: string | undefined) => {
-    if (!state) onChange(undefined);
-    else
-      onChange({
-        ...base,
-        state: state as SeenFace["state"],
-        technique: state === "read" ? seen?.technique : undefined,
-        lines: state === "read" ? lines : [],
-      });
-  };
   return (
-    <div ref={box} className="min-w-0">
-      <div className="grid grid-cols-2 gap-x-4 sm:grid-cols-3">
-        <Field
-          label={
-            face.side === "blade"
-              ? `Blade ${face.blade}, the flat`
-              : `Tang ${face.blade}, ${book.choices.face.find((f) => f.id === face.side)?.label}`
-          }
-        >
-          {(ids) => (
-            <Select
-              {...ids}
-              value={seen?.state}
-              nothing="not yet looked"
-              options={book.choices.faceState}
-              onChange={setState}
-            />
-          )}
-        </Field>
-        <Field label="How it was marked">
-          {(ids) => (
-            <Select
-              {...ids}
-              value={seen?.technique}
-              nothing="not looked at"
-              options={book.choices.technique}
-              disabled={seen?.state !== "read"}
-              onChange={(t) => seen && onChange({ ...seen, technique: t as SeenFace["technique"] })}
-            />
-          )}
-        </Field>
-        <Field label="Shape of the lettering">
-          {(ids) => (
-            <Select
-              {...ids}
-              value={seen?.layout}
-              nothing="not looked at"
-              options={book.choices.layout}
-              disabled={seen?.state !== "read"}
-              onChange={(l) => seen && onChange({ ...seen, layout: l as SeenFace["layout"] })}
-            />
-          )}
-        </Field>
-      </div>
+    <div className="min-w-0">
+      <HowItWasFound book={book} face={face} seen={seen} onChange={onChange} />
       {seen?.state !== "bare" && seen?.state !== "worn" && (
-        <div className="mt-2 overflow-x-auto border border-ink bg-lit px-3 pt-1.5 pb-0.5">
-          {shown.map((line, i) => (
-            <LineInput
-              // biome-ignore lint/suspicious/noArrayIndexKey: a line is known by its place
-              key={i}
-              label={`Line ${i + 1} of the mark`}
-              line={line}
-              onCommit={(text) => setLine(i, text)}
-              onEnter={() => box.current?.querySelectorAll<HTMLInputElement>("input")[i + 1]?.focus()}
-            />
-          ))}
-        </div>
+        <Lines
+          lines={seen?.lines ?? []}
+          onChange={(lines) =>
+            onChange({ ...seen, blade: face.blade, face: face.side, state: "read", lines })
+          }
+        />
       )}
       {problem && <p className="mt-1 text-lead">{problem}</p>}
       {seen?.state === "read" && (
@@ -239,18 +169,11 @@ function FaceInHand({
         </label>
       )}
       <p className="mt-1 flex flex-wrap gap-x-3 gap-y-0.5 text-[0.78125rem]/[1.125rem] text-ink2">
-        <span>
-          <Key>.</Key> lost letter
-        </span>
-        <span>
-          <Key>?</Key> doubtful
-        </span>
-        <span>
-          <Key>*</Key> lost stretch
-        </span>
-        <span>
-          <Key>Enter</Key> next line
-        </span>
+        {LETTER_KEYS.map(([key, does]) => (
+          <span key={key}>
+            <Key>{key}</Key> {does}
+          </span>
+        ))}
       </p>
       <div className="no-print mt-1">
         <PhoneAsCamera
@@ -260,6 +183,104 @@ function FaceInHand({
         />
       </div>
       <TangPhoto />
+    </div>
+  );
+}
+
+const LETTER_KEYS = [
+  [".", "lost letter"],
+  ["?", "doubtful"],
+  ["*", "lost stretch"],
+  ["Enter", "next line"],
+] as const;
+
+function HowItWasFound({
+  book,
+  face,
+  seen,
+  onChange,
+}: {
+  book: Book;
+  face: FaceOf;
+  seen: SeenFace | undefined;
+  onChange: (face: SeenFace | undefined) => void;
+}) {
+  const isRead = seen?.state === "read";
+  const setState = (state: string | undefined) =>
+    onChange(
+      state
+        ? {
+            blade: face.blade,
+            face: face.side,
+            state: state as SeenFace["state"],
+            technique: state === "read" ? seen?.technique : undefined,
+            lines: state === "read" ? (seen?.lines ?? []) : [],
+          }
+        : undefined,
+    );
+  const place = book.choices.face.find((f) => f.id === face.side)?.label;
+  return (
+    <div className="grid grid-cols-2 gap-x-4 sm:grid-cols-3">
+      <Field label={face.side === "blade" ? `Blade ${face.blade}, the flat` : `Tang ${face.blade}, ${place}`}>
+        {(ids) => (
+          <Select
+            {...ids}
+            value={seen?.state}
+            nothing="not yet looked"
+            options={book.choices.faceState}
+            onChange={setState}
+          />
+        )}
+      </Field>
+      <Field label="How it was marked">
+        {(ids) => (
+          <Select
+            {...ids}
+            value={seen?.technique}
+            nothing="not looked at"
+            options={book.choices.technique}
+            disabled={!isRead}
+            onChange={(t) => seen && onChange({ ...seen, technique: t as SeenFace["technique"] })}
+          />
+        )}
+      </Field>
+      <Field label="Shape of the lettering">
+        {(ids) => (
+          <Select
+            {...ids}
+            value={seen?.layout}
+            nothing="not looked at"
+            options={book.choices.layout}
+            disabled={!isRead}
+            onChange={(l) => seen && onChange({ ...seen, layout: l as SeenFace["layout"] })}
+          />
+        )}
+      </Field>
+    </div>
+  );
+}
+
+/** The lines as they stand on the steel, with one more to write in. */
+function Lines({ lines, onChange }: { lines: string[]; onChange: (lines: string[]) => void }) {
+  const box = useRef<HTMLDivElement>(null);
+  const setLine = (i: number, text: string) => {
+    const next = [...lines];
+    next[i] = text;
+    while (next.length > 0 && next.at(-1)?.trim() === "") next.pop();
+    onChange(next.map((l) => l ?? ""));
+  };
+  return (
+    <div ref={box} className="mt-2 overflow-x-auto border border-ink bg-lit px-3 pt-1.5 pb-0.5">
+      {[...lines, ""].slice(0, MOST_LINES).map((line, i) => (
+        <LineInput
+          // biome-ignore lint/suspicious/noArrayIndexKey: a line is known by its place
+          key={i}
+          label={`Line ${i + 1} of the mark`}
+          line={line}
+          onCommit={(text) => setLine(i, text)}
+          onEnter={() => box.current?.querySelectorAll<HTMLInputElement>("input")[i + 1]?.focus()}
+        />
+      ))}
     </div>
   );
 }
