@@ -698,6 +698,8 @@ export interface components {
             speaks: components["schemas"]["AlterationSpeaks"][];
             cap?: string;
             /** Format: double */
+            loses?: number;
+            /** Format: double */
             worth: number;
             look: string;
             why: string;
@@ -996,6 +998,10 @@ export interface components {
         ConditionBook: {
             grades: components["schemas"]["ConditionBookGrade"][];
             points: components["schemas"]["ConditionBookPoint"][];
+            schools: components["schemas"]["School"][];
+            lives: components["schemas"]["ConditionBookLife"][];
+            once: string[][];
+            odd: components["schemas"]["ConditionBookOdd"][];
             boxes: components["schemas"]["ConditionBookBox"][];
             alterations: components["schemas"]["Alteration"][];
         };
@@ -1011,6 +1017,10 @@ export interface components {
             id: string;
             label: string;
             allows: string;
+            /** Format: double */
+            loses: number;
+            /** Format: double */
+            often: number;
             why: string;
             left?: number[][];
         };
@@ -1020,9 +1030,27 @@ export interface components {
             /** Format: double */
             worth: number;
         };
+        ConditionBookLife: {
+            id: string;
+            label: string;
+            /** Format: double */
+            share: number;
+            /** Format: double */
+            tilt: number;
+            why: string;
+        };
+        ConditionBookOdd: {
+            say: string;
+            when: {
+                [key: string]: string[];
+            };
+        };
         ConditionBookPoint: {
             id: string;
             station: string;
+            part: string;
+            eachBlade?: boolean;
+            onlyIf?: components["schemas"]["FeatureOnlyIf"];
             label: string;
             ask: string;
             usualFault: string;
@@ -1189,6 +1217,10 @@ export interface components {
             specimen: components["schemas"]["Specimen"];
             without?: string[];
             packs?: components["schemas"]["Pack"][];
+        };
+        FeatureOnlyIf: {
+            feature: string;
+            values: string[];
         };
         Folder: {
             folder: string;
@@ -1800,6 +1832,91 @@ export interface components {
             updatedAt: string;
             specimen: components["schemas"]["Specimen"];
         };
+        School: {
+            id: string;
+            /** @enum {string} */
+            kind: "worst-fault" | "points";
+            label: string;
+            about: string;
+            levels?: components["schemas"]["SchoolLevel"][];
+            caps: {
+                [key: string]: {
+                    [key: string]: string;
+                };
+            };
+            /** Format: int32 */
+            together: number;
+            /** Format: double */
+            otherBlades: number;
+            parts: components["schemas"]["SchoolPart"][];
+            bands: {
+                [key: string]: number;
+            };
+        };
+        SchoolLevel: {
+            id: string;
+            label: string;
+        };
+        SchoolPart: {
+            id: string;
+            label: string;
+            /** Format: double */
+            points: number;
+        };
+        SchoolVerdict: {
+            id: string;
+            /** @enum {string} */
+            kind: "worst-fault" | "points";
+            label: string;
+            about: string;
+            best?: components["schemas"]["SchoolVerdictStand"];
+            atLeast?: components["schemas"]["SchoolVerdictStand"];
+            atBest?: components["schemas"]["SchoolVerdictStand"];
+            likely?: components["schemas"]["SchoolVerdictStand"];
+            chances: components["schemas"]["SchoolVerdictChance"][];
+            reasons: components["schemas"]["SchoolVerdictFault"][];
+            narrows: components["schemas"]["SchoolVerdictNarrowing"][];
+            /** Format: int32 */
+            open: number;
+        };
+        SchoolVerdictChance: {
+            id: string;
+            label: string;
+            /** Format: double */
+            probability: number;
+        };
+        SchoolVerdictFault: {
+            of: string;
+            /** Format: int32 */
+            blade: number;
+            label: string;
+            found: string;
+            /** @enum {string} */
+            sureness: "sure" | "likely" | "unsure" | "cannot-tell";
+            /** Format: double */
+            probability: number;
+            allows?: string;
+            /** Format: double */
+            loses?: number;
+            counts: boolean;
+            part: string;
+            why: string;
+        };
+        SchoolVerdictNarrowing: {
+            of: string;
+            /** Format: int32 */
+            blade: number;
+            station: string;
+            label: string;
+            /** Format: double */
+            gain: number;
+        };
+        SchoolVerdictStand: {
+            id: string;
+            label: string;
+            /** Format: double */
+            points?: number;
+        };
         SeenBlade: {
             type?: components["schemas"]["SeenString"];
             end?: components["schemas"]["SeenEnd"];
@@ -1811,6 +1928,9 @@ export interface components {
             heights: components["schemas"]["SeenBladeBladeHeight"][];
             area?: components["schemas"]["SeenBladeBladeArea"];
             seen: {
+                [key: string]: components["schemas"]["SeenString"];
+            };
+            condition: {
                 [key: string]: components["schemas"]["SeenString"];
             };
         };
@@ -2122,6 +2242,7 @@ export interface components {
             grade: components["schemas"]["GradeVerdict"];
             value: components["schemas"]["ValueVerdict"];
             originality: components["schemas"]["Originality"];
+            schools: components["schemas"]["SchoolVerdict"][];
             findings: components["schemas"]["VerdictFinding"][];
             sketch: components["schemas"]["Sketch"];
             progress: components["schemas"]["VerdictProgress"][];

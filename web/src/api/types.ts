@@ -46,6 +46,7 @@ export type Beside = Schemas["Beside"];
 export type Lookalike = Beside["comparison"]["totals"][number];
 export type PhoneLine = Schemas["PhoneInvited"];
 export type Photo = Schemas["Photo"];
+export type SchoolVerdict = Schemas["SchoolVerdict"];
 export type Grade = Schemas["GradeVerdict"];
 
 /** What the server says is wrong with an entry. */

@@ -91,7 +91,7 @@ export function Answers({
         aria-label={`Answers: ${inHand.label}`}
         data-answers
         onKeyDown={onKeyDown}
-        className={`grid content-start gap-x-1 ${isPictured ? "grid-cols-3" : "grid-cols-2"}`}
+        className={`grid content-start gap-x-1 ${isPictured ? "grid-cols-3 [&>button]:justify-end" : "grid-cols-2"}`}
       >
         {[...shown, CANNOT_TELL].map((a, i) => (
           <Choice
@@ -148,7 +148,7 @@ function Choice({
       aria-pressed={isChosen}
       title={answer.title}
       onClick={onChoose}
-      className="flex min-h-6 min-w-0 flex-col justify-end border-b-2 border-transparent px-1 py-0.5 text-left hover:bg-bone aria-pressed:border-blue aria-pressed:bg-lit aria-pressed:font-semibold"
+      className="flex min-h-6 min-w-0 flex-col justify-start border-b-2 border-transparent px-1 py-0.5 text-left hover:bg-bone aria-pressed:border-blue aria-pressed:bg-lit aria-pressed:font-semibold"
     >
       {answer.picture && <span aria-hidden="true">{answer.picture}</span>}
       <span className="text-[0.8125rem]/[1.0625rem]">

@@ -49,9 +49,15 @@ describe("the same as the knife before", () => {
     questions: [{ id: "bail", station: "frame", label: "", asked: "once" as const, answers: [] }],
     condition: {
       grades: [],
+      schools: [],
+      lives: [],
+      once: [],
+      odd: [],
       boxes: [],
       alterations: [],
-      points: [{ id: "snap", station: "action", label: "", ask: "", usualFault: "", findings: [] }],
+      points: [
+        { id: "snap", station: "action", label: "", ask: "", part: "blades", usualFault: "", findings: [] },
+      ],
     },
   };
   const before = knife({

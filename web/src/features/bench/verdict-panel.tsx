@@ -5,6 +5,7 @@ import { api } from "../../api/client";
 import type { Dating, Verdict } from "../../api/types";
 import { money, percent, sentence, years, yearsWhole } from "../../format";
 import { Key } from "../../ui/key";
+import { headWords, useSchools } from "./grading/use-schools";
 import { NextLooks } from "./next-looks";
 import type { Phase } from "./saving/machine";
 import type { Knife } from "./use-knife";
@@ -179,7 +180,9 @@ function Opinion({ verdict, onGo }: { verdict: Verdict; onGo: (station: string) 
       <NextLooks looks={dating.lookNext} onGo={onGo} most={3} />
       <dl className="mt-2 mb-3 grid grid-cols-[4.5rem_minmax(0,1fr)] gap-x-2 border-t border-rule pt-1.5">
         <dt className="voice text-ink2">Condition</dt>
-        <dd data-testid="grade">{gradeWords(verdict)}</dd>
+        <dd data-testid="grade">
+          <GradeLine verdict={verdict} />
+        </dd>
         <dt className="voice text-ink2">Value</dt>
         <dd data-testid="value">{valueWords(verdict)}</dd>
       </dl>
@@ -249,14 +252,20 @@ function Findings({ verdict }: { verdict: Verdict }) {
   );
 }
 
-function gradeWords({ grade }: Verdict): string {
-  if (!grade.best) return "Not yet looked at";
-  const worst = grade.reasons[0];
-  const range =
-    grade.atLeast && grade.atLeast.id !== grade.best.id
-      ? `${grade.best.label} to ${grade.atLeast.label}, ${grade.unseen.length} points not looked at`
-      : grade.best.label;
-  return worst ? `${range}: ${worst.label.toLowerCase()}, ${worst.found.toLowerCase()}` : range;
+/** The grade by the school that heads the page, with its worst fault; the box is told with it. */
+function GradeLine({ verdict }: { verdict: Verdict }) {
+  const { heads } = useSchools(verdict);
+  if (!heads?.best) return "Not yet looked at";
+  const [worst] = heads.reasons;
+  const boxed = verdict.grade.best?.label.split(", ").slice(1).join(", ");
+  return [
+    headWords(heads),
+    boxed,
+    heads.open > 0 && `${heads.open} points not looked at`,
+    worst && [worst.label, worst.found].filter(Boolean).join(", ").toLowerCase(),
+  ]
+    .filter(Boolean)
+    .join("; ");
 }
 
 function valueWords({ value }: Verdict): string {

@@ -71,6 +71,7 @@ export function BladesStation({ knife, book }: StationProps) {
               end: blades.length === 0 ? { value: "A", sureness: "sure" } : undefined,
               heights: [],
               seen: {},
+              condition: {},
             },
           ]),
         )}

@@ -145,7 +145,7 @@ public final class SpecimenFormat {
           .properties()
           .forEach(e -> seen("seen.", e, f -> f.asked() == Feature.Asked.ONCE));
       tree.path("measured").properties().forEach(this::measured);
-      tree.path("condition").properties().forEach(this::condition);
+      tree.path("condition").properties().forEach(e -> condition("condition.", e, p -> true));
     }
 
     private interface Element {
@@ -175,6 +175,11 @@ public final class SpecimenFormat {
           .path("seen")
           .properties()
           .forEach(e -> seen(at + ".seen.", e, f -> f.asked().ofBlade(place)));
+      // That of the main blade stands with the knife.
+      blade
+          .path("condition")
+          .properties()
+          .forEach(e -> condition(at + ".condition.", e, p -> place > 0 && p.isEachBlade()));
     }
 
     // A maker may be of a pack that is switched off just now: the claim stays as it was written.
@@ -293,11 +298,13 @@ public final class SpecimenFormat {
       }
     }
 
-    private void condition(Map.Entry<String, JsonNode> entry) {
-      String at = "condition." + entry.getKey();
-      var point = shelf.condition().point(entry.getKey());
+    private void condition(
+        String where, Map.Entry<String, JsonNode> entry, Predicate<ConditionBook.Point> asked) {
+      String at = where + entry.getKey();
+      var point = shelf.condition().point(entry.getKey()).filter(asked);
       if (point.isEmpty()) {
-        Stream<String> points = shelf.condition().points().stream().map(ConditionBook.Point::id);
+        Stream<String> points =
+            shelf.condition().points().stream().filter(asked).map(ConditionBook.Point::id);
         unknown(at, entry.getKey(), points);
         return;
       }

@@ -125,8 +125,8 @@ final class Upgrades {
                       move(seen, r.of(), r.toOf());
                     }
                   });
-      case POINT -> object(knife.path("condition")).forEach(seen -> key(seen, r));
-      case FINDING -> object(knife.path("condition")).forEach(seen -> answer(seen, r.of(), r));
+      case POINT -> conditionsIn(knife).forEach(seen -> key(seen, r));
+      case FINDING -> conditionsIn(knife).forEach(seen -> answer(seen, r.of(), r));
       case QUANTITY -> object(knife.path("measured")).forEach(seen -> key(seen, r));
       case PATTERN ->
           objects(knife.path("comparables")).forEach(sale -> answer(sale, "pattern", r));
@@ -140,6 +140,13 @@ final class Upgrades {
     List<ObjectNode> all = new ArrayList<>(object(knife.path("seen")));
     blades(knife).forEach(blade -> all.addAll(object(blade.path("seen"))));
     objects(knife.path("story")).forEach(event -> all.addAll(object(event.path("shows"))));
+    return all;
+  }
+
+  // What was found of the knife, and of each blade after the main one.
+  private static List<ObjectNode> conditionsIn(ObjectNode knife) {
+    List<ObjectNode> all = new ArrayList<>(object(knife.path("condition")));
+    blades(knife).forEach(blade -> all.addAll(object(blade.path("condition"))));
     return all;
   }
 

@@ -68,8 +68,11 @@ class UpgradesTest {
     renamed(
         What.FEATURE, null, "{'seen':{'b0':'x','a':'y','z':'x'},'blades':[{'seen':{'a':'y'}}]}");
     renamed(What.ANSWER, "f", "{'seen':{'f':'a','g':'x'},'blades':[{'seen':{'f':'a'}}]}");
-    renamed(What.POINT, null, "{'condition':{'a':'none'}}");
-    renamed(What.FINDING, "p", "{'condition':{'p':{'value':'a','sureness':'sure'}}}");
+    renamed(What.POINT, null, "{'condition':{'a':'none'},'blades':[{'condition':{'a':'none'}}]}");
+    renamed(
+        What.FINDING,
+        "p",
+        "{'condition':{'p':{'value':'a','sureness':'sure'}},'blades':[{'condition':{'p':'a'}}]}");
     renamed(What.QUANTITY, null, "{'measured':{'a':['5 N']}}");
     renamed(What.PATTERN, null, "{'comparables':[{'pattern':'a'}]}");
     renamed(What.TABLE, null, "{'registered':[{'table':'a'}]}");
@@ -106,7 +109,7 @@ class UpgradesTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"4", "0", "-1", "1.5", "'1'", "null", "[]"})
+  @ValueSource(strings = {"5", "0", "-1", "1.5", "'1'", "null", "[]"})
   void aFormatThatCannotBeIsTold(String format) {
     String kept = "{'format':" + format + ",'title':'mine'}";
     assertThatThrownBy(() -> SpecimenFormat.read(tree(kept), SHELF))
@@ -114,7 +117,7 @@ class UpgradesTest {
             InvalidInput.class,
             e -> {
               assertThat(e.problems()).singleElement().extracting("field").isEqualTo("format");
-              assertThat(e.getMessage()).contains("from 1 to 3");
+              assertThat(e.getMessage()).contains("from 1 to 4");
             });
   }
 

@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param often how often it is met where nothing shows it; null where it is never guessed
  * @param speaks what makes it likelier or less likely
  * @param cap the best grade it allows; null where it does not touch the grade
+ * @param loses points of a hundred it takes; null where it takes none
  * @param worth what is left of the value; 1 where it takes nothing, or the grade has it already
  * @param look what to look for
  * @param why it does so
@@ -30,6 +31,7 @@ public record Alteration(
     @Nullable Double often,
     List<Speaks> speaks,
     @Nullable String cap,
+    @Nullable Double loses,
     double worth,
     String look,
     String why,

@@ -1,23 +1,34 @@
 package snikra.core.condition;
 
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import snikra.core.clue.Feature;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.Sureness;
 
 /**
- * The points of condition and the grades, best grade first.
+ * The points of condition, and how collectors of different habits judge them.
  *
  * @param grades best first
+ * @param schools the first heads every page
+ * @param lives a knife may have had: faults keep company, and what was found tells of the rest
+ * @param once points and alterations that are one loss, such as a blade worn and shortened: the
+ *     worst of them counts
+ * @param odd what hardly stands together on one knife
  * @param boxes what a box makes of a grade, the first that fits holds
  * @param alterations in which a knife may not be as made
  */
 public record ConditionBook(
-    List<Grade> grades, List<Point> points, List<Box> boxes, List<Alteration> alterations) {
+    List<Grade> grades,
+    List<Point> points,
+    List<School> schools,
+    List<Life> lives,
+    List<List<String>> once,
+    List<Odd> odd,
+    List<Box> boxes,
+    List<Alteration> alterations) {
 
   /**
    * A named grade.
@@ -30,17 +41,44 @@ public record ConditionBook(
    * A point one looks at.
    *
    * @param station where one looks at it: the condition, or the action
-   * @param usualFault the grade its ordinary fault allows, for a point not looked at
+   * @param part of the knife it belongs to, where points are counted
+   * @param eachBlade whether it is asked of every blade; what is said of the knife is of its main
+   *     one
+   * @param onlyIf an answer of the clue book without which there is nothing to look at
+   * @param usualFault its ordinary fault, for a point not looked at
    */
   public record Point(
       String id,
       String station,
+      String part,
+      @Nullable Boolean eachBlade,
+      Feature.@Nullable OnlyIf onlyIf,
       String label,
       String ask,
       String usualFault,
       List<Finding> findings) {
     public Point {
       findings = List.copyOf(findings);
+    }
+
+    /** Whether there is nothing to look at, as far as what was seen surely says. */
+    boolean isBeside(Map<String, Seen<String>> seen) {
+      Seen<String> answer = onlyIf == null ? null : seen.get(onlyIf.feature());
+      return Seen.valueOf(answer) != null
+          && answer.sureness() == Sureness.SURE
+          && answer.or() == null
+          && !onlyIf.values().contains(answer.value());
+    }
+
+    /** Whether it is asked of every blade. */
+    public boolean isEachBlade() {
+      return Boolean.TRUE.equals(eachBlade);
+    }
+
+    /** What was found, where it is a finding of this point. */
+    @Nullable Finding found(@Nullable Seen<String> seen) {
+      String value = Seen.valueOf(seen);
+      return value == null ? null : finding(value).orElse(null);
     }
 
     /** The finding with this id. */
@@ -50,18 +88,66 @@ public record ConditionBook(
 
     /** What was found of it on a knife. */
     public Optional<Finding> found(Map<String, Seen<String>> condition) {
-      return Optional.ofNullable(Seen.valueOf(condition.get(id))).flatMap(this::finding);
+      return Optional.ofNullable(found(condition.get(id)));
     }
   }
 
   /**
    * What may be found, and the best grade it allows.
    *
+   * @param loses points of a hundred it takes
+   * @param often how many of a hundred old knives show it
    * @param left for findings that are drawn: places along a blade, 0 at the tang and 1 at the
    *     point, each with the share of its height that is left
    */
   public record Finding(
-      String id, String label, String allows, String why, @Nullable List<List<Double>> left) {}
+      String id,
+      String label,
+      String allows,
+      double loses,
+      double often,
+      String why,
+      @Nullable List<List<Double>> left) {}
+
+  /**
+   * The life a knife had.
+   *
+   * @param share of old knives that had it
+   * @param tilt by what power of e each finding is met oftener than the one before it, beside how
+   *     often it is met on any old knife
+   */
+  public record Life(String id, String label, double share, double tilt, String why) {
+    /** How often each finding of a point is met after this life; sums to 1. */
+    double[] rates(Point p) {
+      double[] rates = new double[p.findings().size()];
+      double sum = 0;
+      for (int i = 0; i < rates.length; i++) {
+        rates[i] = p.findings().get(i).often() * Math.exp(tilt * i);
+        sum += rates[i];
+      }
+      for (int i = 0; i < rates.length; i++) {
+        rates[i] = sum > 0 ? rates[i] / sum : 0;
+      }
+      return rates;
+    }
+  }
+
+  /** Findings that hardly stand together, by point, and what is asked where they do. */
+  public record Odd(String say, Map<String, List<String>> when) {
+    public Odd {
+      when = Map.copyOf(when);
+    }
+
+    /** Whether all of it was found. */
+    public boolean isFound(Map<String, Seen<String>> condition) {
+      return when.entrySet().stream()
+          .allMatch(
+              e -> {
+                String found = Seen.valueOf(condition.get(e.getKey()));
+                return found != null && e.getValue().contains(found);
+              });
+    }
+  }
 
   /**
    * A knife with its box, or without it.
@@ -90,6 +176,10 @@ public record ConditionBook(
     grades = List.copyOf(grades);
     boxes = boxes == null ? List.of() : List.copyOf(boxes);
     points = List.copyOf(points);
+    schools = List.copyOf(schools);
+    lives = lives == null || lives.isEmpty() ? List.of(ANY_LIFE) : List.copyOf(lives);
+    once = once == null ? List.of() : once.stream().map(List::copyOf).toList();
+    odd = odd == null ? List.of() : List.copyOf(odd);
     alterations = alterations == null ? List.of() : List.copyOf(alterations);
     for (Alteration a : alterations) {
       if (a.cap() != null) {
@@ -102,7 +192,10 @@ public record ConditionBook(
       }
     }
     for (Point p : points) {
-      requireGrade(grades, p.usualFault(), p.id());
+      if (p.finding(p.usualFault()).isEmpty()) {
+        throw new IllegalArgumentException(
+            "usual fault of " + p.id() + " must be one of its findings; found " + p.usualFault());
+      }
       for (Finding f : p.findings()) {
         requireGrade(grades, f.allows(), p.id() + "." + f.id());
       }
@@ -116,9 +209,42 @@ public record ConditionBook(
     }
   }
 
-  /** A book in which nothing was ever altered. */
+  private static final Life ANY_LIFE = new Life("any", "Any", 1, 0, "");
+
+  /** A book of one school, in which nothing was ever altered. */
   public ConditionBook(List<Grade> grades, List<Point> points) {
-    this(grades, points, List.of(), List.of());
+    this(grades, points, List.of(plain()), List.of(), List.of(), List.of(), List.of(), List.of());
+  }
+
+  private static School plain() {
+    return new School(
+        "usual", School.Kind.WORST_FAULT, "By the worst fault", "", null, null, 0, 0, null, null);
+  }
+
+  /** The levels of a school, best first. */
+  public List<School.Level> levels(School school) {
+    return school.levels() == null
+        ? grades.stream().map(g -> new School.Level(g.id(), g.label())).toList()
+        : school.levels();
+  }
+
+  /** Points that are one loss share a name; any other has its own. */
+  String lossOf(String id) {
+    return once.stream()
+        .filter(g -> g.contains(id))
+        .findFirst()
+        .map(g -> String.join("+", g))
+        .orElse(id);
+  }
+
+  /** Whose loss it is first of all, where several points are one. */
+  int placeInLoss(String id) {
+    return once.stream().filter(g -> g.contains(id)).findFirst().map(g -> g.indexOf(id)).orElse(0);
+  }
+
+  /** What every school makes of a knife, in the order of the book. */
+  public List<SchoolVerdict> judge(Looked looked) {
+    return schools.stream().map(s -> Grading.by(this, s, looked)).toList();
   }
 
   /** The point with this id. */
@@ -137,49 +263,34 @@ public record ConditionBook(
   }
 
   /**
-   * The grade by the worst fault found; how far what was not looked at, or not surely, could lower
-   * it; and how far it would rise were the faults not seen surely not there. The box is told with
-   * the grade and changes nothing of it.
-   *
-   * @param seen what else was seen, by feature
+   * The grade by the school that heads the page. The box is told with the grade and changes nothing
+   * of it.
    */
-  public GradeVerdict grade(Map<String, Seen<String>> condition, Map<String, Seen<String>> seen) {
-    List<GradeVerdict.Reason> reasons = new ArrayList<>();
-    List<String> unseen = new ArrayList<>();
-    int best = 0;
-    int usual = 0;
-    int surely = 0;
-    for (Point p : points) {
-      Optional<Finding> found = p.found(condition);
-      if (found.isEmpty()) {
-        unseen.add(p.label());
-        usual = Math.max(usual, rank(p.usualFault()));
-        continue;
-      }
-      int rank = rank(found.get().allows());
-      Sureness sureness = condition.get(p.id()).sureness();
-      best = Math.max(best, rank);
-      surely = Math.max(surely, sureness == Sureness.SURE ? rank : 0);
-      usual = Math.max(usual, sureness == Sureness.SURE ? 0 : rank(p.usualFault()));
-      if (rank > 0) {
-        reasons.add(
-            new GradeVerdict.Reason(
-                p.id(),
-                p.label(),
-                found.get().label(),
-                sureness,
-                grades.get(rank),
-                found.get().why()));
-      }
-    }
-    reasons.sort(Comparator.comparingInt((GradeVerdict.Reason r) -> -rank(r.allows().id())));
-    boolean graded = unseen.size() < points.size();
+  public GradeVerdict grade(Looked looked) {
+    SchoolVerdict by = Grading.brief(this, schools.get(0), looked);
     return new GradeVerdict(
-        graded ? boxed(grades.get(best), condition, seen) : null,
-        graded ? grades.get(Math.max(best, usual)) : null,
-        graded ? grades.get(surely) : null,
-        reasons,
-        unseen);
+        by.best() == null ? null : boxed(grade(by.best()), looked.condition(), looked.seen()),
+        by.atLeast() == null ? null : grade(by.atLeast()),
+        by.atBest() == null ? null : grade(by.atBest()),
+        by.reasons().stream().map(this::reason).toList(),
+        unseen(looked));
+  }
+
+  private Grade grade(SchoolVerdict.Stand stand) {
+    return grades.get(rank(stand.id()));
+  }
+
+  private GradeVerdict.Reason reason(SchoolVerdict.Fault f) {
+    Grade allows =
+        grades.stream().filter(g -> g.label().equals(f.allows())).findFirst().orElse(grades.get(0));
+    return new GradeVerdict.Reason(f.of(), f.label(), f.found(), f.sureness(), allows, f.why());
+  }
+
+  private List<String> unseen(Looked looked) {
+    return points.stream()
+        .filter(p -> p.found(looked.of(p.id(), 1)) == null && !p.isBeside(looked.seen()))
+        .map(Point::label)
+        .toList();
   }
 
   private Grade boxed(

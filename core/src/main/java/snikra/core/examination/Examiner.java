@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
 import snikra.core.condition.GradeVerdict;
+import snikra.core.condition.Looked;
 import snikra.core.dating.DatingModel;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.dating.Evidence;
@@ -32,6 +33,7 @@ import snikra.core.reference.ReferenceShelf;
 import snikra.core.resemblance.Comparison;
 import snikra.core.resemblance.Likeness;
 import snikra.core.resemblance.Lookalike;
+import snikra.core.specimen.LookReliability;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.Specimen;
 import snikra.core.value.Appraiser;
@@ -114,7 +116,8 @@ public final class Examiner {
         reader.read(without.contains(MARK) ? List.of() : knife.marks(), knife.seen());
     DatingVerdict dated = dating.date(evidence(knife, marks, pattern).without(without));
     NumberVerdict number = Numbers.read(knife, Gathering.found(knife), dated, shelf).orElse(null);
-    GradeVerdict grade = shelf.condition().grade(knife.condition(), knife.seen());
+    Looked looked = Looked.at(knife, LookReliability.of(shelf.judgement()));
+    GradeVerdict grade = shelf.condition().grade(looked);
     Sketch sketch = sketch(knife);
     ValueVerdict value =
         appraiser.appraise(subject(knife, pattern, dated, number, grade), knife.comparables());
@@ -129,6 +132,8 @@ public final class Examiner {
                     Findings.of("action", "acts-as-built", false, l.explain(), l.action())));
     Optional<MainBlade> main = MainBlade.of(knife, leadingPattern(pattern), shelf);
     findings.addAll(Questions.of(knife, sketch, main, shelf, thisYear));
+    OriginalityJudge originality = new OriginalityJudge(shelf, knife, dated, number, main);
+    List<Originality.Finding> done = originality.findings();
     return new Verdict(
         pattern,
         markVerdict(marks),
@@ -139,7 +144,8 @@ public final class Examiner {
         dated,
         grade,
         value,
-        new OriginalityJudge(shelf, knife, dated, number, main).judge(grade, value),
+        originality.judge(done, grade, value),
+        shelf.condition().judge(looked.with(originality.doubts(done))),
         findings,
         sketch,
         stations.progress(knife, pattern, dated, grade, findings));
@@ -191,7 +197,8 @@ public final class Examiner {
   public Summary summarise(Specimen knife) {
     PatternVerdict pattern = namer.name(knife);
     DatingVerdict dated = dating.dateBriefly(evidence(knife, pattern));
-    GradeVerdict grade = shelf.condition().grade(knife.condition(), knife.seen());
+    GradeVerdict grade =
+        shelf.condition().grade(Looked.at(knife, LookReliability.of(shelf.judgement())));
     NumberVerdict number = Numbers.read(knife, Gathering.found(knife), dated, shelf).orElse(null);
     ValueVerdict value =
         appraiser.appraise(subject(knife, pattern, dated, number, grade), knife.comparables());

@@ -13,6 +13,7 @@ import snikra.core.condition.Alteration;
 import snikra.core.condition.ConditionBook;
 import snikra.core.condition.ConditionBook.Grade;
 import snikra.core.condition.GradeVerdict;
+import snikra.core.condition.Looked;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.dating.DatingVerdict.Attribution;
 import snikra.core.dating.DatingVerdict.ClueInfluence;
@@ -61,13 +62,27 @@ final class OriginalityJudge {
     this.main = main;
   }
 
-  Originality judge(GradeVerdict graded, ValueVerdict value) {
-    List<Finding> findings =
-        shelf.condition().alterations().stream()
-            .map(this::finding)
-            .filter(f -> f.probability() >= TOLD_FROM)
-            .sorted(Comparator.comparingDouble((Finding f) -> -f.probability()))
-            .toList();
+  /** What may have been done, the likeliest first. */
+  List<Finding> findings() {
+    return shelf.condition().alterations().stream()
+        .map(this::finding)
+        .filter(f -> f.probability() >= TOLD_FROM)
+        .sorted(Comparator.comparingDouble((Finding f) -> -f.probability()))
+        .toList();
+  }
+
+  /** The same as doubts, for those who grade. */
+  List<Looked.Doubt> doubts(List<Finding> findings) {
+    return shelf.condition().alterations().stream()
+        .flatMap(
+            a ->
+                findings.stream()
+                    .filter(f -> f.id().equals(a.id()))
+                    .map(f -> new Looked.Doubt(a, f.probability())))
+        .toList();
+  }
+
+  Originality judge(List<Finding> findings, GradeVerdict graded, ValueVerdict value) {
     double worth = 1;
     for (Finding f : findings) {
       worth *= 1 - f.probability() * (1 - f.worth());

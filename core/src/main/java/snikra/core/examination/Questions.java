@@ -51,6 +51,9 @@ final class Questions {
                         m.missing().share(),
                         m.missing().low(),
                         m.missing().high())));
+    shelf.condition().odd().stream()
+        .filter(o -> o.isFound(knife.condition()))
+        .forEach(o -> out.add(Findings.of("condition", "odd-together", false, o.say())));
     if (knife.marks().stream().anyMatch(SeenFace::wasStruckOut)) {
       out.add(Findings.of("marks", "mark-struck-out", false));
     }

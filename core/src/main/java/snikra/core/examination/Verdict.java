@@ -7,6 +7,7 @@ import snikra.core.code.SeenCode;
 import snikra.core.code.SeenHallmark;
 import snikra.core.code.SeenNumber;
 import snikra.core.condition.GradeVerdict;
+import snikra.core.condition.SchoolVerdict;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.mark.MarkRival;
 import snikra.core.number.Contradictions;
@@ -20,6 +21,7 @@ import snikra.core.value.ValueVerdict;
  * All that is concluded about one knife.
  *
  * @param originality what may have been done to it, and what that takes from grade and value
+ * @param schools what each school of grading makes of it, with what may have been done to it
  * @param findings in words, the weightiest first
  * @param sketch what a drawing to scale needs
  * @param progress by station
@@ -35,6 +37,7 @@ public record Verdict(
     GradeVerdict grade,
     ValueVerdict value,
     Originality originality,
+    List<SchoolVerdict> schools,
     List<Finding> findings,
     Sketch sketch,
     List<Progress> progress) {

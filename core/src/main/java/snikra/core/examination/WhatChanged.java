@@ -132,7 +132,7 @@ public final class WhatChanged {
     knife.marks().forEach(this::face);
     numbers(knife);
     ofKnife.stream().filter(Answered::isLook).forEach(a -> answered(a.of(), "", a));
-    new TreeMap<>(knife.condition()).forEach(this::condition);
+    new TreeMap<>(knife.condition()).forEach((id, found) -> condition(id, id, "", found));
     new TreeMap<>(knife.measured())
         .forEach((id, read) -> put(id, quantity(id), read, Measurement::written));
     put(
@@ -170,6 +170,8 @@ public final class WhatChanged {
         put(key, name + ", " + OF_BLADE.get(answer.of()), answer.written(), v -> v);
       }
     }
+    new TreeMap<>(blade.condition())
+        .forEach((id, found) -> condition(at + ".condition." + id, id, name + ", ", found));
     if (blade.length() != null) {
       put(at + ".length", name + ", length", blade.length().written());
     }
@@ -214,10 +216,11 @@ public final class WhatChanged {
         new Line(MARKS, "Mark, blade " + face.blade() + ", " + face.face(), face.state() + read));
   }
 
-  private void condition(String id, Seen<String> found) {
+  private void condition(String key, String id, String of, Seen<String> found) {
+    String label = shelf.condition().point(id).map(ConditionBook.Point::label).orElse(id);
     put(
-        id,
-        shelf.condition().point(id).map(ConditionBook.Point::label).orElse(id),
+        key,
+        of.isEmpty() ? label : of + Wording.lowerFirst(label),
         found,
         v ->
             shelf

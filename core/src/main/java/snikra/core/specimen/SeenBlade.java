@@ -14,6 +14,8 @@ import snikra.core.measure.Length;
  * @param heights measured along it, for how much is left
  * @param area of its outline, traced on a photograph
  * @param seen by look of the look book, such as its half stop or its etch
+ * @param condition by point of condition that is asked of each blade; of the main blade it is kept
+ *     with the knife
  */
 public record SeenBlade(
     @Nullable Seen<String> type,
@@ -24,7 +26,8 @@ public record SeenBlade(
     @Nullable Length length,
     List<BladeHeight> heights,
     @Nullable BladeArea area,
-    Map<String, Seen<String>> seen) {
+    Map<String, Seen<String>> seen,
+    Map<String, Seen<String>> condition) {
 
   /** How high a blade is, spine to edge, so far from its tang shoulder. */
   public record BladeHeight(Length at, Length height) {}
@@ -39,6 +42,21 @@ public record SeenBlade(
   public SeenBlade {
     heights = heights == null ? List.of() : List.copyOf(heights);
     seen = seen == null ? Map.of() : Map.copyOf(seen);
+    condition = condition == null ? Map.of() : Map.copyOf(condition);
+  }
+
+  /** A blade whose condition nobody looked at. */
+  public SeenBlade(
+      @Nullable Seen<String> type,
+      @Nullable Seen<End> end,
+      @Nullable Seen<Presses> presses,
+      @Nullable Seen<Side> side,
+      @Nullable Seen<Integer> spring,
+      @Nullable Length length,
+      List<BladeHeight> heights,
+      @Nullable BladeArea area,
+      Map<String, Seen<String>> seen) {
+    this(type, end, presses, side, spring, length, heights, area, seen, Map.of());
   }
 
   /** A blade of which only this was looked at, and seen surely. */

@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import snikra.core.condition.ConditionBook.Finding;
 import snikra.core.condition.ConditionBook.Grade;
 import snikra.core.condition.ConditionBook.Point;
+import snikra.core.specimen.LookReliability;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.Sureness;
 
@@ -24,23 +25,34 @@ class ConditionBookTest {
           List.of(
               point(
                   "blade",
-                  "good",
-                  new Finding("full", "Full", "mint", "", null),
-                  new Finding("sliver", "Sliver", "poor", "", null)),
+                  "worn",
+                  finding("full", "Full", "mint"),
+                  finding("worn", "Worn", "good"),
+                  finding("sliver", "Sliver", "poor")),
               point(
                   "snap",
-                  "good",
-                  new Finding("strong", "Strong", "mint", "", null),
-                  new Finding("soft", "Soft", "good", "", null))));
+                  "soft",
+                  finding("strong", "Strong", "mint"),
+                  finding("soft", "Soft", "good"))));
 
   private static Point point(String id, String usual, Finding... findings) {
-    return new Point(id, "condition", id, "", usual, List.of(findings));
+    return new Point(id, "condition", "blades", null, null, id, "", usual, List.of(findings));
+  }
+
+  private static Finding finding(String id, String label, String allows) {
+    return new Finding(id, label, allows, 0, 1, "", null);
+  }
+
+  private static Looked looked(
+      Map<String, Seen<String>> condition, Map<String, Seen<String>> seen) {
+    return new Looked(condition, List.of(), seen, List.of(), new LookReliability(1, 0.8, 0.5));
   }
 
   @Test
   void theWorstFaultSetsTheGradeAndComesFirst() {
     GradeVerdict verdict =
-        book.grade(Map.of("blade", Seen.sure("sliver"), "snap", Seen.sure("soft")), Map.of());
+        book.grade(
+            looked(Map.of("blade", Seen.sure("sliver"), "snap", Seen.sure("soft")), Map.of()));
 
     assertThat(verdict.best().label()).isEqualTo("Poor");
     assertThat(verdict.reasons())
@@ -51,7 +63,7 @@ class ConditionBookTest {
 
   @Test
   void whatIsNotLookedAtLeavesARange() {
-    GradeVerdict verdict = book.grade(Map.of("snap", Seen.sure("strong")), Map.of());
+    GradeVerdict verdict = book.grade(looked(Map.of("snap", Seen.sure("strong")), Map.of()));
 
     assertThat(verdict.best().label()).isEqualTo("Mint");
     assertThat(verdict.atLeast().label()).isEqualTo("Good");
@@ -62,7 +74,7 @@ class ConditionBookTest {
   void aFaultNotSeenSurelyLeavesTheGradeOpenUpwards() {
     Seen<String> doubtful = new Seen<>("sliver", Sureness.UNSURE);
     GradeVerdict verdict =
-        book.grade(Map.of("blade", doubtful, "snap", Seen.sure("soft")), Map.of());
+        book.grade(looked(Map.of("blade", doubtful, "snap", Seen.sure("soft")), Map.of()));
 
     assertThat(verdict.best().label()).isEqualTo("Poor");
     assertThat(verdict.atBest().label()).isEqualTo("Good");
@@ -73,7 +85,7 @@ class ConditionBookTest {
   void soundnessNotSeenSurelyLeavesItOpenDownwards() {
     Seen<String> doubtful = new Seen<>("full", Sureness.LIKELY);
     GradeVerdict verdict =
-        book.grade(Map.of("blade", doubtful, "snap", Seen.sure("strong")), Map.of());
+        book.grade(looked(Map.of("blade", doubtful, "snap", Seen.sure("strong")), Map.of()));
 
     assertThat(verdict.best().label()).isEqualTo("Mint");
     assertThat(verdict.atLeast().label()).isEqualTo("Good");
@@ -85,12 +97,14 @@ class ConditionBookTest {
     ConditionBook turned =
         new ConditionBook(GRADES, List.of(book.points().get(1), book.points().get(0)));
     GradeVerdict verdict =
-        turned.grade(Map.of("blade", Seen.sure("sliver"), "snap", Seen.sure("soft")), Map.of());
+        turned.grade(
+            looked(Map.of("blade", Seen.sure("sliver"), "snap", Seen.sure("soft")), Map.of()));
     assertThat(verdict.reasons())
         .extracting(GradeVerdict.Reason::point)
         .containsExactly("blade", "snap");
     GradeVerdict sound =
-        turned.grade(Map.of("blade", Seen.sure("full"), "snap", Seen.sure("strong")), Map.of());
+        turned.grade(
+            looked(Map.of("blade", Seen.sure("full"), "snap", Seen.sure("strong")), Map.of()));
     assertThat(sound.reasons()).isEmpty();
     assertThat(sound.atLeast().label()).isEqualTo("Mint");
   }
@@ -98,7 +112,7 @@ class ConditionBookTest {
   @Test
   void pointsAndRanksAreFoundByTheirIds() {
     assertThat(book.point("snap"))
-        .hasValueSatisfying(p -> assertThat(p.usualFault()).isEqualTo("good"));
+        .hasValueSatisfying(p -> assertThat(p.usualFault()).isEqualTo("soft"));
     assertThat(book.point("lock")).isEmpty();
     assertThat(book.rank("mint")).isZero();
     assertThat(book.rank("poor")).isEqualTo(2);
@@ -107,13 +121,17 @@ class ConditionBookTest {
 
   @Test
   void nothingLookedAtIsNoGrade() {
-    assertThat(book.grade(Map.of(), Map.of()).best()).isNull();
+    assertThat(book.grade(looked(Map.of(), Map.of())).best()).isNull();
   }
 
   private final ConditionBook boxed =
       new ConditionBook(
           GRADES,
           book.points().subList(0, 1),
+          book.schools(),
+          List.of(),
+          List.of(),
+          List.of(),
           List.of(
               new ConditionBook.Box(
                   "opened",
@@ -125,7 +143,7 @@ class ConditionBookTest {
           List.of());
 
   private String boxed(String blade, Map<String, Seen<String>> seen) {
-    return boxed.grade(Map.of("blade", Seen.sure(blade)), seen).best().label();
+    return boxed.grade(looked(Map.of("blade", Seen.sure(blade)), seen)).best().label();
   }
 
   @Test
@@ -146,12 +164,16 @@ class ConditionBookTest {
     ConditionBook fine =
         new ConditionBook(
             GRADES,
-            List.of(point("blade", "good", new Finding("honed", "Honed", "good", "", null))),
+            List.of(point("blade", "honed", finding("honed", "Honed", "good"))),
+            book.schools(),
+            List.of(),
+            List.of(),
+            List.of(),
             boxed.boxes(),
             List.of());
     Map<String, Seen<String>> opened =
         Map.of("box", Seen.sure("its-own"), "tabs", Seen.sure("bent"));
-    assertThat(fine.grade(Map.of("blade", Seen.sure("honed")), opened).best().label())
+    assertThat(fine.grade(looked(Map.of("blade", Seen.sure("honed")), opened)).best().label())
         .isEqualTo("Good, like new, opened box");
   }
 
@@ -162,13 +184,15 @@ class ConditionBookTest {
                 new ConditionBook(
                     GRADES,
                     List.of(),
+                    book.schools(),
+                    List.of(),
+                    List.of(),
+                    List.of(),
                     List.of(new ConditionBook.Box("b", "boxed", "superb", Map.of())),
                     List.of()))
         .hasMessageContaining("found superb");
     assertThatThrownBy(
-            () ->
-                new ConditionBook(
-                    GRADES, List.of(point("x", "good", new Finding("a", "A", "fine", "", null)))))
+            () -> new ConditionBook(GRADES, List.of(point("x", "a", finding("a", "A", "fine")))))
         .hasMessageContaining("grade of x.a")
         .hasMessageContaining("found fine");
   }
@@ -176,9 +200,7 @@ class ConditionBookTest {
   @Test
   void aFindingWithAnUnknownGradeIsRefused() {
     assertThatThrownBy(
-            () ->
-                new ConditionBook(
-                    GRADES, List.of(point("x", "fine", new Finding("a", "A", "mint", "", null)))))
+            () -> new ConditionBook(GRADES, List.of(point("x", "fine", finding("a", "A", "mint")))))
         .hasMessageContaining("found fine");
   }
 }

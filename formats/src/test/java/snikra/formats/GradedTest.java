@@ -1,0 +1,279 @@
+package snikra.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import snikra.core.condition.ConditionBook;
+import snikra.core.condition.ConditionBook.Finding;
+import snikra.core.condition.ConditionBook.Point;
+import snikra.core.condition.Looked;
+import snikra.core.condition.School;
+import snikra.core.condition.SchoolVerdict;
+import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.LookReliability;
+import snikra.core.specimen.Seen;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Described knives and the grades that collectors of each habit give them; and the shipped data.
+ */
+class GradedTest {
+  private static final ReferenceShelf SHELF = ShippedShelf.load();
+  private static final ConditionBook BOOK = SHELF.condition();
+  private static final String SECOND = "2.";
+
+  /** One described knife. */
+  private record Described(String what, Map<String, String> found, Map<String, String> grades) {}
+
+  private static List<Described> described() throws IOException {
+    try (var in = GradedTest.class.getResourceAsStream("/graded.yaml")) {
+      List<Described> all = new ArrayList<>();
+      for (JsonNode knife : Json.yamlMapper().readTree(in)) {
+        all.add(Json.mapper().treeToValue(knife, Described.class));
+      }
+      return all;
+    }
+  }
+
+  private static Looked looked(Map<String, String> found) {
+    Map<String, Seen<String>> main = new HashMap<>();
+    Map<String, Seen<String>> second = new HashMap<>();
+    for (Point p : BOOK.points()) {
+      main.put(p.id(), Seen.sure(p.findings().get(0).id()));
+      if (p.isEachBlade()) {
+        second.put(p.id(), Seen.sure(p.findings().get(0).id()));
+      }
+    }
+    found.forEach(
+        (point, finding) -> {
+          boolean ofSecond = point.startsWith(SECOND);
+          String id = ofSecond ? point.substring(SECOND.length()) : point;
+          assertThat(BOOK.point(id).flatMap(p -> p.finding(finding))).as(point).isPresent();
+          (ofSecond ? second : main).put(id, Seen.sure(finding));
+        });
+    return new Looked(
+        main, List.of(second), Map.of(), List.of(), LookReliability.of(SHELF.judgement()));
+  }
+
+  private static int apart(SchoolVerdict given, String expected) {
+    List<String> levels = given.chances().stream().map(SchoolVerdict.Chance::id).toList();
+    return Math.abs(levels.indexOf(given.best().id()) - levels.indexOf(expected));
+  }
+
+  @Test
+  void collectorsOfEveryHabitAgreeWithItInEightyFiveOfAHundredAndWithinOneGradeInAll()
+      throws IOException {
+    List<Described> all = described();
+    assertThat(all).hasSizeGreaterThanOrEqualTo(80);
+    Map<String, Integer> agreed = new HashMap<>();
+    List<String> off = new ArrayList<>();
+    List<String> far = new ArrayList<>();
+    for (Described d : all) {
+      assertThat(d.grades).hasSize(BOOK.schools().size());
+      for (SchoolVerdict given : BOOK.judge(looked(d.found))) {
+        String expected = d.grades.get(given.id());
+        int apart = apart(given, expected);
+        agreed.merge(given.id(), apart == 0 ? 1 : 0, Integer::sum);
+        String told = given.id() + ": " + d.what + ": " + given.best() + ", not " + expected;
+        if (apart > 0) {
+          off.add(told);
+        }
+        if (apart > 1) {
+          far.add(told);
+        }
+      }
+    }
+    assertThat(far).isEmpty();
+    assertThat(agreed)
+        .as(String.join("\n", off))
+        .allSatisfy((s, n) -> assertThat(n).isGreaterThanOrEqualTo((85 * all.size() + 99) / 100));
+  }
+
+  static Stream<School> schools() {
+    return BOOK.schools().stream();
+  }
+
+  @ParameterizedTest
+  @MethodSource("schools")
+  void findingsGetWorseInTheOrderTheyStandIn(School school) {
+    for (Point p : BOOK.points()) {
+      int worst = 0;
+      double points = 100;
+      for (Finding f : p.findings()) {
+        SchoolVerdict v =
+            BOOK.judge(looked(Map.of(p.id(), f.id()))).stream()
+                .filter(s -> s.id().equals(school.id()))
+                .findFirst()
+                .orElseThrow();
+        int rank =
+            v.chances().stream().map(SchoolVerdict.Chance::id).toList().indexOf(v.best().id());
+        assertThat(rank).as(p.id() + "." + f.id()).isGreaterThanOrEqualTo(worst);
+        worst = rank;
+        if (v.best().points() != null) {
+          assertThat(v.best().points()).isLessThanOrEqualTo(points);
+          points = v.best().points();
+        }
+      }
+    }
+  }
+
+  @Test
+  void everyCapIsOfAFindingAndALevelThereIsAndEveryPointBelongsToAPart() {
+    for (School s : BOOK.schools()) {
+      List<String> levels = BOOK.levels(s).stream().map(School.Level::id).toList();
+      s.caps()
+          .forEach(
+              (of, caps) ->
+                  caps.forEach(
+                      (finding, level) -> {
+                        boolean isPoint = BOOK.point(of).isPresent();
+                        assertThat(
+                                isPoint
+                                    ? BOOK.point(of).flatMap(p -> p.finding(finding)).isPresent()
+                                    : finding.equals("yes")
+                                        && BOOK.alterations().stream()
+                                            .anyMatch(a -> a.id().equals(of)))
+                            .as(s.id() + " " + of + " " + finding)
+                            .isTrue();
+                        assertThat(levels).contains(level);
+                      }));
+    }
+    School points = BOOK.schools().get(3);
+    assertThat(points.parts().stream().mapToDouble(School.Part::points).sum()).isEqualTo(100);
+    List<String> parts = points.parts().stream().map(School.Part::id).toList();
+    assertThat(BOOK.points()).allSatisfy(p -> assertThat(parts).contains(p.part()));
+  }
+
+  @Test
+  void everyNumberOfTheBookChangesAVerdict() {
+    List<SchoolVerdict> open =
+        BOOK.judge(
+            new Looked(
+                Map.of("shield", Seen.sure("sound")),
+                List.of(),
+                Map.of(),
+                List.of(),
+                LookReliability.of(SHELF.judgement())));
+    for (Point p : BOOK.points()) {
+      for (Finding f : p.findings()) {
+        if (f.loses() > 0) {
+          assertThat(BOOK.judge(looked(Map.of(p.id(), f.id()))).get(3).best().points())
+              .as(p.id() + "." + f.id())
+              .isLessThan(100);
+        }
+      }
+      if (!p.id().equals("shield")) {
+        assertThat(open.get(0).chances())
+            .as("often of " + p.id())
+            .isNotEqualTo(otherRates(p).judge(lookedAtShield()).get(0).chances());
+      }
+    }
+  }
+
+  private static Looked lookedAtShield() {
+    return new Looked(
+        Map.of("shield", Seen.sure("sound")),
+        List.of(),
+        Map.of(),
+        List.of(),
+        LookReliability.of(SHELF.judgement()));
+  }
+
+  // The same book with the worst finding of this point met ten times as often.
+  private static ConditionBook otherRates(Point changed) {
+    List<Point> points =
+        BOOK.points().stream()
+            .map(
+                p ->
+                    p.equals(changed)
+                        ? new Point(
+                            p.id(),
+                            p.station(),
+                            p.part(),
+                            p.eachBlade(),
+                            p.onlyIf(),
+                            p.label(),
+                            p.ask(),
+                            p.usualFault(),
+                            worstOftener(p.findings()))
+                        : p)
+            .toList();
+    return new ConditionBook(
+        BOOK.grades(),
+        points,
+        BOOK.schools(),
+        BOOK.lives(),
+        BOOK.once(),
+        BOOK.odd(),
+        BOOK.boxes(),
+        BOOK.alterations());
+  }
+
+  @Test
+  void everyNumberOfALifeChangesWhatIsLikely() {
+    for (int l = 0; l < BOOK.lives().size(); l++) {
+      ConditionBook.Life was = BOOK.lives().get(l);
+      for (ConditionBook.Life other :
+          List.of(
+              new ConditionBook.Life(was.id(), "", was.share() * 2, was.tilt(), ""),
+              new ConditionBook.Life(was.id(), "", was.share(), was.tilt() + 0.5, ""))) {
+        List<ConditionBook.Life> lives = new ArrayList<>(BOOK.lives());
+        lives.set(l, other);
+        ConditionBook book =
+            new ConditionBook(
+                BOOK.grades(),
+                BOOK.points(),
+                BOOK.schools(),
+                lives,
+                BOOK.once(),
+                BOOK.odd(),
+                BOOK.boxes(),
+                BOOK.alterations());
+        assertThat(book.judge(lookedAtShield()).get(0).chances())
+            .as(was.id())
+            .isNotEqualTo(BOOK.judge(lookedAtShield()).get(0).chances());
+      }
+    }
+  }
+
+  private static List<Finding> worstOftener(List<Finding> findings) {
+    Finding worst = findings.get(findings.size() - 1);
+    return findings.stream()
+        .map(
+            f ->
+                f.equals(worst)
+                    ? new Finding(
+                        f.id(), f.label(), f.allows(), f.loses(), 10 * f.often(), f.why(), f.left())
+                    : f)
+        .toList();
+  }
+
+  @Test
+  void whatHardlyStandsTogetherIsAskedAboutAndNothingElseIs() {
+    assertThat(BOOK.odd())
+        .allSatisfy(
+            o ->
+                o.when()
+                    .forEach(
+                        (point, findings) ->
+                            assertThat(findings)
+                                .allSatisfy(
+                                    f ->
+                                        assertThat(BOOK.point(point).flatMap(p -> p.finding(f)))
+                                            .isPresent())));
+    assertThat(odd(Map.of("steel", "bright", "cleaning", "buffed"))).hasSize(1);
+    assertThat(odd(Map.of("steel", "patina", "cleaning", "none"))).isEmpty();
+  }
+
+  private static List<ConditionBook.Odd> odd(Map<String, String> found) {
+    return BOOK.odd().stream().filter(o -> o.isFound(looked(found).condition())).toList();
+  }
+}

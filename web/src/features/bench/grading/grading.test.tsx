@@ -1,0 +1,124 @@
+// @vitest-environment happy-dom
+import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
+import { afterEach, beforeEach, expect, test } from "vitest";
+import type { SchoolVerdict, Verdict } from "../../../api/types";
+import { PreferencesProvider } from "../../../preferences";
+import { Schools } from ".";
+
+const LEVELS = ["mint", "good", "poor"];
+const stand = (id: string, points?: number) => ({ id, label: id, points });
+
+const school = (id: string, kind: SchoolVerdict["kind"], more: Partial<SchoolVerdict>): SchoolVerdict => ({
+  id,
+  kind,
+  label: `School ${id}`,
+  about: `About ${id}`,
+  chances: LEVELS.map((l) => ({ id: l, label: l, probability: l === "good" ? 0.75 : 0.125 })),
+  reasons: [],
+  narrows: [],
+  open: 0,
+  ...more,
+});
+
+const fault = (more: object) => ({
+  of: "wear",
+  blade: 1,
+  label: "Wear",
+  found: "A tenth gone",
+  sureness: "sure",
+  probability: 1,
+  counts: true,
+  part: "blades",
+  why: "The outline moved.",
+  ...more,
+});
+
+const usual = school("usual", "worst-fault", {
+  best: stand("good"),
+  atLeast: stand("poor"),
+  atBest: stand("mint"),
+  likely: stand("good"),
+  open: 3,
+  reasons: [fault({ allows: "good" })] as SchoolVerdict["reasons"],
+  narrows: [{ of: "steel", blade: 0, station: "condition", label: "Steel", gain: 0.4 }],
+});
+const points = school("points", "points", {
+  best: stand("good", 78.5),
+  atLeast: stand("good", 70),
+  atBest: stand("good", 78.5),
+  reasons: [fault({ loses: 7 })] as SchoolVerdict["reasons"],
+});
+
+const show = (schools: SchoolVerdict[]) =>
+  render(
+    <PreferencesProvider>
+      <Schools verdict={{ schools } as unknown as Verdict} />
+    </PreferencesProvider>,
+  );
+
+beforeEach(() => localStorage.clear());
+afterEach(cleanup);
+
+test("the first school heads the page with its range, and the others stand beside it", () => {
+  show([usual, points]);
+  expect(screen.getByTestId("school-grade").textContent).toBe("good to poor");
+  screen.getByText("3 points not looked at: poor with an ordinary fault there.");
+  screen.getByText("mint if what is not seen surely is not so.");
+  const others = within(screen.getByLabelText("By the other schools"));
+  others.getByText("School points");
+  others.getByText("78.5 (good) to 70 (good)");
+});
+
+test("where what is open likely lowers it, both are said", () => {
+  show([{ ...usual, likely: stand("poor") }]);
+  expect(screen.getByTestId("school-grade").textContent).toBe("good at best, likeliest poor");
+});
+
+test("a fault says what it lets pass and what it takes", () => {
+  show([usual, points]);
+  const faults = within(screen.getByLabelText("Faults that count"));
+  faults.getByText("Wear, a tenth gone");
+  faults.getByText("good at best, \u22127");
+});
+
+test("one loss under two names takes its points once", () => {
+  const reasons = [
+    fault({ allows: "good" }),
+    fault({ of: "shortened", label: "Shortened", found: "", counts: false, allows: "good" }),
+  ] as SchoolVerdict["reasons"];
+  show([{ ...usual, reasons }]);
+  screen.getByText("the same loss, counted once");
+});
+
+test("what may have been done is told with its chance, what is not sure as such", () => {
+  const reasons = [
+    fault({ of: "rehandled", label: "Handle replaced", found: "", sureness: "likely", probability: 0.7 }),
+    fault({ sureness: "unsure", allows: "good" }),
+  ] as SchoolVerdict["reasons"];
+  show([{ ...usual, reasons }]);
+  screen.getByText("Handle replaced (70%)");
+  screen.getByText("Wear, a tenth gone (unsure)");
+});
+
+test("the rule marks the grade, how likely each is, and what would narrow it", () => {
+  show([usual, points]);
+  const rule = within(screen.getByTestId("grade-rule"));
+  expect(rule.getByText("good").getAttribute("aria-current")).toBe("true");
+  rule.getByText("75%");
+  expect(screen.getByTestId("grade-rule").querySelectorAll("svg")).toHaveLength(2);
+  screen.getByText("steel");
+});
+
+test("another school can head the page, and stays chosen", () => {
+  show([usual, points]);
+  fireEvent.change(screen.getByLabelText("School that heads the page"), { target: { value: "points" } });
+  expect(screen.getByTestId("school-grade").textContent).toBe("78.5 (good) to 70 (good)");
+  cleanup();
+  show([usual, points]);
+  expect(screen.getByTestId("school-grade").textContent).toBe("78.5 (good) to 70 (good)");
+});
+
+test("nothing looked at is no grade", () => {
+  show([school("usual", "worst-fault", { chances: [] })]);
+  screen.getByText(/No grade yet/);
+});
