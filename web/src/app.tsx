@@ -24,6 +24,7 @@ const JudgementPage = lazy(() =>
   import("./features/makers/judgement").then((m) => ({ default: m.JudgementPage })),
 );
 const WordsPage = lazy(() => import("./features/words").then((m) => ({ default: m.WordsPage })));
+const ConditionReport = lazy(() => import("./features/report").then((m) => ({ default: m.ConditionReport })));
 const Bench = lazy(() => import("./features/bench").then((m) => ({ default: m.Bench })));
 
 export function App() {
@@ -118,6 +119,7 @@ function Sheet() {
               <Route path="/bench" element={<Bench book={book.data} />} />
               <Route path="/bench/:id" element={<Bench book={book.data} />} />
               <Route path="/bench/:id/verdict" element={<VerdictSheet book={book.data} />} />
+              <Route path="/bench/:id/condition" element={<ConditionReport book={book.data} />} />
               <Route path="/bench/:id/journal" element={<JournalPage book={book.data} />} />
               <Route path="/bench/:id/resembles" element={<Resembles book={book.data} />} />
               <Route path="/tray" element={<Tray book={book.data} onNew={newKnife} />} />

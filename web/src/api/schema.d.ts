@@ -859,6 +859,38 @@ export interface components {
             changes: components["schemas"]["Change"][];
             remarks: components["schemas"]["Remark"][];
         };
+        BuildBook: {
+            /** Format: int32 */
+            enough: number;
+            grades: components["schemas"]["BuildBookLevel"][];
+            looks: components["schemas"]["BuildBookLook"][];
+        };
+        BuildBookBuilt: {
+            id?: string;
+            label?: string;
+            /** Format: double */
+            share: number;
+            /** Format: int32 */
+            looked: number;
+            /** Format: int32 */
+            of: number;
+            well: string[];
+            poorly: string[];
+        };
+        BuildBookLevel: {
+            id: string;
+            label: string;
+            /** Format: double */
+            least: number;
+        };
+        BuildBookLook: {
+            feature: string;
+            /** Format: double */
+            weight: number;
+            answers: {
+                [key: string]: number;
+            };
+        };
         Calibrated: {
             /** Format: int32 */
             done: number;
@@ -1004,6 +1036,7 @@ export interface components {
             odd: components["schemas"]["ConditionBookOdd"][];
             boxes: components["schemas"]["ConditionBookBox"][];
             alterations: components["schemas"]["Alteration"][];
+            build?: components["schemas"]["BuildBook"];
         };
         ConditionBookBox: {
             id: string;
@@ -2243,6 +2276,7 @@ export interface components {
             value: components["schemas"]["ValueVerdict"];
             originality: components["schemas"]["Originality"];
             schools: components["schemas"]["SchoolVerdict"][];
+            built?: components["schemas"]["BuildBookBuilt"];
             findings: components["schemas"]["VerdictFinding"][];
             sketch: components["schemas"]["Sketch"];
             progress: components["schemas"]["VerdictProgress"][];

@@ -1,9 +1,11 @@
 // @vitest-environment happy-dom
 import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
+import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, expect, test } from "vitest";
 import type { SchoolVerdict, Verdict } from "../../../api/types";
 import { PreferencesProvider } from "../../../preferences";
 import { Schools } from ".";
+import { Built } from "./built";
 
 const LEVELS = ["mint", "good", "poor"];
 const stand = (id: string, points?: number) => ({ id, label: id, points });
@@ -51,9 +53,11 @@ const points = school("points", "points", {
 
 const show = (schools: SchoolVerdict[]) =>
   render(
-    <PreferencesProvider>
-      <Schools verdict={{ schools } as unknown as Verdict} />
-    </PreferencesProvider>,
+    <MemoryRouter>
+      <PreferencesProvider>
+        <Schools id="k1" verdict={{ schools } as unknown as Verdict} />
+      </PreferencesProvider>
+    </MemoryRouter>,
   );
 
 beforeEach(() => localStorage.clear());
@@ -116,6 +120,18 @@ test("another school can head the page, and stays chosen", () => {
   cleanup();
   show([usual, points]);
   expect(screen.getByTestId("school-grade").textContent).toBe("78.5 (good) to 70 (good)");
+});
+
+test("how well it was made stands apart, as far as it was looked at", () => {
+  const built = { share: 0.9, looked: 2, of: 11, well: ["Kick corners: Finished"], poorly: [] };
+  const { rerender } = render(<Built built={built} />);
+  expect(screen.getByLabelText("How well it was made").textContent).toBe(
+    "How well it was made: too little looked at, 2 of 11 looksWell: kick corners: finished.",
+  );
+  rerender(<Built built={{ ...built, label: "Finely made", looked: 5 }} />);
+  screen.getByText(/Finely made/);
+  rerender(<Built built={{ ...built, looked: 0 }} />);
+  expect(screen.queryByLabelText("How well it was made")).toBeNull();
 });
 
 test("nothing looked at is no grade", () => {

@@ -1,13 +1,15 @@
+import { Link } from "react-router";
 import type { SchoolVerdict, Verdict } from "../../../api/types";
 import { percent } from "../../../format";
 import { Select } from "../../../ui/select";
+import { Built } from "./built";
 import { GradeRule } from "./rule";
 import { headWords, standWords, useSchools } from "./use-schools";
 
 const MOST_FAULTS = 6;
 
 /** What collectors of different habits make of the knife, side by side, each with its reasons. */
-export function Schools({ verdict }: { verdict: Verdict | undefined }) {
+export function Schools({ id, verdict }: { id: string; verdict: Verdict | undefined }) {
   const { all, heads, others, choose } = useSchools(verdict);
   if (!heads) return null;
   if (!heads.best) return <p className="voice text-ink3">No grade yet. One point looked at begins one.</p>;
@@ -43,6 +45,12 @@ export function Schools({ verdict }: { verdict: Verdict | undefined }) {
           </li>
         ))}
       </ul>
+      <Built built={verdict?.built} />
+      <p className="mt-1.5">
+        <Link to={`/bench/${id}/condition`} className="min-h-6 underline">
+          Condition report to print
+        </Link>
+      </p>
     </section>
   );
 }

@@ -1,9 +1,11 @@
+import { useParams } from "react-router";
 import { Schools } from "../grading";
 import type { StationProps } from "../panel";
 import { usePoints } from "./points";
 
 /** The points of condition, and the grades by every school. */
 export function ConditionStation({ knife, book }: StationProps) {
+  const { id = "" } = useParams();
   const { fields, ofBlades, answers } = usePoints({ knife, book, station: "condition" });
   return (
     <div className="mt-1 grid gap-x-6 gap-y-3 md:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] md:grid-rows-[auto_1fr]">
@@ -13,7 +15,7 @@ export function ConditionStation({ knife, book }: StationProps) {
       </div>
       <div className="border-rule max-md:order-first md:border-l md:pl-4">{answers}</div>
       <div className="border-rule md:border-l md:pl-4">
-        <Schools verdict={knife.verdict} />
+        <Schools id={id} verdict={knife.verdict} />
       </div>
     </div>
   );

@@ -88,6 +88,9 @@ class AccessIT {
     page.getByText("Verdict sheet").click();
     assertThat(page.getByTestId("headline")).isVisible();
     check(page, "verdict sheet");
+    page.navigate(page.url().replace("/verdict", "/condition"));
+    assertThat(page.getByText("Condition report")).isVisible();
+    check(page, "condition report");
     page.getByText("To the bench").click();
     assertThat(page.getByTestId("opinion")).isVisible();
     page.getByText("Journal").click();

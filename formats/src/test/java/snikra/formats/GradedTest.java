@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import snikra.core.condition.BuildBook;
 import snikra.core.condition.ConditionBook;
 import snikra.core.condition.ConditionBook.Finding;
 import snikra.core.condition.ConditionBook.Point;
@@ -254,6 +255,39 @@ class GradedTest {
                         f.id(), f.label(), f.allows(), f.loses(), 10 * f.often(), f.why(), f.left())
                     : f)
         .toList();
+  }
+
+  @Test
+  void everyLookOfTheWorkIsInTheClueBookAndChangesTheGrade() {
+    BuildBook build = BOOK.build();
+    LookReliability trust = LookReliability.of(SHELF.judgement());
+    for (BuildBook.Look look : build.looks()) {
+      var feature = SHELF.clues().feature(look.feature()).orElseThrow();
+      look.answers().keySet().forEach(a -> assertThat(feature.clue(a)).as(a).isPresent());
+      double best = look.answers().values().stream().mapToDouble(d -> d).max().orElse(0);
+      double worst = look.answers().values().stream().mapToDouble(d -> d).min().orElse(0);
+      assertThat(worst).as(look.feature()).isLessThan(best);
+    }
+    Map<String, Seen<String>> good = new HashMap<>();
+    Map<String, Seen<String>> poor = new HashMap<>();
+    build
+        .looks()
+        .forEach(
+            look -> {
+              good.put(look.feature(), Seen.sure(byWork(look, true)));
+              poor.put(look.feature(), Seen.sure(byWork(look, false)));
+            });
+    assertThat(build.judge(good, trust, SHELF.clues()).id()).isEqualTo("fine");
+    assertThat(build.judge(poor, trust, SHELF.clues()).id()).isEqualTo("poor");
+    assertThat(build.judge(poor, trust, SHELF.clues()).poorly().get(0)).contains(": ");
+  }
+
+  private static String byWork(BuildBook.Look look, boolean best) {
+    var order = Map.Entry.<String, Double>comparingByValue();
+    return look.answers().entrySet().stream()
+        .max(best ? order : order.reversed())
+        .orElseThrow()
+        .getKey();
   }
 
   @Test

@@ -17,6 +17,7 @@ import snikra.core.specimen.Sureness;
  * @param once points and alterations that are one loss, such as a blade worn and shortened: the
  *     worst of them counts
  * @param odd what hardly stands together on one knife
+ * @param build how well a knife was made; null where nobody asks
  * @param boxes what a box makes of a grade, the first that fits holds
  * @param alterations in which a knife may not be as made
  */
@@ -28,7 +29,8 @@ public record ConditionBook(
     List<List<String>> once,
     List<Odd> odd,
     List<Box> boxes,
-    List<Alteration> alterations) {
+    List<Alteration> alterations,
+    @Nullable BuildBook build) {
 
   /**
    * A named grade.
@@ -210,6 +212,19 @@ public record ConditionBook(
   }
 
   private static final Life ANY_LIFE = new Life("any", "Any", 1, 0, "");
+
+  /** A book that does not ask how well a knife was made. */
+  public ConditionBook(
+      List<Grade> grades,
+      List<Point> points,
+      List<School> schools,
+      List<Life> lives,
+      List<List<String>> once,
+      List<Odd> odd,
+      List<Box> boxes,
+      List<Alteration> alterations) {
+    this(grades, points, schools, lives, once, odd, boxes, alterations, null);
+  }
 
   /** A book of one school, in which nothing was ever altered. */
   public ConditionBook(List<Grade> grades, List<Point> points) {

@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
+import snikra.core.condition.BuildBook;
 import snikra.core.condition.GradeVerdict;
 import snikra.core.condition.Looked;
 import snikra.core.dating.DatingModel;
@@ -146,9 +147,17 @@ public final class Examiner {
         value,
         originality.judge(done, grade, value),
         shelf.condition().judge(looked.with(originality.doubts(done))),
+        built(knife),
         findings,
         sketch,
         stations.progress(knife, pattern, dated, grade, findings));
+  }
+
+  private BuildBook.@Nullable Built built(Specimen knife) {
+    BuildBook build = shelf.condition().build();
+    return build == null
+        ? null
+        : build.judge(knife.seen(), LookReliability.of(shelf.judgement()), shelf.clues());
   }
 
   /** What a knife is called by the strict school. */

@@ -6,6 +6,7 @@ import snikra.core.code.CodeScheme;
 import snikra.core.code.SeenCode;
 import snikra.core.code.SeenHallmark;
 import snikra.core.code.SeenNumber;
+import snikra.core.condition.BuildBook;
 import snikra.core.condition.GradeVerdict;
 import snikra.core.condition.SchoolVerdict;
 import snikra.core.dating.DatingVerdict;
@@ -22,6 +23,7 @@ import snikra.core.value.ValueVerdict;
  *
  * @param originality what may have been done to it, and what that takes from grade and value
  * @param schools what each school of grading makes of it, with what may have been done to it
+ * @param built how well it was made, whatever became of it
  * @param findings in words, the weightiest first
  * @param sketch what a drawing to scale needs
  * @param progress by station
@@ -38,6 +40,7 @@ public record Verdict(
     ValueVerdict value,
     Originality originality,
     List<SchoolVerdict> schools,
+    BuildBook.@Nullable Built built,
     List<Finding> findings,
     Sketch sketch,
     List<Progress> progress) {

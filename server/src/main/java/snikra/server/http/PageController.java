@@ -34,6 +34,7 @@ class PageController {
         "/bench",
         "/bench/{id}",
         "/bench/{id}/verdict",
+        "/bench/{id}/condition",
         "/bench/{id}/journal",
         "/bench/{id}/resembles",
         "/calibration",

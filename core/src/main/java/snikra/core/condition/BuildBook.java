@@ -1,0 +1,108 @@
+package snikra.core.condition;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+import snikra.core.clue.ClueBook;
+import snikra.core.clue.Feature;
+import snikra.core.specimen.LookReliability;
+import snikra.core.specimen.Seen;
+
+/**
+ * How well a knife was made, whatever became of it: looks of the clue book, each with what it says
+ * of the work.
+ *
+ * @param enough of so many looks a grade is made
+ * @param grades best first
+ */
+public record BuildBook(int enough, List<Level> grades, List<Look> looks) {
+
+  /**
+   * A grade of the work.
+   *
+   * @param least share of good work it needs
+   */
+  public record Level(String id, String label, double least) {}
+
+  /**
+   * A look, and what each of its answers says of the work.
+   *
+   * @param answers from 0, poor work, to 1, good work; an answer left out says nothing
+   */
+  public record Look(String feature, double weight, Map<String, Double> answers) {
+    public Look {
+      answers = Map.copyOf(answers);
+    }
+  }
+
+  /**
+   * How well a knife was made.
+   *
+   * @param id of the grade; null where too little was looked at
+   * @param share of good work among what was looked at
+   * @param looked how many looks say something
+   * @param well done, in words
+   * @param poorly done, in words
+   */
+  public record Built(
+      @Nullable String id,
+      @Nullable String label,
+      double share,
+      int looked,
+      int of,
+      List<String> well,
+      List<String> poorly) {}
+
+  private static final double HALF = 0.5;
+
+  public BuildBook {
+    grades = List.copyOf(grades);
+    looks = List.copyOf(looks);
+  }
+
+  /** The grade of the work by what was seen, each look as far as it is to be trusted. */
+  public Built judge(Map<String, Seen<String>> seen, LookReliability reliability, ClueBook clues) {
+    double weight = 0;
+    double good = 0;
+    int looked = 0;
+    List<String> well = new ArrayList<>();
+    List<String> poorly = new ArrayList<>();
+    for (Look look : looks) {
+      Seen<String> answer = seen.get(look.feature());
+      Double says = Seen.valueOf(answer) == null ? null : look.answers().get(answer.value());
+      if (says != null) {
+        double trusted = look.weight() * reliability.of(answer.sureness());
+        looked++;
+        weight += trusted;
+        good += trusted * says;
+        String told = told(clues, look.feature(), answer.value());
+        (says >= HALF ? well : poorly).add(told);
+      }
+    }
+    double share = weight > 0 ? good / weight : 0;
+    Level level = looked < enough ? null : level(share);
+    return new Built(
+        level == null ? null : level.id(),
+        level == null ? null : level.label(),
+        share,
+        looked,
+        looks.size(),
+        well,
+        poorly);
+  }
+
+  private Level level(double share) {
+    return grades.stream()
+        .filter(l -> share >= l.least())
+        .findFirst()
+        .orElse(grades.get(grades.size() - 1));
+  }
+
+  private static String told(ClueBook clues, String feature, String answer) {
+    Function<Feature, String> words =
+        f -> f.label() + ": " + f.clue(answer).map(c -> c.label()).orElse(answer);
+    return clues.feature(feature).map(words).orElse(feature);
+  }
+}

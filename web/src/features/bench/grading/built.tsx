@@ -1,0 +1,23 @@
+import type { Verdict } from "../../../api/types";
+
+/** How well it was made, whatever became of it: not its condition, so it stands apart from the grades. */
+export function Built({ built }: { built: Verdict["built"] }) {
+  if (!built || built.looked === 0) return null;
+  return (
+    <section aria-label="How well it was made" className="mt-2">
+      <p>
+        <span className="voice text-ink2">How well it was made: </span>
+        {built.label ?? "too little looked at"}
+        <span className="text-ink2">
+          , {built.looked} of {built.of} looks
+        </span>
+      </p>
+      {built.well.length > 0 && <p className="text-[0.78125rem]/4 text-ink2">Well: {listed(built.well)}.</p>}
+      {built.poorly.length > 0 && (
+        <p className="text-[0.78125rem]/4 text-ink2">Cheaply: {listed(built.poorly)}.</p>
+      )}
+    </section>
+  );
+}
+
+const listed = (told: string[]) => told.map((t) => t.toLowerCase()).join("; ");
