@@ -168,7 +168,7 @@ function FaultTable({ faults, counted }: { faults: Fault[]; counted: Fault[] }) 
         <tr className="border-b border-ink text-ink2">
           <th className="font-normal">Found</th>
           <th className="pl-4 font-normal">At best</th>
-          <th className="pl-4 text-right font-normal">Points</th>
+          <th className="whitespace-nowrap pl-4 text-right font-normal">Points</th>
         </tr>
       </thead>
       <tbody>
@@ -182,7 +182,7 @@ function FaultTable({ faults, counted }: { faults: Fault[]; counted: Fault[] }) 
                 : f.sureness !== "sure" && ` (${f.sureness})`}
               . <span className="text-ink2">{f.why}</span>
             </td>
-            <td className="pl-4">{f.allows ?? beside(f)?.allows}</td>
+            <td className="whitespace-nowrap pl-4">{f.allows ?? beside(f)?.allows}</td>
             <td className="num pl-4 text-right">{(f.counts && (f.loses ?? beside(f)?.loses)) || ""}</td>
           </tr>
         ))}

@@ -431,7 +431,7 @@ class BenchIT {
     assertThat(bench.page().locator("#station")).not().containsText("are not there");
     bench.press("Blade wear: sure. Change how sure").saved();
     assertThat(bench.page().locator("#station"))
-        .containsText("Mint if the faults not seen surely are not there.");
+        .containsText("Mint if what is not seen surely is not so.");
     bench.page().reload();
     bench.go("Blades");
     assertThat(bench.field("Main blade: presses")).hasValue("cannot-tell");

@@ -1,0 +1,118 @@
+package snikra.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A whole knife graded by every school, by keys and on a phone. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class GradingIT {
+  private static final int MOST_KEYS = 60;
+
+  @TempDir static Path data;
+  private App app;
+  private Chromium chromium;
+
+  @BeforeAll
+  void start() {
+    app = App.start(data);
+    chromium = new Chromium();
+  }
+
+  @AfterAll
+  void stop() {
+    chromium.close();
+    app.close();
+    assertThat(chromium.complaints).isEmpty();
+  }
+
+  private Page newKnife(int width, int height) {
+    Page page = chromium.page(width, height);
+    page.navigate(app.url("/tray"));
+    page.getByRole(AriaRole.BANNER)
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("New knife"))
+        .click();
+    assertThat(page.locator("#station")).isVisible();
+    return page;
+  }
+
+  private static int keys(Page page, String... keys) {
+    for (String key : keys) {
+      page.keyboard().press(key);
+    }
+    return keys.length;
+  }
+
+  // Answers the question in hand with its first answer until none of the station is open.
+  private static int allSound(Page page) {
+    int pressed = 0;
+    Locator bar = page.locator("#station [data-answers]");
+    int questions =
+        Integer.parseInt(
+            page.locator("#station")
+                .getByText(java.util.regex.Pattern.compile("^\\d+ of \\d+, next$"))
+                .textContent()
+                .replaceAll("^\\d+ of (\\d+), next$", "$1"));
+    for (int q = 0; q < questions; q++) {
+      assertThat(bar.locator("button:focus")).hasCount(1);
+      pressed += keys(page, "1");
+    }
+    return pressed;
+  }
+
+  @Test
+  void aWholeGradingTakesLessThanSixtyKeysAndEverySchoolSaysItsGrade() {
+    Page page = newKnife(1280, 800);
+    int pressed = keys(page, "c");
+    assertThat(page.locator("#station-name")).hasText("Condition");
+    pressed += keys(page, "a") + allSound(page) + keys(page, "Escape", "9");
+    assertThat(page.locator("#station-name")).hasText("Action");
+    pressed += keys(page, "a") + allSound(page) + keys(page, "Escape", "c");
+    assertThat(pressed).isLessThan(MOST_KEYS);
+    assertThat(page.getByTestId("school-grade")).hasText("Mint");
+    Locator others = page.getByLabel("By the other schools");
+    assertThat(others).containsText("100 (Mint)");
+    assertThat(others).containsText("Carry it");
+
+    BenchPage bench = new BenchPage(page);
+    bench.choose("Steel", "Pitted");
+    assertThat(page.getByTestId("school-grade")).hasText("Fair");
+    assertThat(page.getByLabel("Faults that count")).containsText("Fair at best, \u221213");
+    page.getByLabel("School that heads the page").selectOption("points");
+    assertThat(page.getByTestId("school-grade")).hasText("87 (Very good)");
+    assertThat(page.getByTestId("grade")).containsText("87 (Very good)");
+    bench.saved();
+
+    page.getByText("Condition report to print").click();
+    assertThat(page.getByLabel("What was found")).containsText("Steel: pitted");
+    assertThat(page.getByLabel("What was found")).containsText("Without fault:");
+    page.keyboard().press("Escape");
+    assertThat(page.locator("#station-name")).hasText("Condition");
+  }
+
+  @Test
+  void onAPhoneTheQuestionStandsFirstAndThePointsOfEachBladeAreThere() {
+    Page page = newKnife(390, 844);
+    BenchPage bench = new BenchPage(page);
+    bench.go("Blades").press("Add the main blade").press("Add a blade or tool");
+    bench.go("Condition");
+    Locator first = page.locator("#station [data-answers] button").first();
+    first.click();
+    assertThat(page.getByTestId("school-grade")).isVisible();
+    page.getByText("The other blades, 0 of 3 looked at").click();
+    bench.choose("Point of blade 2", "Broken");
+    assertThat(page.getByLabel("Faults that count")).containsText("Point of blade 2, broken");
+    bench.saved();
+    page.reload();
+    assertThat(page.getByText("The other blades, 1 of 3 looked at")).isVisible();
+  }
+}
