@@ -8,9 +8,7 @@ import snikra.core.condition.ConditionBook.Finding;
 import snikra.core.condition.ConditionBook.Point;
 import snikra.core.condition.School.Level;
 import snikra.core.condition.School.Part;
-import snikra.core.condition.SchoolVerdict.Fault;
 import snikra.core.condition.SchoolVerdict.Stand;
-import snikra.core.specimen.Sureness;
 
 /**
  * A hundred points over the parts of a knife; each fault takes some, no part loses more than it
@@ -153,16 +151,12 @@ final class ByPoints extends Grading {
   }
 
   @Override
-  Fault fault(
-      String of,
-      int blade,
-      String label,
-      String found,
-      @Nullable Sureness sureness,
-      double probability,
-      double bad,
-      String part,
-      String why) {
-    return new Fault(of, blade, label, found, sureness, probability, null, bad, true, part, why);
+  @Nullable String allows(double bad) {
+    return null;
+  }
+
+  @Override
+  @Nullable Double loses(double bad) {
+    return bad;
   }
 }

@@ -6,9 +6,7 @@ import org.jspecify.annotations.Nullable;
 import snikra.core.condition.ConditionBook.Finding;
 import snikra.core.condition.ConditionBook.Point;
 import snikra.core.condition.School.Level;
-import snikra.core.condition.SchoolVerdict.Fault;
 import snikra.core.condition.SchoolVerdict.Stand;
-import snikra.core.specimen.Sureness;
 
 /** The worst fault sets the level, and many that are as bad lower it by one. */
 final class ByWorstFault extends Grading {
@@ -173,27 +171,12 @@ final class ByWorstFault extends Grading {
   }
 
   @Override
-  Fault fault(
-      String of,
-      int blade,
-      String label,
-      String found,
-      @Nullable Sureness sureness,
-      double probability,
-      double bad,
-      String part,
-      String why) {
-    return new Fault(
-        of,
-        blade,
-        label,
-        found,
-        sureness,
-        probability,
-        levels.get((int) bad).label(),
-        null,
-        true,
-        part,
-        why);
+  @Nullable String allows(double bad) {
+    return levels.get((int) bad).label();
+  }
+
+  @Override
+  @Nullable Double loses(double bad) {
+    return null;
   }
 }

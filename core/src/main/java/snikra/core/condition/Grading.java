@@ -285,7 +285,18 @@ abstract class Grading {
         sureness != Sureness.SURE,
         options(p, blade, found, sureness, lives),
         bad > 0
-            ? fault(p.id(), blade, label, found.label(), sureness, 1, bad, p.part(), found.why())
+            ? new Fault(
+                p.id(),
+                blade,
+                label,
+                found.label(),
+                sureness,
+                1,
+                allows(bad),
+                loses(bad),
+                true,
+                p.part(),
+                found.why())
             : null);
   }
 
@@ -359,29 +370,26 @@ abstract class Grading {
         true,
         List.of(new Item.Option(bad, d.probability()), new Item.Option(0, 1 - d.probability())),
         counts
-            ? fault(
+            ? new Fault(
                 a.id(),
                 0,
                 a.label(),
                 "",
                 Sureness.LIKELY,
                 d.probability(),
-                bad,
+                allows(bad),
+                loses(bad),
+                true,
                 "originality",
                 a.why())
             : null);
   }
 
-  abstract Fault fault(
-      String of,
-      int blade,
-      String label,
-      String found,
-      @Nullable Sureness sureness,
-      double probability,
-      double bad,
-      String part,
-      String why);
+  /** The level a fault lets pass, where the worst fault sets it. */
+  abstract @Nullable String allows(double bad);
+
+  /** The points a fault takes, where points are counted. */
+  abstract @Nullable Double loses(double bad);
 
   /** What this school lets pass, where it does not hold what most do. */
   @Nullable String cap(String of, String finding) {
