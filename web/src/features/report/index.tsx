@@ -1,13 +1,13 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect } from "react";
-import { Link, useNavigate, useParams } from "react-router";
+import { useNavigate, useParams } from "react-router";
 import { api } from "../../api/client";
 import type { Book, SavedKnife, SchoolVerdict, Verdict } from "../../api/types";
 import { percent, titleBy } from "../../format";
 import { useKeys } from "../../keys";
 import { usePreferences } from "../../preferences";
+import { BackOrPrint } from "../../ui/back-or-print";
 import { Failed } from "../../ui/failed";
-import { Key } from "../../ui/key";
 import { Built } from "../bench/grading/built";
 import { headWords, useSchools } from "../bench/grading/use-schools";
 import { askedAt, givenOf } from "../bench/stations/points";
@@ -56,14 +56,7 @@ function Report({ knife, verdict, book }: { knife: SavedKnife; verdict: Verdict;
           <span className="num">{knife.number}</span> {knife.specimen.title ?? name}, {name.toLowerCase()}.{" "}
           {new Date().toLocaleDateString(undefined, { dateStyle: "long" })}
         </p>
-        <p className="no-print ml-auto flex gap-4">
-          <Link to={bench} className="min-h-6 hover:underline">
-            To the bench <Key>Esc</Key>
-          </Link>
-          <button type="button" className="press" onClick={() => window.print()}>
-            Print <Key>P</Key>
-          </button>
-        </p>
+        <BackOrPrint bench={bench} />
       </header>
       <div className="mt-2 grid gap-x-8 gap-y-3 md:grid-cols-2 print:grid-cols-2">
         <div className="min-w-0">

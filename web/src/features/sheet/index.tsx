@@ -1,13 +1,13 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
-import { Link, useNavigate, useParams } from "react-router";
+import { useNavigate, useParams } from "react-router";
 import { api } from "../../api/client";
 import type { Book, SavedKnife, Verdict } from "../../api/types";
 import { titleBy } from "../../format";
 import { useKeys } from "../../keys";
 import { usePreferences } from "../../preferences";
+import { BackOrPrint } from "../../ui/back-or-print";
 import { Failed } from "../../ui/failed";
-import { Key } from "../../ui/key";
 import { NextLooks } from "../bench/next-looks";
 import { SpanChart } from "../bench/span-chart";
 import { Clues } from "./clues";
@@ -81,14 +81,7 @@ function Sheet({ knife, book }: { knife: SavedKnife; book: Book }) {
         <p className="text-ink2">
           <span className="num">{knife.number}</span> {knife.specimen.title}
         </p>
-        <p className="no-print ml-auto flex gap-4">
-          <Link to={bench} className="min-h-6 hover:underline">
-            To the bench <Key>Esc</Key>
-          </Link>
-          <button type="button" className="press" onClick={() => window.print()}>
-            Print <Key>P</Key>
-          </button>
-        </p>
+        <BackOrPrint bench={bench} />
       </div>
       {off.size > 0 && (
         <p role="status" className="mt-2 bg-blue-wash px-2 py-1">
