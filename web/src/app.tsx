@@ -25,6 +25,7 @@ const JudgementPage = lazy(() =>
 );
 const WordsPage = lazy(() => import("./features/words").then((m) => ({ default: m.WordsPage })));
 const ConditionReport = lazy(() => import("./features/report").then((m) => ({ default: m.ConditionReport })));
+const CarePage = lazy(() => import("./features/care").then((m) => ({ default: m.CarePage })));
 const Bench = lazy(() => import("./features/bench").then((m) => ({ default: m.Bench })));
 
 export function App() {
@@ -53,6 +54,7 @@ function Sheet() {
     try {
       const knife = await api.add(newId.current, {
         blades: [],
+        care: [],
         codes: [],
         registered: [],
         hallmarks: [],
@@ -126,6 +128,7 @@ function Sheet() {
               <Route path="/makers" element={<Makers />} />
               <Route path="/makers/:id" element={<Makers />} />
               <Route path="/keeping" element={<KeepingPage />} />
+              <Route path="/care" element={<CarePage />} />
               <Route path="/words" element={<WordsPage book={book.data} />} />
               <Route path="/judgement" element={<JudgementPage />} />
               <Route path="/calibration" element={<CalibrationPage />} />

@@ -93,6 +93,13 @@ export function money(amount: number, currency: string): string {
   }
 }
 
+/** Today in the reader's own time zone, as formats write it. */
+export const today = () => new Date().toLocaleDateString("sv");
+
+/** A day as the reader's locale writes it. */
+export const dayText = (iso: string) =>
+  new Date(`${iso}T12:00`).toLocaleDateString(undefined, { dateStyle: "medium" });
+
 export const sentence = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
 
 /** A length as typed, with the unit of the switch where none was written. */

@@ -842,6 +842,7 @@ export interface components {
             regions: components["schemas"]["Named"][];
             questions: components["schemas"]["Question"][];
             condition: components["schemas"]["ConditionBook"];
+            works: components["schemas"]["CareBookWork"][];
             quantities: components["schemas"]["MeasureBookQuantity"][];
             cautions: components["schemas"]["Caution"][];
             signs: components["schemas"]["SignChoice"][];
@@ -851,6 +852,24 @@ export interface components {
             photoRoles: components["schemas"]["RoleChoice"][];
             choices: components["schemas"]["Choices"];
             accepted: components["schemas"]["Accepted"];
+        };
+        BoxBook: {
+            grades: components["schemas"]["BoxBookLevel"][];
+            beside: string[];
+        };
+        BoxBookBoxed: {
+            id: string;
+            label: string;
+            why: string;
+            beside: string[];
+        };
+        BoxBookLevel: {
+            id: string;
+            label: string;
+            why: string;
+            when: {
+                [key: string]: string[];
+            };
         };
         Brought: {
             id: string;
@@ -898,6 +917,33 @@ export interface components {
             of: number;
             report?: components["schemas"]["Report"];
             sharpness: components["schemas"]["Sharpness"][];
+        };
+        CareBookTold: {
+            id: string;
+            does: string;
+            why: string;
+            caution?: string;
+            /** Format: date */
+            last?: string;
+            /** Format: date */
+            due?: string;
+            again: boolean;
+            settledBy: string[];
+        };
+        CareBookWork: {
+            id: string;
+            label: string;
+        };
+        CareDone: {
+            /** @example 193X */
+            date: string;
+            work: string;
+            by?: string;
+            note?: string;
+            gradeBefore?: string;
+            gradeAfter?: string;
+            photoBefore?: string;
+            photoAfter?: string;
         };
         Caution: {
             id: string;
@@ -1037,6 +1083,7 @@ export interface components {
             boxes: components["schemas"]["ConditionBookBox"][];
             alterations: components["schemas"]["Alteration"][];
             build?: components["schemas"]["BuildBook"];
+            box?: components["schemas"]["BoxBook"];
         };
         ConditionBookBox: {
             id: string;
@@ -2160,6 +2207,7 @@ export interface components {
                 [key: string]: string[];
             };
             notFound: ("number" | "code")[];
+            care: components["schemas"]["CareDone"][];
         };
         State: {
             /** @enum {string} */
@@ -2202,6 +2250,8 @@ export interface components {
             low?: number;
             high?: number;
             currency?: string;
+            box?: string;
+            reminders: components["schemas"]["CareBookTold"][];
         };
         Taken: {
             /** Format: int32 */
@@ -2277,6 +2327,8 @@ export interface components {
             originality: components["schemas"]["Originality"];
             schools: components["schemas"]["SchoolVerdict"][];
             built?: components["schemas"]["BuildBookBuilt"];
+            box?: components["schemas"]["BoxBookBoxed"];
+            care: components["schemas"]["CareBookTold"][];
             findings: components["schemas"]["VerdictFinding"][];
             sketch: components["schemas"]["Sketch"];
             progress: components["schemas"]["VerdictProgress"][];

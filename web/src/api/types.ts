@@ -46,6 +46,8 @@ export type Beside = Schemas["Beside"];
 export type Lookalike = Beside["comparison"]["totals"][number];
 export type PhoneLine = Schemas["PhoneInvited"];
 export type Photo = Schemas["Photo"];
+export type Advice = Verdict["care"][number];
+export type CareDone = Schemas["CareDone"];
 export type SchoolVerdict = Schemas["SchoolVerdict"];
 export type Grade = Schemas["GradeVerdict"];
 

@@ -3,6 +3,7 @@ import { Cautions } from "./cautions";
 import type { FaceOf } from "./plate";
 import { ActionStation } from "./stations/action";
 import { BladesStation } from "./stations/blades";
+import { CareStation } from "./stations/care";
 import { ConditionStation } from "./stations/condition";
 import { FeaturesStation } from "./stations/features";
 import { MarksStation } from "./stations/marks";
@@ -46,6 +47,7 @@ export function Panel({
       )}
       {station === "action" && <ActionStation {...props} />}
       {station === "condition" && <ConditionStation {...props} />}
+      {station === "care" && <CareStation {...props} />}
       {station === "story" && <StoryStation {...props} />}
       {station === "value" && <ValueStation {...props} />}
     </section>

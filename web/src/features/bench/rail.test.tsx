@@ -11,6 +11,7 @@ const station = (id: string, key: string): Station => ({
   drawnLarge: false,
 });
 
+const CARE = station("care", "E");
 const STATIONS = [station("pattern", "1"), station("frame", "7"), station("story", "S")];
 
 const PROGRESS: Progress[] = [
@@ -63,4 +64,10 @@ test("a press goes to the station; its key stands beside its name", () => {
   fireEvent.click(screen.getByRole("button", { name: /^Story/ }));
   expect(onGo).toHaveBeenCalledExactlyOnceWith("story");
   expect(screen.getByRole("button", { name: /^Story/ }).textContent).toMatch(/^SStory/);
+});
+
+test("a station with nothing to look at claims nothing", () => {
+  const care: Progress = { station: "care", looked: 0, of: 0, conflict: false };
+  render(<Rail progress={[care]} current="frame" onGo={onGo} stations={[CARE]} />);
+  expect(screen.getByRole("button", { name: /Care/ }).textContent).toBe("ECare\u00a0");
 });

@@ -15,7 +15,7 @@ export function Rail({
   return (
     <nav
       aria-label="Examination, in working order"
-      className="mx-4 grid auto-cols-[minmax(5.75rem,1fr)] grid-flow-col overflow-x-auto border-b border-rule lg:mx-6"
+      className="mx-4 grid auto-cols-[minmax(5.375rem,1fr)] grid-flow-col overflow-x-auto border-b border-rule lg:mx-6"
     >
       {stations.map(({ id: s, name, key }) => {
         const p = progress?.find((o) => o.station === s);
@@ -39,13 +39,15 @@ export function Rail({
               </span>
               <span className={isStarted || isCurrent ? "font-semibold" : "text-ink2"}>{name}</span>
               <span className="sr-only">
-                {p ? `, ${p.looked} of ${p.of} looked at${p.conflict ? ", in conflict" : ""}` : ""}
+                {p
+                  ? `${p.of > 0 ? `, ${p.looked} of ${p.of} looked at` : ""}${p.conflict ? ", in conflict" : ""}`
+                  : ""}
               </span>
             </span>
             <span className="block truncate text-[0.78125rem]/4 text-ink2">
               {p?.conflict && <span className="font-semibold text-lead">conflict </span>}
               {p?.summary ?? (
-                <span className="voice text-xs text-ink3">{progress ? "not yet looked" : "\u00a0"}</span>
+                <span className="voice text-xs text-ink3">{p && p.of > 0 ? "not yet looked" : "\u00a0"}</span>
               )}
             </span>
           </button>

@@ -34,6 +34,7 @@ describe("the same as the knife before", () => {
   const knife = (more: Partial<Specimen>): Specimen => ({
     blades: [],
     comparables: [],
+    care: [],
     condition: {},
     codes: [],
     marks: [],

@@ -8,7 +8,7 @@ import { useKeys } from "../../keys";
 import { usePreferences } from "../../preferences";
 import { BackOrPrint } from "../../ui/back-or-print";
 import { Failed } from "../../ui/failed";
-import { Built } from "../bench/grading/built";
+import { Boxed, Built } from "../bench/grading/built";
 import { headWords, useSchools } from "../bench/grading/use-schools";
 import { askedAt, givenOf } from "../bench/stations/points";
 import { KnifeDrawn } from "../sheet/knife-drawn";
@@ -66,11 +66,22 @@ function Report({ knife, verdict, book }: { knife: SavedKnife; verdict: Verdict;
         <Grades verdict={verdict} />
       </div>
       <Found knife={knife} verdict={verdict} book={book} />
+      <Keeping care={verdict.care} />
       <p className="mt-3 border-t border-rule pt-1 text-[0.78125rem]/4 text-ink2">
         A grade is an opinion by the school named beside it, of what was looked at on the day. For insurance,
         tax and estates ask a licensed appraiser.
       </p>
     </main>
+  );
+}
+
+function Keeping({ care }: { care: Verdict["care"] }) {
+  if (care.length === 0) return null;
+  return (
+    <p className="mt-2">
+      <span className="voice text-ink2">To keep it: </span>
+      {care.map((c) => [c.does, c.caution].filter(Boolean).join(" ")).join(" ")}
+    </p>
   );
 }
 
@@ -114,6 +125,7 @@ function Grades({ verdict }: { verdict: Verdict }) {
         ))}
       </dl>
       <Built built={verdict.built} />
+      <Boxed box={verdict.box} />
     </section>
   );
 }

@@ -70,6 +70,10 @@ const verdict = {
       fault("Wear", 2, { loses: 3.5, counts: false }),
     ]),
   ],
+  care: [
+    { id: "rust", does: "Oil it.", why: "", caution: "Gloves.", again: true, settledBy: [] },
+    { id: "box", does: "Keep it dry.", why: "", again: false, settledBy: [] },
+  ],
 } as unknown as Verdict;
 
 beforeEach(() => {
@@ -126,4 +130,10 @@ test("what went wrong is said, with a way to try again", async () => {
   vi.spyOn(api, "examine").mockRejectedValue(new Error("It is being opened anew."));
   show(knife({}));
   expect((await screen.findByRole("alert")).textContent).toContain("It is being opened anew.");
+});
+
+test("how to keep it stands on the report with its cautions", async () => {
+  show(knife({ Wear: sure("tenth") }));
+  const keep = await screen.findByText("To keep it:");
+  expect(keep.parentElement?.textContent).toBe("To keep it: Oil it. Gloves. Keep it dry.");
 });

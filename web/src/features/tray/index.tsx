@@ -1,9 +1,9 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { type KeyboardEvent, useDeferredValue, useEffect, useMemo, useRef, useState } from "react";
-import { useNavigate } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { api } from "../../api/client";
 import type { Book, ReadableEntry, TrayEntry } from "../../api/types";
-import { titleBy } from "../../format";
+import { titleBy, today } from "../../format";
 import { useKeys } from "../../keys";
 import { usePreferences } from "../../preferences";
 import { Failed } from "../../ui/failed";
@@ -118,10 +118,24 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
             ))}
           </ol>
           {found.size === 0 && <p className="voice mt-2 text-ink2">Nothing in the tray answers to that.</p>}
+          <ToLookAtAgain knives={knives} />
           <SpansBelow knives={knives} found={found} />
         </>
       )}
     </main>
+  );
+}
+
+function ToLookAtAgain({ knives }: { knives: ReadableEntry[] }) {
+  const open = knives.flatMap((k) => k.summary.reminders).filter((r) => !r.due || r.due <= today()).length;
+  if (open === 0) return null;
+  return (
+    <p className="mt-2">
+      <Link to="/care" className="underline">
+        {open} to look at again
+      </Link>
+      <span className="text-ink2">: celluloid, rust and what else comes back.</span>
+    </p>
   );
 }
 

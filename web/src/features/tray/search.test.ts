@@ -14,6 +14,7 @@ const knife: ReadableEntry = {
     span: { share: 0.9, pieces: [{ from: 1895, to: 1911 }] },
     conflict: false,
     grade: { reasons: [], unseen: [] },
+    reminders: [],
   },
   sketch: {
     closedLengthMm: 89,

@@ -21,6 +21,7 @@ const readable = (number: number, title: string): TrayEntry => ({
     tradeTitle: "Jack",
     conflict: false,
     grade: { reasons: [], unseen: [] },
+    reminders: [],
   },
   sketch: {
     closedLengthMm: 80 + number,
@@ -130,4 +131,21 @@ it("that cannot be opened is asked for again", async () => {
   vi.spyOn(api, "tray").mockRejectedValue(new Error("It is being opened anew."));
   show();
   expect((await screen.findByRole("alert")).textContent).toContain("It is being opened anew.");
+});
+
+it("what must be looked at again is counted, what is not due yet is not", async () => {
+  const knife = readable(1, "First");
+  const advice = { does: "Look.", why: "", again: true, settledBy: [] };
+  const reminders = [
+    { ...advice, id: "a" },
+    { ...advice, id: "b", last: "2019-01-01", due: "2020-01-01" },
+    { ...advice, id: "c", last: "2089-01-01", due: "2090-01-01" },
+  ];
+  vi.spyOn(api, "tray").mockResolvedValue([
+    { ...knife, summary: { ...(knife.summary as object), reminders } } as unknown as TrayEntry,
+  ]);
+  show();
+  expect((await screen.findByRole("link", { name: "2 to look at again" })).getAttribute("href")).toBe(
+    "/care",
+  );
 });

@@ -1,4 +1,5 @@
 import type { Verdict } from "../../../api/types";
+import { sentence } from "../../../format";
 
 /** How well it was made, whatever became of it: not its condition, so it stands apart from the grades. */
 export function Built({ built }: { built: Verdict["built"] }) {
@@ -16,6 +17,22 @@ export function Built({ built }: { built: Verdict["built"] }) {
       {built.poorly.length > 0 && (
         <p className="text-[0.78125rem]/4 text-ink2">Cheaply: {listed(built.poorly)}.</p>
       )}
+    </section>
+  );
+}
+
+/** What came with it: its box, its papers, its sheath. A grade of its own. */
+export function Boxed({ box }: { box: Verdict["box"] }) {
+  if (!box) return null;
+  return (
+    <section aria-label="Box and papers" className="mt-2">
+      <p>
+        <span className="voice text-ink2">Box and papers: </span>
+        {box.label}
+      </p>
+      <p className="text-[0.78125rem]/4 text-ink2">
+        {box.why} {box.beside.length > 0 && `${sentence(listed(box.beside))}.`}
+      </p>
     </section>
   );
 }

@@ -5,7 +5,7 @@ import { afterEach, beforeEach, expect, test } from "vitest";
 import type { SchoolVerdict, Verdict } from "../../../api/types";
 import { PreferencesProvider } from "../../../preferences";
 import { Schools } from ".";
-import { Built } from "./built";
+import { Boxed, Built } from "./built";
 
 const LEVELS = ["mint", "good", "poor"];
 const stand = (id: string, points?: number) => ({ id, label: id, points });
@@ -132,6 +132,16 @@ test("how well it was made stands apart, as far as it was looked at", () => {
   screen.getByText(/Finely made/);
   rerender(<Built built={{ ...built, looked: 0 }} />);
   expect(screen.queryByLabelText("How well it was made")).toBeNull();
+});
+
+test("what came with it is a grade of its own, with what else was seen of it", () => {
+  const box = { id: "worn", label: "Box with wear", why: "Its own box.", beside: ["Papers: None with it"] };
+  const { rerender } = render(<Boxed box={box} />);
+  expect(screen.getByLabelText("Box and papers").textContent).toBe(
+    "Box and papers: Box with wearIts own box. Papers: none with it.",
+  );
+  rerender(<Boxed box={undefined} />);
+  expect(screen.queryByLabelText("Box and papers")).toBeNull();
 });
 
 test("nothing looked at is no grade", () => {

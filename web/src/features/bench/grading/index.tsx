@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import type { SchoolVerdict, Verdict } from "../../../api/types";
 import { percent } from "../../../format";
 import { Select } from "../../../ui/select";
-import { Built } from "./built";
+import { Boxed, Built } from "./built";
 import { GradeRule } from "./rule";
 import { headWords, standWords, useSchools } from "./use-schools";
 
@@ -46,6 +46,7 @@ export function Schools({ id, verdict }: { id: string; verdict: Verdict | undefi
         ))}
       </ul>
       <Built built={verdict?.built} />
+      <Boxed box={verdict?.box} />
       <p className="mt-1.5">
         <Link to={`/bench/${id}/condition`} className="min-h-6 underline">
           Condition report to print

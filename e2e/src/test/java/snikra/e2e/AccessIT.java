@@ -78,6 +78,9 @@ class AccessIT {
     page.navigate(app.url("/words?at=blades&word=kick"));
     assertThat(page.locator("#word-kick")).isVisible();
     check(page, "words");
+    page.navigate(app.url("/care"));
+    assertThat(page.getByLabel("Reminders")).isVisible();
+    check(page, "to look at again");
     page.navigate(app.url("/judgement"));
     assertThat(page.getByText("Nobody can look these up")).isVisible();
     check(page, "judgement");

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
+import snikra.core.care.CareBook;
 import snikra.core.clue.Caution;
 import snikra.core.clue.ClueBook;
 import snikra.core.clue.Feature;
@@ -40,7 +41,14 @@ public final class ShippedShelf {
 
   private static final List<String> BOOKS =
       List.of(
-          "clue-book", "patterns", "shapes", "condition", "measures", "number-tables", "judgement");
+          "clue-book",
+          "patterns",
+          "shapes",
+          "condition",
+          "care",
+          "measures",
+          "number-tables",
+          "judgement");
 
   private ShippedShelf() {}
 
@@ -96,6 +104,7 @@ public final class ShippedShelf {
             patterns.modifiers,
             patterns.patterns),
         read("condition", ConditionBook.class),
+        read("care", CareBook.class),
         read("measures", MeasureBook.class),
         read("number-tables", NumberTables.class).tables,
         clues.regions,

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
+import snikra.core.care.CareBook;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
 import snikra.core.code.AssayOffice;
@@ -137,6 +138,7 @@ public final class SpecimenFormat {
       each("hallmarks", this::hallmark);
       each("story", this::event);
       each("comparables", this::comparable);
+      each("care", this::care);
       look("frame", tree.path("frame"), shelf.patterns().frames().stream().map(Frame::id));
       Stream<String> layouts = shelf.patterns().bolsters().stream().map(BolsterLayout::id);
       look("bolsters", tree.path("bolsters"), layouts);
@@ -234,6 +236,15 @@ public final class SpecimenFormat {
               .flatMap(f -> f.clues().stream())
               .map(Clue::id);
       name(at + ".handle", sale.path("handle"), handles);
+    }
+
+    private void care(String at, JsonNode done) {
+      text(at + ".date", done.path("date"), EdtfDate::parse);
+      name(at + ".work", done.path("work"), shelf.care().works().stream().map(CareBook.Work::id));
+      for (String grade : List.of("gradeBefore", "gradeAfter")) {
+        Stream<String> grades = shelf.condition().grades().stream().map(ConditionBook.Grade::id);
+        name(at + "." + grade, done.path(grade), grades);
+      }
     }
 
     private void seen(String where, Map.Entry<String, JsonNode> entry, Predicate<Feature> isAsked) {

@@ -18,6 +18,7 @@ import snikra.core.specimen.Sureness;
  *     worst of them counts
  * @param odd what hardly stands together on one knife
  * @param build how well a knife was made; null where nobody asks
+ * @param box what came with it; null where nobody asks
  * @param boxes what a box makes of a grade, the first that fits holds
  * @param alterations in which a knife may not be as made
  */
@@ -30,7 +31,8 @@ public record ConditionBook(
     List<Odd> odd,
     List<Box> boxes,
     List<Alteration> alterations,
-    @Nullable BuildBook build) {
+    @Nullable BuildBook build,
+    @Nullable BoxBook box) {
 
   /**
    * A named grade.
@@ -223,7 +225,7 @@ public record ConditionBook(
       List<Odd> odd,
       List<Box> boxes,
       List<Alteration> alterations) {
-    this(grades, points, schools, lives, once, odd, boxes, alterations, null);
+    this(grades, points, schools, lives, once, odd, boxes, alterations, null, null);
   }
 
   /** A book of one school, in which nothing was ever altered. */

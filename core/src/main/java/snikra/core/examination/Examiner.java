@@ -8,8 +8,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import snikra.core.care.CareBook;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
+import snikra.core.condition.BoxBook;
 import snikra.core.condition.BuildBook;
 import snikra.core.condition.GradeVerdict;
 import snikra.core.condition.Looked;
@@ -148,6 +150,8 @@ public final class Examiner {
         originality.judge(done, grade, value),
         shelf.condition().judge(looked.with(originality.doubts(done))),
         built(knife),
+        boxed(knife),
+        shelf.care().advise(knife),
         findings,
         sketch,
         stations.progress(knife, pattern, dated, grade, findings));
@@ -158,6 +162,11 @@ public final class Examiner {
     return build == null
         ? null
         : build.judge(knife.seen(), LookReliability.of(shelf.judgement()), shelf.clues());
+  }
+
+  private BoxBook.@Nullable Boxed boxed(Specimen knife) {
+    BoxBook box = shelf.condition().box();
+    return box == null ? null : box.judge(knife, shelf.clues());
   }
 
   /** What a knife is called by the strict school. */
@@ -211,13 +220,20 @@ public final class Examiner {
     NumberVerdict number = Numbers.read(knife, Gathering.found(knife), dated, shelf).orElse(null);
     ValueVerdict value =
         appraiser.appraise(subject(knife, pattern, dated, number, grade), knife.comparables());
-    return summary(pattern, dated, number, grade, value);
+    return summary(
+        pattern, dated, number, grade, value, boxed(knife), shelf.care().reminders(knife));
   }
 
   /** The same out of the whole verdict on it, where that is at hand. */
-  public Summary summarise(Verdict verdict) {
+  public Summary summarise(Specimen knife, Verdict verdict) {
     return summary(
-        verdict.pattern(), verdict.dating(), verdict.number(), verdict.grade(), verdict.value());
+        verdict.pattern(),
+        verdict.dating(),
+        verdict.number(),
+        verdict.grade(),
+        verdict.value(),
+        verdict.box(),
+        shelf.care().reminders(knife));
   }
 
   private Summary summary(
@@ -225,7 +241,9 @@ public final class Examiner {
       DatingVerdict dated,
       @Nullable NumberVerdict number,
       GradeVerdict grade,
-      ValueVerdict value) {
+      ValueVerdict value,
+      BoxBook.@Nullable Boxed box,
+      List<CareBook.Told> reminders) {
     boolean conflict = findings(pattern, number, dated).stream().anyMatch(Finding::conflict);
     String maker =
         dated.makers().stream()
@@ -242,7 +260,9 @@ public final class Examiner {
         grade,
         value.low(),
         value.high(),
-        value.currency());
+        value.currency(),
+        box == null ? null : box.label(),
+        reminders);
   }
 
   /**
@@ -252,6 +272,8 @@ public final class Examiner {
    * @param tradeTitle by today's trade
    * @param maker the leading maker where it leads clearly
    * @param span null where nothing that dates it was looked at
+   * @param box what came with it; null where nobody looked
+   * @param reminders what must be seen to again, the first first
    */
   public record Summary(
       String title,
@@ -262,7 +284,9 @@ public final class Examiner {
       GradeVerdict grade,
       @Nullable BigDecimal low,
       @Nullable BigDecimal high,
-      @Nullable String currency) {}
+      @Nullable String currency,
+      @Nullable String box,
+      List<CareBook.Told> reminders) {}
 
   private Appraiser.Subject subject(
       Specimen knife,

@@ -17,6 +17,7 @@ public enum Station {
   ACTION("Action", "9", false),
   BOX("Box", "0", false),
   CONDITION("Condition", "C", false),
+  CARE("Care", "E", false),
   STORY("Story", "S", false),
   VALUE("Value", "V", false);
 

@@ -51,6 +51,7 @@ final class Stations {
             case "number" -> numbers(knife, conflict);
             case "action" -> action(knife, conflict);
             case "condition" -> condition(knife, grade, conflict);
+            case "care" -> care(knife, conflict);
             case "story" ->
                 one(station, !knife.story().isEmpty(), count(knife.story(), "event"), conflict);
             case "value" ->
@@ -68,6 +69,14 @@ final class Stations {
   private static Progress one(
       String station, boolean looked, @Nullable String summary, boolean conflict) {
     return new Progress(station, looked ? 1 : 0, 1, looked ? summary : null, conflict);
+  }
+
+  // Nothing to look at: what the others found tells what to do.
+  private Progress care(Specimen knife, boolean conflict) {
+    int done = knife.care().size();
+    int left = shelf.care().advise(knife).size();
+    String told = left > 0 ? left + " to do" : done > 0 ? done + " done" : null;
+    return new Progress("care", 0, 0, told, conflict);
   }
 
   private static Progress numbers(Specimen knife, boolean conflict) {

@@ -2,10 +2,12 @@ package snikra.core.examination;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import snikra.core.care.CareBook;
 import snikra.core.code.CodeScheme;
 import snikra.core.code.SeenCode;
 import snikra.core.code.SeenHallmark;
 import snikra.core.code.SeenNumber;
+import snikra.core.condition.BoxBook;
 import snikra.core.condition.BuildBook;
 import snikra.core.condition.GradeVerdict;
 import snikra.core.condition.SchoolVerdict;
@@ -24,6 +26,8 @@ import snikra.core.value.ValueVerdict;
  * @param originality what may have been done to it, and what that takes from grade and value
  * @param schools what each school of grading makes of it, with what may have been done to it
  * @param built how well it was made, whatever became of it
+ * @param box what came with it; null where nobody looked
+ * @param care what keeps it, the most pressing first
  * @param findings in words, the weightiest first
  * @param sketch what a drawing to scale needs
  * @param progress by station
@@ -41,6 +45,8 @@ public record Verdict(
     Originality originality,
     List<SchoolVerdict> schools,
     BuildBook.@Nullable Built built,
+    BoxBook.@Nullable Boxed box,
+    List<CareBook.Told> care,
     List<Finding> findings,
     Sketch sketch,
     List<Progress> progress) {

@@ -140,6 +140,7 @@ public final class WhatChanged {
         "Story",
         knife.story(),
         e -> e.kind() + (e.date() == null ? "" : " " + e.date().written()));
+    put("care", "Care", knife.care(), c -> c.work() + " " + c.date().written());
     put("comparables", "Sales of like knives", knife.comparables(), s -> s.described());
     return lines;
   }

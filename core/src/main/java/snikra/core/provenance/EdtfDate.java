@@ -1,5 +1,7 @@
 package snikra.core.provenance;
 
+import java.time.LocalDate;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import snikra.core.wording.NotAccepted;
@@ -78,6 +80,14 @@ public record EdtfDate(String written, int earliestYear, int latestYear) {
     } catch (java.time.DateTimeException e) {
       return false;
     }
+  }
+
+  /** The day it means, where it means one. */
+  public Optional<LocalDate> day() {
+    Matcher m = ONE.matcher(written);
+    return m.matches() && m.group(3) != null && m.group(4) == null
+        ? Optional.of(LocalDate.parse(written))
+        : Optional.empty();
   }
 
   private static NotAccepted notADate(String written) {

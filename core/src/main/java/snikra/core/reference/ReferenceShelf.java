@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import snikra.core.care.CareBook;
 import snikra.core.clue.ClueBook;
 import snikra.core.code.AssayOffice;
 import snikra.core.code.NumberTable;
@@ -27,6 +28,7 @@ public record ReferenceShelf(
     ClueBook clues,
     PatternBook patterns,
     ConditionBook condition,
+    CareBook care,
     MeasureBook measures,
     List<NumberTable> numberTables,
     List<Region> regions,
@@ -123,6 +125,7 @@ public record ReferenceShelf(
         clues,
         patterns,
         condition,
+        care,
         measures,
         numberTables,
         regions,
@@ -140,6 +143,7 @@ public record ReferenceShelf(
         clues,
         patterns,
         condition,
+        care,
         measures,
         numberTables,
         regions,

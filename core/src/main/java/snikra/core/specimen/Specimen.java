@@ -14,6 +14,7 @@ import snikra.core.code.SeenHallmark;
 import snikra.core.code.SeenNumber;
 import snikra.core.measure.Length;
 import snikra.core.measure.Measurement;
+import snikra.core.provenance.CareDone;
 import snikra.core.provenance.StoryEvent;
 
 /**
@@ -29,6 +30,7 @@ import snikra.core.provenance.StoryEvent;
  * @param measured readings by quantity of the measure book
  * @param notFound what was looked for and is not there, or not any more: it says nothing of the
  *     date
+ * @param care what was done to keep or mend it
  */
 public record Specimen(
     @Nullable String title,
@@ -48,7 +50,8 @@ public record Specimen(
     List<StoryEvent> story,
     List<ComparableSale> comparables,
     Map<String, List<Measurement>> measured,
-    Set<Sought> notFound) {
+    Set<Sought> notFound,
+    List<CareDone> care) {
 
   public Specimen {
     notFound =
@@ -65,6 +68,7 @@ public record Specimen(
     condition = condition == null ? Map.of() : Map.copyOf(condition);
     story = copy(story);
     comparables = copy(comparables);
+    care = copy(care);
   }
 
   /** A knife on which nothing but lengths was measured. */
@@ -100,7 +104,8 @@ public record Specimen(
         story,
         comparables,
         Map.of(),
-        Set.of());
+        Set.of(),
+        List.of());
   }
 
   /**

@@ -74,6 +74,7 @@ class MarkOracleTest {
             new ClueBook(plain.clues().parts(), withFoot(features)),
             plain.patterns(),
             plain.condition(),
+            plain.care(),
             plain.measures(),
             List.of(),
             plain.regions(),

@@ -87,7 +87,7 @@ class SpecimenTest {
     Specimen knife =
         new Specimen(
             null, null, null, null, null, null, blades, null, null, null, null, null, looks,
-            condition, null, null, measured, notFound);
+            condition, null, null, measured, notFound, null);
     looks.clear();
     condition.clear();
     notFound.clear();

@@ -40,6 +40,7 @@ class PageController {
         "/calibration",
         "/keeping",
         "/judgement",
+        "/care",
         "/words",
         "/tray",
         "/makers",

@@ -28,7 +28,9 @@ public record TrayEntry(
         knife.number(),
         knife.version(),
         knife.specimen().title(),
-        atHand == null ? examiner.summarise(knife.specimen()) : examiner.summarise(atHand),
+        atHand == null
+            ? examiner.summarise(knife.specimen())
+            : examiner.summarise(knife.specimen(), atHand),
         atHand == null ? examiner.sketch(knife.specimen()) : atHand.sketch(),
         null);
   }

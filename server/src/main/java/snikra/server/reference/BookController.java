@@ -12,6 +12,7 @@ import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
+import snikra.core.care.CareBook;
 import snikra.core.clue.Caution;
 import snikra.core.clue.Feature;
 import snikra.core.code.AssayOffice;
@@ -57,6 +58,7 @@ class BookController {
         shelf.regions().stream().map(r -> new Named(r.id(), r.label())).toList(),
         shelf.clues().features().stream().map(BookController::question).toList(),
         shelf.condition(),
+        shelf.care().works(),
         shelf.measures().quantities(),
         shelf.clues().cautions(),
         Arrays.stream(Sign.values()).map(sign -> sign(sign, shelf)).toList(),
@@ -79,6 +81,7 @@ class BookController {
       List<Named> regions,
       List<Question> questions,
       ConditionBook condition,
+      List<CareBook.Work> works,
       List<Quantity> quantities,
       List<Caution> cautions,
       List<SignChoice> signs,

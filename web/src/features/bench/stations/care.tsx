@@ -1,0 +1,186 @@
+import { useQuery } from "@tanstack/react-query";
+import { useParams } from "react-router";
+import { api } from "../../../api/client";
+import type { Advice, Book, CareDone } from "../../../api/types";
+import { dayText, today } from "../../../format";
+import { Field } from "../../../ui/field";
+import { Select } from "../../../ui/select";
+import { TextField } from "../../../ui/text-field";
+import type { StationProps } from "../panel";
+import { problemAt } from "../problems";
+import { Rows } from "./rows";
+
+/** What keeps this knife, and the log of what was done to it. */
+export function CareStation({ knife, book }: StationProps) {
+  const grade = knife.verdict?.grade.best?.id;
+  const log = (done: CareDone) => knife.change((s) => ({ ...s, care: [...s.care, done] }));
+  const todays = (work: string): CareDone => ({ date: today(), work, gradeBefore: grade, gradeAfter: grade });
+  return (
+    <div className="mt-1 grid gap-x-6 gap-y-3 md:grid-cols-2">
+      <Advised
+        advice={knife.verdict?.care ?? []}
+        book={book}
+        onDone={(work) => log(todays(work))}
+        isEmpty={knife.specimen.care.length === 0}
+      />
+      <section aria-label="Log of care" className="border-rule md:border-l md:pl-4">
+        <h3 className="font-semibold">What was done to it</h3>
+        <Rows<CareDone>
+          entries={knife.specimen.care}
+          name="Entry"
+          add="Add to the log"
+          empty="Nothing written down yet."
+          blank={todays(book.works[0]?.id ?? "")}
+          onChange={(care) => knife.change((s) => ({ ...s, care }))}
+        >
+          {(done, set, i) => (
+            <Entry
+              done={done}
+              set={set}
+              book={book}
+              problem={(field) => problemAt(knife.problems, `care[${i}].${field}`)}
+            />
+          )}
+        </Rows>
+      </section>
+    </div>
+  );
+}
+
+function Advised({
+  advice,
+  book,
+  onDone,
+  isEmpty,
+}: {
+  advice: Advice[];
+  book: Book;
+  onDone: (work: string) => void;
+  isEmpty: boolean;
+}) {
+  if (advice.length === 0)
+    return (
+      <p className="voice text-ink3">
+        {isEmpty
+          ? "Nothing seen so far calls for care. Covers, steel and action tell most."
+          : "Nothing more to do for it now."}
+      </p>
+    );
+  return (
+    <ul aria-label="What keeps it">
+      {advice.map((a) => (
+        <li key={a.id} className="border-t border-rule py-1.5 first:border-0">
+          <p className="font-semibold">{a.does}</p>
+          <p className="text-[0.78125rem]/4 text-ink2">{a.why}</p>
+          {a.caution && (
+            <p className="mt-0.5 border-l-2 border-ink pl-2 text-[0.78125rem]/4">
+              <span className="voice">With care. </span>
+              {a.caution}
+            </p>
+          )}
+          <p className="mt-0.5 flex flex-wrap items-baseline gap-x-3 text-[0.78125rem]/4 text-ink2">
+            <Due advice={a} />
+            {book.works
+              .filter((w) => a.settledBy.includes(w.id))
+              .map((w) => (
+                <button key={w.id} type="button" className="min-h-6 underline" onClick={() => onDone(w.id)}>
+                  {w.label} today
+                </button>
+              ))}
+          </p>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** When it was seen to, and when it must be again. */
+export function Due({ advice }: { advice: Advice }) {
+  if (!advice.again) return null;
+  if (!advice.due || !advice.last) return <span className="text-lead">not yet seen to</span>;
+  const isLate = advice.due <= today();
+  return (
+    <span className={isLate ? "text-lead" : undefined}>
+      {isLate ? "due since" : "again by"} {dayText(advice.due)}, last on {dayText(advice.last)}
+    </span>
+  );
+}
+
+function Entry({
+  done,
+  set,
+  book,
+  problem,
+}: {
+  done: CareDone;
+  set: (changed: CareDone) => void;
+  book: Book;
+  problem: (field: string) => ReturnType<typeof problemAt>;
+}) {
+  const choice = (label: string, field: "work" | "gradeBefore" | "gradeAfter", options: Book["works"]) => (
+    <Field label={label} problem={problem(field)}>
+      {(ids) => (
+        <Select
+          {...ids}
+          value={done[field]}
+          nothing="not said"
+          options={options}
+          onChange={(id) => (field !== "work" || id) && set({ ...done, [field]: id })}
+        />
+      )}
+    </Field>
+  );
+  return (
+    <>
+      {choice("What", "work", book.works)}
+      <TextField
+        label="When"
+        placeholder={today()}
+        problem={problem("date")}
+        value={done.date}
+        onCommit={(date) => date && set({ ...done, date })}
+      />
+      <TextField label="By whom" maxLength={120} value={done.by} onCommit={(by) => set({ ...done, by })} />
+      {choice("Grade before", "gradeBefore", book.condition.grades)}
+      {choice("Grade after", "gradeAfter", book.condition.grades)}
+      <Pictures done={done} set={set} />
+      <TextField
+        label="Note"
+        className="col-span-2"
+        maxLength={1000}
+        value={done.note}
+        onCommit={(note) => set({ ...done, note })}
+      />
+    </>
+  );
+}
+
+/** Photographs of the knife from before and after, side by side. */
+function Pictures({ done, set }: { done: CareDone; set: (changed: CareDone) => void }) {
+  const { id = "" } = useParams();
+  const photos = useQuery({ queryKey: ["photos", id], queryFn: () => api.photos(id), enabled: id !== "" });
+  const options = (photos.data ?? []).map((p, i) => ({ id: p.id, label: `${i + 1}, ${p.role}` }));
+  if (options.length === 0) return null;
+  return (["photoBefore", "photoAfter"] as const).map((field) => (
+    <Field key={field} label={field === "photoBefore" ? "Photograph before" : "Photograph after"}>
+      {(ids) => (
+        <>
+          <Select
+            {...ids}
+            value={done[field]}
+            nothing="none"
+            options={options}
+            onChange={(photo) => set({ ...done, [field]: photo })}
+          />
+          {done[field] && (
+            <img
+              src={`/api/photos/${done[field]}/view`}
+              alt={field === "photoBefore" ? "Before" : "After"}
+              className="mt-1 h-20 w-full border border-edge object-cover"
+            />
+          )}
+        </>
+      )}
+    </Field>
+  ));
+}
