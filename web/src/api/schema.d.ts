@@ -867,6 +867,8 @@ export interface components {
             id: string;
             label: string;
             why: string;
+            /** Format: double */
+            worth: number;
             when: {
                 [key: string]: string[];
             };
@@ -901,6 +903,8 @@ export interface components {
             label: string;
             /** Format: double */
             least: number;
+            /** Format: double */
+            worth: number;
         };
         BuildBookLook: {
             feature: string;
@@ -1041,6 +1045,10 @@ export interface components {
             pattern?: string;
             grade?: string;
             handle?: string;
+            /** @example 193X */
+            made?: string;
+            box?: string;
+            asked?: boolean;
         };
         Comparison: {
             rows: components["schemas"]["ComparisonRow"][];
@@ -1667,8 +1675,6 @@ export interface components {
             /** Format: double */
             worth: number;
             grade?: components["schemas"]["ConditionBookGrade"];
-            low?: number;
-            high?: number;
         };
         OriginalityFinding: {
             id: string;
@@ -2291,26 +2297,41 @@ export interface components {
         };
         ValueVerdict: {
             currency?: string;
-            low?: number;
             middle?: number;
+            low?: number;
             high?: number;
-            tooThin: boolean;
-            summary: string;
+            lowest?: number;
+            highest?: number;
+            /** Format: int32 */
+            counted: number;
+            enough: boolean;
+            standsOn: string;
             sales: components["schemas"]["ValueVerdictWeighed"][];
+            costs: components["schemas"]["ValueVerdictCost"][];
+        };
+        ValueVerdictCost: {
+            /** @enum {string} */
+            of: "maker" | "pattern" | "grade" | "altered" | "sales" | "chance";
+            /** Format: double */
+            share: number;
+            label: string;
+            station?: string;
         };
         ValueVerdictStep: {
             what: string;
+            /** Format: double */
+            times: number;
             /** Format: double */
             likeness: number;
         };
         ValueVerdictWeighed: {
             described: string;
             price: number;
-            /** Format: double */
-            gradeFactor: number;
             adjusted: number;
             /** Format: double */
             weight: number;
+            /** Format: double */
+            trust: number;
             steps: components["schemas"]["ValueVerdictStep"][];
             counted: boolean;
         };

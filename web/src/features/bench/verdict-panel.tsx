@@ -269,6 +269,6 @@ function GradeLine({ verdict }: { verdict: Verdict }) {
 }
 
 function valueWords({ value }: Verdict): string {
-  if (value.low === undefined || value.high === undefined || !value.currency) return value.summary;
-  return `${money(value.low, value.currency)}\u2013${money(value.high, value.currency)}. ${value.summary}`;
+  if (value.low === undefined || value.high === undefined || !value.currency) return value.standsOn;
+  return `${money(value.low, value.currency)}\u2013${money(value.high, value.currency)}. ${value.standsOn}`;
 }

@@ -1,6 +1,6 @@
 import { useStationName } from "../../api/book";
 import type { Verdict } from "../../api/types";
-import { money, percent } from "../../format";
+import { percent } from "../../format";
 
 const TOLD_FROM = 0.05;
 const MOST = 5;
@@ -9,10 +9,10 @@ type Finding = Verdict["originality"]["findings"][number];
 
 /** What may have been done to the knife, why one thinks so, and what it takes from grade and value. */
 export function Originality({ verdict, onGo }: { verdict: Verdict; onGo: (station: string) => void }) {
-  const { originality, value, dating } = verdict;
+  const { originality, dating } = verdict;
   const told = originality.findings.filter((f) => f.probability >= TOLD_FROM).slice(0, MOST);
   const asMade = dating.states.find((s) => s.state.kind === "as-made")?.probability ?? 1;
-  const { low, high, grade } = originality;
+  const { grade } = originality;
   return (
     <section aria-labelledby="originality-name" className="mt-2" data-testid="originality">
       <h3 id="originality-name" className="voice text-[0.8125rem] text-ink2">
@@ -30,13 +30,6 @@ export function Originality({ verdict, onGo }: { verdict: Verdict; onGo: (statio
       {percent(originality.worth) < 100 && (
         <p className="mt-1 border-t border-rule pt-1">
           With that taken in: {grade && `${grade.label} at best, `}
-          {low !== undefined && high !== undefined && value.currency && (
-            <span className="num">
-              {money(low, value.currency)}
-              {"\u2013"}
-              {money(high, value.currency)},{" "}
-            </span>
-          )}
           <span className="num">{percent(originality.worth)}%</span> of what an untouched one brings.
         </p>
       )}

@@ -31,6 +31,7 @@ import snikra.core.pattern.SpringLayout;
 import snikra.core.profile.BladeRoom;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
+import snikra.core.value.PriceIndex;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -46,6 +47,7 @@ public final class ShippedShelf {
           "shapes",
           "condition",
           "care",
+          "price-indices",
           "measures",
           "number-tables",
           "judgement");
@@ -67,6 +69,8 @@ public final class ShippedShelf {
   private record KeptWords(JsonNode knife, List<Glossary.Term> terms) {}
 
   private record Steps(List<Upgrades.Step> steps) {}
+
+  private record PriceIndices(List<PriceIndex> indices) {}
 
   private record NumberTables(List<NumberTable> tables) {}
 
@@ -105,6 +109,7 @@ public final class ShippedShelf {
             patterns.patterns),
         read("condition", ConditionBook.class),
         read("care", CareBook.class),
+        read("price-indices", PriceIndices.class).indices,
         read("measures", MeasureBook.class),
         read("number-tables", NumberTables.class).tables,
         clues.regions,

@@ -16,6 +16,7 @@ import snikra.core.code.NumberTable;
 import snikra.core.code.SeenCode;
 import snikra.core.code.SeenHallmark;
 import snikra.core.code.Sign;
+import snikra.core.condition.BoxBook;
 import snikra.core.condition.ConditionBook;
 import snikra.core.examination.Problem;
 import snikra.core.measure.Length;
@@ -226,6 +227,11 @@ public final class SpecimenFormat {
 
     private void comparable(String at, JsonNode sale) {
       text(at + ".sold", sale.path("sold"), EdtfDate::parse);
+      text(at + ".made", sale.path("made"), EdtfDate::parse);
+      BoxBook boxes = shelf.condition().box();
+      Stream<String> boxed =
+          boxes == null ? Stream.of() : boxes.grades().stream().map(BoxBook.Level::id);
+      name(at + ".box", sale.path("box"), boxed);
       // A maker may be of a pack that is switched off just now: the sale stays as it was written.
       Stream<String> patterns = shelf.patterns().patterns().stream().map(Pattern::id);
       name(at + ".pattern", sale.path("pattern"), patterns);

@@ -103,6 +103,29 @@ class JudgementTest {
           + "\"bail\":\"wire\",\"shield_shape\":\"oval\",\"driver\":\"flat\",\"liner_material\":\"brass\"},"
           + "\"closedLength\":\"90 mm\"";
 
+  private static final String SALES =
+      "\"comparables\":["
+          + sale(
+              80,
+              ",\"maker\":\"skelp\",\"pattern\":\"regular-jack\",\"sold\":\"2019\",\"made\":\"1900/1910\"")
+          + ","
+          + sale(
+              95,
+              ",\"maker\":\"ormtoft\",\"pattern\":\"teardrop-jack\",\"sold\":\"2025\",\"asked\":true")
+          + ","
+          + sale(
+              140,
+              ",\"maker\":\"skelp\",\"pattern\":\"whittler-equal-end\",\"grade\":\"good\",\"made\":\"1950\"")
+          + ","
+          + sale(60, ",\"handle\":\"stag\",\"grade\":\"mint\",\"sold\":\"2001\"")
+          + ","
+          + sale(900, ",\"maker\":\"skelp\",\"grade\":\"fair\",\"handle\":\"acetal\"")
+          + "]";
+
+  private static String sale(int price, String more) {
+    return "{\"described\":\"one\",\"price\":%d,\"currency\":\"USD\"%s}".formatted(price, more);
+  }
+
   private static final List<String> KNIVES =
       List.of(
           "{" + LOOKS + ",\"marks\":[" + face(1, "mark", "SKELPWORK", "NOWHERE") + "]}",
@@ -140,6 +163,20 @@ class JudgementTest {
               + face(1, "mark", "SKELPWORK", "NOWHERE")
               + "]}",
           "{\"closedLength\":\"90 mm\",\"blades\":[{\"length\":\"58 mm\"}]}",
+          "{"
+              + LOOKS
+              + ",\"marks\":["
+              + face(1, "mark", "SKELPWORK", "NOWHERE")
+              + "],"
+              + SALES
+              + "}",
+          "{\"frame\":\"teardrop\",\"bolsters\":\"front-only\",\"springs\":1,\"closedLength\":\"90 mm\","
+              + "\"blades\":[{\"type\":\"clip\",\"end\":\"A\"}],\"condition\":{\"snap\":\"strong\"},"
+              + "\"seen\":{\"handle_material\":\"acetal\"},\"marks\":["
+              + face(1, "mark", "SKELPWORK", "NOWHERE")
+              + "],"
+              + SALES
+              + "}",
           "{\"story\":[{\"kind\":\"dated\",\"date\":\"1890/1900\",\"source\":\"document\"}],"
               + "\"seen\":{\"handle_material\":\"acetal\"}}",
           "{\"story\":[{\"kind\":\"advertised\",\"date\":\"1912\",\"source\":\"advertisement\","
@@ -247,6 +284,8 @@ class JudgementTest {
     verdict.dating().makers().forEach(m -> out.append(m.label()).append(m.probability()));
     verdict.dating().states().forEach(s -> out.append(s.state().label()).append(s.probability()));
     verdict.originality().findings().forEach(f -> out.append(f.id()).append(f.probability()));
+    verdict.value().sales().forEach(s -> out.append(s.weight()).append(s.trust()));
+    verdict.value().costs().forEach(c -> out.append(c.share()));
     verdict.sketch().blades().forEach(b -> out.append(b.left()));
     verdict.dating().lookNext().forEach(l -> out.append(l.feature()).append(l.bits()));
     examiner

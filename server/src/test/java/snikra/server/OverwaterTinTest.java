@@ -26,7 +26,7 @@ class OverwaterTinTest {
     assertThat(v.dating().explanations().get(0).state().kind()).isEqualTo(State.Kind.AS_MADE);
     assertThat(v.dating().nineTenths().from()).isGreaterThanOrEqualTo(1895);
     assertThat(v.dating().nineTenths().to()).isLessThanOrEqualTo(1913);
-    assertThat(v.value().tooThin()).isFalse();
+    assertThat(v.value().enough()).isTrue();
   }
 
   @Test
@@ -43,7 +43,7 @@ class OverwaterTinTest {
         .extracting(DatingVerdict.Attribution::maker)
         .startsWith("quillfer-dax", "quillfer-dal");
     assertThat(v.dating().makers().get(1).probability()).isGreaterThan(0.15);
-    assertThat(v.value().tooThin()).isTrue();
+    assertThat(v.value().enough()).isFalse();
   }
 
   @Test

@@ -3,6 +3,7 @@ package snikra.core.condition;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.ClueBook;
 import snikra.core.clue.Feature;
@@ -21,9 +22,11 @@ public record BoxBook(List<Level> grades, List<String> beside) {
   /**
    * A grade.
    *
+   * @param worth what it brings, relative to neither box nor papers
    * @param when the answers it takes, by look or point; all of them
    */
-  public record Level(String id, String label, String why, Map<String, List<String>> when) {
+  public record Level(
+      String id, String label, String why, double worth, Map<String, List<String>> when) {
     public Level {
       when = Map.copyOf(when);
     }
@@ -44,6 +47,11 @@ public record BoxBook(List<Level> grades, List<String> beside) {
   public BoxBook {
     grades = List.copyOf(grades);
     beside = List.copyOf(beside);
+  }
+
+  /** The grade with this id. */
+  public Optional<Level> level(String id) {
+    return grades.stream().filter(l -> l.id().equals(id)).findFirst();
   }
 
   /** The grade by what was seen; null where nobody looked. */

@@ -23,8 +23,9 @@ public record BuildBook(int enough, List<Level> grades, List<Look> looks) {
    * A grade of the work.
    *
    * @param least share of good work it needs
+   * @param worth what such work brings, relative to the usual
    */
-  public record Level(String id, String label, double least) {}
+  public record Level(String id, String label, double least, double worth) {}
 
   /**
    * A look, and what each of its answers says of the work.
@@ -60,6 +61,15 @@ public record BuildBook(int enough, List<Level> grades, List<Look> looks) {
   public BuildBook {
     grades = List.copyOf(grades);
     looks = List.copyOf(looks);
+  }
+
+  /** What work of this grade brings, relative to the usual. */
+  public double worth(String id) {
+    return grades.stream()
+        .filter(l -> l.id().equals(id))
+        .mapToDouble(Level::worth)
+        .findFirst()
+        .orElse(1);
   }
 
   /** The grade of the work by what was seen, each look as far as it is to be trusted. */

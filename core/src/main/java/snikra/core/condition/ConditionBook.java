@@ -3,6 +3,7 @@ package snikra.core.condition;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Feature;
 import snikra.core.specimen.Seen;
@@ -291,6 +292,16 @@ public record ConditionBook(
         by.atBest() == null ? null : grade(by.atBest()),
         by.reasons().stream().map(this::reason).toList(),
         unseen(looked));
+  }
+
+  /**
+   * How likely each grade is by the school that heads the page, from what was found and from what
+   * such knives usually have where nobody looked; empty where nobody looked at anything.
+   */
+  public Map<String, Double> chances(Looked looked) {
+    return Grading.by(this, schools.get(0), looked).chances().stream()
+        .filter(c -> c.probability() > 0)
+        .collect(Collectors.toMap(SchoolVerdict.Chance::id, SchoolVerdict.Chance::probability));
   }
 
   private Grade grade(SchoolVerdict.Stand stand) {

@@ -6,6 +6,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import snikra.core.care.CareBook;
@@ -48,6 +49,10 @@ public final class Examiner {
   public static final String MARK = "mark";
 
   private static final double NAMED_FROM = 0.5;
+
+  /** Standard deviations of a bell between which nine in ten lie. */
+  private static final double NINE_TENTHS = 3.29;
+
   private static final String HANDLE = "handle_material";
   private static final String HANDLE_PART = "handle";
 
@@ -72,7 +77,9 @@ public final class Examiner {
     this.reader = new MarkReader(shelf);
     this.dating = dating;
     this.likeness = new Likeness(shelf);
-    this.appraiser = new Appraiser(shelf.patterns(), shelf.condition());
+    this.appraiser =
+        new Appraiser(
+            shelf.patterns(), shelf.condition(), shelf.judgement(), shelf.prices(), thisYear);
     this.stations = new Stations(shelf);
   }
 
@@ -122,8 +129,6 @@ public final class Examiner {
     Looked looked = Looked.at(knife, LookReliability.of(shelf.judgement()));
     GradeVerdict grade = shelf.condition().grade(looked);
     Sketch sketch = sketch(knife);
-    ValueVerdict value =
-        appraiser.appraise(subject(knife, pattern, dated, number, grade), knife.comparables());
     List<Finding> findings = new ArrayList<>(findings(pattern, number, dated));
     findings.addAll(opening(knife));
     shelf
@@ -137,6 +142,8 @@ public final class Examiner {
     findings.addAll(Questions.of(knife, sketch, main, shelf, thisYear));
     OriginalityJudge originality = new OriginalityJudge(shelf, knife, dated, number, main);
     List<Originality.Finding> done = originality.findings();
+    BoxBook.Boxed box = boxed(knife);
+    ValueVerdict value = value(knife, pattern, dated, number, looked, () -> done, box);
     return new Verdict(
         pattern,
         markVerdict(marks),
@@ -147,10 +154,10 @@ public final class Examiner {
         dated,
         grade,
         value,
-        originality.judge(done, grade, value),
+        originality.judge(done, grade),
         shelf.condition().judge(looked.with(originality.doubts(done))),
         built(knife),
-        boxed(knife),
+        box,
         shelf.care().advise(knife),
         findings,
         sketch,
@@ -215,13 +222,20 @@ public final class Examiner {
   public Summary summarise(Specimen knife) {
     PatternVerdict pattern = namer.name(knife);
     DatingVerdict dated = dating.dateBriefly(evidence(knife, pattern));
-    GradeVerdict grade =
-        shelf.condition().grade(Looked.at(knife, LookReliability.of(shelf.judgement())));
+    Looked looked = Looked.at(knife, LookReliability.of(shelf.judgement()));
     NumberVerdict number = Numbers.read(knife, Gathering.found(knife), dated, shelf).orElse(null);
-    ValueVerdict value =
-        appraiser.appraise(subject(knife, pattern, dated, number, grade), knife.comparables());
+    BoxBook.Boxed box = boxed(knife);
+    Optional<MainBlade> main = MainBlade.of(knife, leadingPattern(pattern), shelf);
+    Supplier<List<Originality.Finding>> done =
+        () -> new OriginalityJudge(shelf, knife, dated, number, main).findings();
     return summary(
-        pattern, dated, number, grade, value, boxed(knife), shelf.care().reminders(knife));
+        pattern,
+        dated,
+        number,
+        shelf.condition().grade(looked),
+        value(knife, pattern, dated, number, looked, done, box),
+        box,
+        shelf.care().reminders(knife));
   }
 
   /** The same out of the whole verdict on it, where that is at hand. */
@@ -288,14 +302,50 @@ public final class Examiner {
       @Nullable String box,
       List<CareBook.Told> reminders) {}
 
-  private Appraiser.Subject subject(
+  private ValueVerdict value(
       Specimen knife,
       PatternVerdict pattern,
       DatingVerdict dated,
       @Nullable NumberVerdict number,
-      GradeVerdict grade) {
-    return new Appraiser.Subject(
-        leadingMaker(dated), leadingPattern(pattern), grade.best(), handles(knife, dated, number));
+      Looked looked,
+      Supplier<List<Originality.Finding>> done,
+      BoxBook.@Nullable Boxed box) {
+    if (knife.comparables().isEmpty()) {
+      return Appraiser.nothing();
+    }
+    boolean isDated = !dated.explanations().isEmpty();
+    Set<String> handles = handles(knife, dated, number);
+    BuildBook.Built built = built(knife);
+    return appraiser.appraise(
+        new Appraiser.Subject(
+            dated.makers().stream()
+                .filter(m -> m.maker() != null && isDated)
+                .collect(
+                    Collectors.toMap(
+                        DatingVerdict.Attribution::maker,
+                        DatingVerdict.Attribution::probability,
+                        Double::sum)),
+            pattern.names().stream()
+                .collect(
+                    Collectors.toMap(
+                        PatternVerdict.Name::pattern,
+                        PatternVerdict.Name::probability,
+                        Double::sum)),
+            shelf.condition().chances(looked),
+            handles.stream().collect(Collectors.toMap(h -> h, h -> 1.0 / handles.size())),
+            isDated ? (double) dated.median() : null,
+            isDated ? spread(dated.nineTenths()) : 0,
+            box == null ? null : box.id(),
+            built == null ? null : built.id(),
+            done.get().stream()
+                .map(f -> new Appraiser.Altered(f.probability(), f.worth()))
+                .toList()),
+        knife.comparables());
+  }
+
+  // Of years nine in ten of which lie within.
+  private static double spread(Span years) {
+    return (years.to() - years.from()) / NINE_TENTHS;
   }
 
   // Where it does not open in the usual way, how to do it without harm.
@@ -344,14 +394,6 @@ public final class Examiner {
 
   private static @Nullable String found(Specimen knife, String feature) {
     return Seen.valueOf(knife.seen().get(feature));
-  }
-
-  private static @Nullable String leadingMaker(DatingVerdict dated) {
-    return dated.makers().stream()
-        .filter(m -> m.maker() != null && m.probability() >= NAMED_FROM)
-        .map(DatingVerdict.Attribution::maker)
-        .findFirst()
-        .orElse(null);
   }
 
   private static @Nullable String leadingPattern(PatternVerdict pattern) {

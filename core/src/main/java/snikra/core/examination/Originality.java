@@ -1,6 +1,5 @@
 package snikra.core.examination;
 
-import java.math.BigDecimal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import snikra.core.condition.ConditionBook.Grade;
@@ -12,15 +11,8 @@ import snikra.core.condition.ConditionBook.Grade;
  * @param worth what is left of the value, each finding by its probability; sales are taken to be of
  *     untouched knives
  * @param grade by the worst fault and the likely findings; null while nothing was graded
- * @param low end of the value with that taken in; null where there is none
- * @param high other end of it
  */
-public record Originality(
-    List<Finding> findings,
-    double worth,
-    @Nullable Grade grade,
-    @Nullable BigDecimal low,
-    @Nullable BigDecimal high) {
+public record Originality(List<Finding> findings, double worth, @Nullable Grade grade) {
 
   /**
    * One way in which it may not be as made.

@@ -1,7 +1,5 @@
 package snikra.core.examination;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -30,7 +28,6 @@ import snikra.core.specimen.LookReliability;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenFace;
 import snikra.core.specimen.Specimen;
-import snikra.core.value.ValueVerdict;
 import snikra.core.wording.Wording;
 
 /** Weighs in what a knife may not be as made. One for each knife. */
@@ -82,17 +79,13 @@ final class OriginalityJudge {
         .toList();
   }
 
-  Originality judge(List<Finding> findings, GradeVerdict graded, ValueVerdict value) {
+  Originality judge(List<Finding> findings, GradeVerdict graded) {
     double worth = 1;
     for (Finding f : findings) {
       worth *= 1 - f.probability() * (1 - f.worth());
     }
     return new Originality(
-        findings,
-        worth,
-        graded.best() == null ? null : capped(graded.best(), findings),
-        times(value.low(), worth),
-        times(value.high(), worth));
+        findings, worth, graded.best() == null ? null : capped(graded.best(), findings));
   }
 
   private Grade capped(Grade best, List<Finding> findings) {
@@ -105,12 +98,6 @@ final class OriginalityJudge {
                 .filter(Objects::nonNull))
         .max(Comparator.comparingInt(g -> book.rank(g.id())))
         .orElse(best);
-  }
-
-  private static @Nullable BigDecimal times(@Nullable BigDecimal amount, double worth) {
-    return amount == null
-        ? null
-        : amount.multiply(BigDecimal.valueOf(worth)).setScale(0, RoundingMode.HALF_EVEN);
   }
 
   private Finding finding(Alteration a) {

@@ -13,10 +13,12 @@ import snikra.core.condition.ConditionBook;
 import snikra.core.judgement.Judgement;
 import snikra.core.measure.MeasureBook;
 import snikra.core.pattern.PatternBook;
+import snikra.core.value.PriceIndex;
 
 /**
  * Everything a knife is held against.
  *
+ * @param prices what money of other years is today
  * @param assayOffices where silver was tested
  * @param unlistedWeight how much of what is met comes from makers not on the shelf, relative to one
  *     listed maker of weight 1
@@ -29,6 +31,7 @@ public record ReferenceShelf(
     PatternBook patterns,
     ConditionBook condition,
     CareBook care,
+    List<PriceIndex> prices,
     MeasureBook measures,
     List<NumberTable> numberTables,
     List<Region> regions,
@@ -44,6 +47,7 @@ public record ReferenceShelf(
     confusions = Map.copyOf(confusions);
     spellings = spellings.stream().map(List::copyOf).toList();
     numberTables = List.copyOf(numberTables);
+    prices = List.copyOf(prices);
     assayOffices = List.copyOf(assayOffices);
     makers = List.copyOf(makers);
     for (Maker m : makers) {
@@ -126,6 +130,7 @@ public record ReferenceShelf(
         patterns,
         condition,
         care,
+        prices,
         measures,
         numberTables,
         regions,
@@ -144,6 +149,7 @@ public record ReferenceShelf(
         patterns,
         condition,
         care,
+        prices,
         measures,
         numberTables,
         regions,

@@ -12,6 +12,9 @@ import snikra.core.provenance.EdtfDate;
  * @param maker id of a maker on the shelf
  * @param pattern id of a pattern
  * @param handle answer of the handle material
+ * @param made its years
+ * @param box grade of what came with it
+ * @param asked whether it is only what was asked for it
  */
 public record ComparableSale(
     String described,
@@ -21,7 +24,28 @@ public record ComparableSale(
     @Nullable String maker,
     @Nullable String pattern,
     @Nullable String grade,
-    @Nullable String handle) {
+    @Nullable String handle,
+    @Nullable EdtfDate made,
+    @Nullable String box,
+    @Nullable Boolean asked) {
+
+  /** A price that was paid for a knife of which no years and no box are told. */
+  public ComparableSale(
+      String described,
+      BigDecimal price,
+      String currency,
+      @Nullable EdtfDate sold,
+      @Nullable String maker,
+      @Nullable String pattern,
+      @Nullable String grade,
+      @Nullable String handle) {
+    this(described, price, currency, sold, maker, pattern, grade, handle, null, null, null);
+  }
+
+  /** Whether it was paid, and not only asked. */
+  public boolean wasPaid() {
+    return !Boolean.TRUE.equals(asked);
+  }
 
   public ComparableSale {
     if (!(price.signum() > 0)) {

@@ -1,73 +1,136 @@
 package snikra.core.value;
 
 import java.math.BigDecimal;
+import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.hipparchus.distribution.continuous.NormalDistribution;
+import org.hipparchus.distribution.continuous.TDistribution;
 import org.jspecify.annotations.Nullable;
+import snikra.core.condition.BoxBook;
 import snikra.core.condition.ConditionBook;
-import snikra.core.condition.ConditionBook.Grade;
+import snikra.core.judgement.Judgement;
+import snikra.core.pattern.Pattern;
 import snikra.core.pattern.PatternBook;
+import snikra.core.provenance.EdtfDate;
 import snikra.core.specimen.ComparableSale;
+import snikra.core.value.Market.Said;
+import snikra.core.value.Market.Sold;
+import snikra.core.value.MarketLikeness.Parts;
+import snikra.core.value.MarketLikeness.Traits;
+import snikra.core.value.ValueVerdict.Cost;
+import snikra.core.value.ValueVerdict.Doubt;
 import snikra.core.value.ValueVerdict.Step;
 import snikra.core.value.ValueVerdict.Weighed;
 
-/** Values a knife from comparable sales. Immutable. */
+/**
+ * Values a knife from sales of others: every sale by its likeness, brought to this knife step by
+ * step, and all that is not known of the knife with its probability. Immutable.
+ */
 public final class Appraiser {
-  /** Fewer sales than this carry no range. */
+  /** With fewer sales than this the trade of a knife is hardly known. */
   public static final int ENOUGH = 3;
 
-  private static final double OTHER_MAKER = 0.4;
-  private static final double SAME_FAMILY = 0.6;
-  private static final double OTHER_PATTERN = 0.25;
-  private static final double OTHER_HANDLE = 0.7;
-  private static final double UNKNOWN = 0.7;
-  private static final double GRADE_STEP = 0.8;
-  private static final double LOW = 0.2;
-  private static final double HIGH = 0.8;
+  /** Of more sales than this the most alike are taken. */
+  private static final int MOST = 60;
 
-  private final PatternBook patterns;
+  private static final double COSTS_FROM = 0.02;
+  private static final MathContext SHOWN = new MathContext(2, RoundingMode.HALF_UP);
+  private static final MathContext SHOWN_LARGE = new MathContext(3, RoundingMode.HALF_UP);
+  private static final BigDecimal LARGE = BigDecimal.valueOf(1000);
+
+  private final Map<String, String> families;
   private final ConditionBook condition;
+  private final MarketRates rates;
+  private final List<PriceIndex> indices;
+  private final int thisYear;
 
-  /** An appraiser that knows these patterns and grades. */
-  public Appraiser(PatternBook patterns, ConditionBook condition) {
-    this.patterns = patterns;
+  /** An appraiser that knows these patterns and grades, and what money was worth. */
+  public Appraiser(
+      PatternBook patterns,
+      ConditionBook condition,
+      Judgement judgement,
+      List<PriceIndex> indices,
+      int thisYear) {
+    this.families =
+        patterns.patterns().stream().collect(Collectors.toMap(Pattern::id, Pattern::family));
     this.condition = condition;
+    this.rates = MarketRates.of(judgement);
+    this.indices = List.copyOf(indices);
+    this.thisYear = thisYear;
   }
 
-  /** What the knife is, as far as its value goes; null is not known. */
+  /**
+   * What the knife is, as far as its value goes, each with its probability; what is left of 1 is
+   * something else. Empty is not known.
+   *
+   * @param made the middle of its years; null where nothing tells them
+   * @param madeSpread standard deviation of them
+   * @param box grade of what came with it; null where nobody looked
+   * @param build grade of the work; null where too little was looked at
+   */
   public record Subject(
-      @Nullable String maker,
-      @Nullable String pattern,
-      @Nullable Grade grade,
-      Set<String> handles) {}
+      Map<String, Double> makers,
+      Map<String, Double> patterns,
+      Map<String, Double> grades,
+      Map<String, Double> handles,
+      @Nullable Double made,
+      double madeSpread,
+      @Nullable String box,
+      @Nullable String build,
+      List<Altered> altered) {
+    public Subject {
+      makers = Map.copyOf(makers);
+      patterns = Map.copyOf(patterns);
+      grades = Map.copyOf(grades);
+      handles = Map.copyOf(handles);
+      altered = List.copyOf(altered);
+    }
+  }
+
+  /** Something that may have been done to it, and what it leaves of the value. */
+  public record Altered(double probability, double worth) {}
 
   /** Weighs the sales. Sales in another currency than most are shown and not counted. */
   public ValueVerdict appraise(Subject knife, List<ComparableSale> sales) {
-    Optional<String> currency = commonest(sales);
-    List<Weighed> weighed = new ArrayList<>();
-    for (ComparableSale sale : sales) {
-      weighed.add(weigh(knife, sale, sale.currency().equals(currency.orElse(""))));
+    String currency = commonest(sales).orElse(null);
+    if (currency == null) {
+      return nothing();
     }
-    List<Weighed> counted =
-        weighed.stream()
-            .filter(Weighed::counted)
-            .sorted(Comparator.comparing(Weighed::adjusted))
-            .toList();
-    boolean tooThin = counted.size() < ENOUGH;
+    MarketLikeness likeness = new MarketLikeness(rates);
+    Traits likeliest = likeliest(knife);
+    List<Integer> counted = nearest(sales, currency, likeness, likeliest);
+    List<Sold> sold = counted.stream().map(i -> sold(sales.get(i))).toList();
+    Market market = new Market(sold, rates).fitted();
+    List<Case> cases = cases(knife, likeliest, market);
+    Mixture price = new Mixture(cases.stream().map(Case::part).toList());
     return new ValueVerdict(
-        currency.orElse(null),
-        tooThin ? null : quantile(counted, LOW),
-        tooThin ? null : quantile(counted, 0.5),
-        tooThin ? null : quantile(counted, HIGH),
-        tooThin,
-        summary(counted, sales.size()),
-        weighed);
+        currency,
+        shown(price.quantile(0.5)),
+        shown(price.quantile(0.25)),
+        shown(price.quantile(0.75)),
+        shown(price.quantile(0.05)),
+        shown(price.quantile(0.95)),
+        counted.size(),
+        counted.size() >= ENOUGH,
+        told(counted.size(), sales.size()),
+        weighed(sales, counted, sold, market, likeness, likeliest),
+        costs(cases, price));
+  }
+
+  /** Where there is no sale of a like knife. */
+  public static ValueVerdict nothing() {
+    return new ValueVerdict(
+        null, null, null, null, null, null, 0, false, told(0, 0), List.of(), List.of());
   }
 
   private static Optional<String> commonest(List<ComparableSale> sales) {
@@ -80,93 +143,323 @@ public final class Appraiser {
         .map(Map.Entry::getKey);
   }
 
-  private Weighed weigh(Subject knife, ComparableSale sale, boolean counted) {
-    List<Step> steps = new ArrayList<>();
-    double weight = 1;
-    weight *= step(steps, "maker", like(knife.maker(), sale.maker(), OTHER_MAKER));
-    weight *= step(steps, "pattern", patternLikeness(knife.pattern(), sale.pattern()));
-    weight *= step(steps, "handle", handleLikeness(knife.handles(), sale.handle()));
-    double factor = 1;
-    if (knife.grade() != null && sale.grade() != null) {
-      Grade sold = condition.grades().get(condition.rank(sale.grade()));
-      int apart = Math.abs(condition.rank(knife.grade().id()) - condition.rank(sold.id()));
-      weight *= step(steps, "grade", Math.pow(GRADE_STEP, apart));
-      factor = knife.grade().worth() / sold.worth();
-    } else {
-      weight *= step(steps, "grade", UNKNOWN);
+  private List<Integer> nearest(
+      List<ComparableSale> sales, String currency, MarketLikeness likeness, Traits knife) {
+    List<Integer> all =
+        IntStream.range(0, sales.size())
+            .filter(i -> sales.get(i).currency().equals(currency))
+            .boxed()
+            .toList();
+    if (all.size() <= MOST) {
+      return all;
     }
-    BigDecimal adjusted =
-        sale.price().multiply(BigDecimal.valueOf(factor)).setScale(2, RoundingMode.HALF_EVEN);
-    return new Weighed(sale.described(), sale.price(), factor, adjusted, weight, steps, counted);
+    Map<Integer, Double> alike = new HashMap<>();
+    all.forEach(i -> alike.put(i, likeness.covariance(knife, traits(sales.get(i)))));
+    return all.stream()
+        .sorted(Comparator.comparingDouble((Integer i) -> -alike.get(i)))
+        .limit(MOST)
+        .sorted()
+        .toList();
   }
 
-  private static double step(List<Step> steps, String what, double likeness) {
-    steps.add(new Step(what, likeness));
-    return likeness;
-  }
-
-  private static double like(@Nullable String a, @Nullable String b, double different) {
-    if (a == null || b == null) {
-      return UNKNOWN;
+  private Sold sold(ComparableSale sale) {
+    double noise = rates.noise() * rates.noise();
+    if (!sale.wasPaid()) {
+      noise += rates.askedNoise() * rates.askedNoise();
     }
-    return a.equals(b) ? 1 : different;
+    if (sale.grade() == null) {
+      noise += rates.ungradedNoise() * rates.ungradedNoise();
+    }
+    Traits traits = traits(sale);
+    double price = Math.log(sale.price().doubleValue() * inflation(sale) * paid(sale));
+    return new Sold(traits, price - traits.worth(), noise);
   }
 
-  private static double handleLikeness(Set<String> handles, @Nullable String sold) {
-    return handles.isEmpty() || sold == null ? UNKNOWN : handles.contains(sold) ? 1 : OTHER_HANDLE;
+  private double paid(ComparableSale sale) {
+    return sale.wasPaid() ? 1 : 1 / rates.asked();
   }
 
-  private double patternLikeness(@Nullable String a, @Nullable String b) {
-    boolean family =
-        a != null
-            && b != null
-            && patterns
-                .pattern(a)
-                .flatMap(p -> patterns.pattern(b).map(o -> o.family().equals(p.family())))
-                .orElse(false);
-    return like(a, b, family ? SAME_FAMILY : OTHER_PATTERN);
+  private double inflation(ComparableSale sale) {
+    EdtfDate sold = sale.sold();
+    return sold == null
+        ? 1
+        : indices.stream()
+            .filter(i -> i.currency().equals(sale.currency()))
+            .findFirst()
+            .map(i -> i.between(year(sold), thisYear))
+            .orElse(1.0);
   }
 
-  // Weighted quantile, straight between the middles of the weights.
-  private static BigDecimal quantile(List<Weighed> byPrice, double q) {
-    double total = byPrice.stream().mapToDouble(Weighed::weight).sum();
-    double target = q * total;
-    double before = 0;
-    double lastMiddle = 0;
-    double lastPrice = byPrice.get(0).adjusted().doubleValue();
-    for (Weighed w : byPrice) {
-      double middle = before + w.weight() / 2;
-      double price = w.adjusted().doubleValue();
-      if (target <= middle) {
-        double t = middle == lastMiddle ? 1 : (target - lastMiddle) / (middle - lastMiddle);
-        return money(lastPrice + Math.max(0, t) * (price - lastPrice));
+  private static int year(EdtfDate date) {
+    return (date.earliestYear() + date.latestYear()) / 2;
+  }
+
+  private Traits traits(ComparableSale sale) {
+    double worth =
+        Math.log(sale.grade() == null ? rates.ungraded() : worth(sale.grade()))
+            + Math.log(boxed(sale.box()));
+    EdtfDate made = sale.made();
+    return new Traits(
+        sale.maker(),
+        sale.pattern(),
+        family(sale.pattern()),
+        sale.handle(),
+        made == null ? null : (made.earliestYear() + made.latestYear()) / 2.0,
+        made == null ? 0 : (made.latestYear() - made.earliestYear()) / Math.sqrt(12),
+        worth,
+        sale.sold() == null ? null : (double) year(sale.sold()));
+  }
+
+  private @Nullable String family(@Nullable String pattern) {
+    return pattern == null ? null : families.get(pattern);
+  }
+
+  // The same knife, were it of another maker and pattern; empty is none that is known.
+  private Traits as(Traits t, String maker, String pattern) {
+    return new Traits(
+        maker.isEmpty() ? null : maker,
+        pattern.isEmpty() ? null : pattern,
+        family(pattern),
+        t.handle(),
+        t.made(),
+        t.madeSpread(),
+        t.worth(),
+        t.sold());
+  }
+
+  private double worth(String grade) {
+    return condition.grades().get(condition.rank(grade)).worth();
+  }
+
+  private double boxed(@Nullable String box) {
+    return box == null || condition.box() == null
+        ? 1
+        : condition.box().level(box).map(BoxBook.Level::worth).orElse(1.0);
+  }
+
+  private double built(@Nullable String build) {
+    return build == null || condition.build() == null ? 1 : condition.build().worth(build);
+  }
+
+  // What it is most likely, for showing likeness.
+  private Traits likeliest(Subject knife) {
+    return new Traits(
+        most(knife.makers()),
+        most(knife.patterns()),
+        family(most(knife.patterns())),
+        most(knife.handles()),
+        knife.made(),
+        knife.madeSpread(),
+        Math.log(boxed(knife.box())) + Math.log(built(knife.build())) + meanGrade(knife),
+        (double) thisYear);
+  }
+
+  private double meanGrade(Subject knife) {
+    return knife.grades().isEmpty()
+        ? Math.log(rates.ungraded())
+        : knife.grades().entrySet().stream()
+            .mapToDouble(e -> e.getValue() * Math.log(worth(e.getKey())))
+            .sum();
+  }
+
+  private static @Nullable String most(Map<String, Double> chances) {
+    return chances.entrySet().stream()
+        .max(Map.Entry.<String, Double>comparingByValue().thenComparing(Map.Entry::getKey))
+        .filter(e -> e.getValue() >= 0.5)
+        .map(Map.Entry::getKey)
+        .orElse(null);
+  }
+
+  /** One thing the knife may be, all told. */
+  private record Case(
+      String maker, String pattern, String grade, int altered, double said, Mixture.Part part) {}
+
+  private List<Case> cases(Subject knife, Traits likeliest, Market market) {
+    double base = Math.log(boxed(knife.box())) + Math.log(built(knife.build()));
+    double noise = Math.pow(market.rates().noise() * tails(), 2);
+    List<Mixture.Part> altered = altered(knife.altered());
+    List<Case> cases = new ArrayList<>();
+    for (Map.Entry<String, Double> maker : withRest(knife.makers())) {
+      for (Map.Entry<String, Double> pattern : withRest(knife.patterns())) {
+        Traits as = as(likeliest, maker.getKey(), pattern.getKey());
+        for (Map.Entry<String, Double> grade : grades(knife)) {
+          double worth =
+              base + Math.log(grade.getKey().isEmpty() ? rates.ungraded() : worth(grade.getKey()));
+          Said said = market.of(as.worth(worth));
+          double ungraded =
+              grade.getKey().isEmpty() ? rates.ungradedNoise() * rates.ungradedNoise() : 0;
+          for (int a = 0; a < altered.size(); a++) {
+            Mixture.Part done = altered.get(a);
+            double p =
+                maker.getValue() * pattern.getValue() * grade.getValue() * done.probability();
+            cases.add(
+                new Case(
+                    maker.getKey(),
+                    pattern.getKey(),
+                    grade.getKey(),
+                    a,
+                    said.variance() + ungraded,
+                    new Mixture.Part(
+                        p, said.mean() + worth + done.mean(), said.variance() + ungraded + noise)));
+          }
+        }
       }
-      before += w.weight();
-      lastMiddle = middle;
-      lastPrice = price;
     }
-    return money(lastPrice);
+    return cases;
   }
 
-  private static BigDecimal money(double amount) {
-    return BigDecimal.valueOf(amount).setScale(0, RoundingMode.HALF_EVEN);
+  // How much wider than a bell a price with long tails is, nine times in ten.
+  private double tails() {
+    return new TDistribution(rates.tails()).inverseCumulativeProbability(0.95)
+        / new NormalDistribution().inverseCumulativeProbability(0.95);
   }
 
-  private static String summary(List<Weighed> counted, int given) {
+  private static List<Map.Entry<String, Double>> withRest(Map<String, Double> chances) {
+    List<Map.Entry<String, Double>> likely =
+        chances.entrySet().stream()
+            .sorted(
+                Map.Entry.<String, Double>comparingByValue()
+                    .reversed()
+                    .thenComparing(Map.Entry::getKey))
+            .limit(3)
+            .toList();
+    double rest = 1 - likely.stream().mapToDouble(Map.Entry::getValue).sum();
+    List<Map.Entry<String, Double>> all = new ArrayList<>(likely);
+    if (rest > 1e-9) {
+      all.add(Map.entry("", rest));
+    }
+    return all;
+  }
+
+  private static List<Map.Entry<String, Double>> grades(Subject knife) {
+    return knife.grades().isEmpty()
+        ? List.of(Map.entry("", 1.0))
+        : List.copyOf(knife.grades().entrySet());
+  }
+
+  // What was done, each apart from the others: the three that cost most, and the rest at its mean.
+  private static List<Mixture.Part> altered(List<Altered> all) {
+    List<Altered> byCost =
+        all.stream()
+            .sorted(
+                Comparator.comparingDouble((Altered a) -> a.probability() * Math.log(a.worth())))
+            .toList();
+    List<Mixture.Part> out = List.of(new Mixture.Part(1, 0, 0));
+    for (int i = 0; i < byCost.size(); i++) {
+      Altered a = byCost.get(i);
+      List<Mixture.Part> next = new ArrayList<>();
+      for (Mixture.Part p : out) {
+        if (i < 3) {
+          next.add(
+              new Mixture.Part(
+                  p.probability() * a.probability(), p.mean() + Math.log(a.worth()), 0));
+          next.add(new Mixture.Part(p.probability() * (1 - a.probability()), p.mean(), 0));
+        } else {
+          double mean = a.probability() * Math.log(a.worth());
+          next.add(new Mixture.Part(p.probability(), p.mean() + mean, 0));
+        }
+      }
+      out = next;
+    }
+    return out;
+  }
+
+  private static List<Cost> costs(List<Case> cases, Mixture price) {
+    double all = price.variance();
+    Map<Doubt, Double> of = new EnumMap<>(Doubt.class);
+    of.put(Doubt.MAKER, between(cases, price, Case::maker));
+    of.put(Doubt.PATTERN, between(cases, price, Case::pattern));
+    of.put(Doubt.GRADE, between(cases, price, Case::grade));
+    of.put(Doubt.ALTERED, between(cases, price, c -> "" + c.altered()));
+    double said = cases.stream().mapToDouble(c -> c.part().probability() * c.said()).sum();
+    double within =
+        cases.stream().mapToDouble(c -> c.part().probability() * c.part().variance()).sum();
+    of.put(Doubt.SALES, said);
+    of.put(Doubt.CHANCE, within - said);
+    return of.entrySet().stream()
+        .map(e -> new Cost(e.getKey(), e.getValue() / all))
+        .filter(c -> c.share() >= COSTS_FROM)
+        .sorted(Comparator.comparingDouble((Cost c) -> -c.share()))
+        .toList();
+  }
+
+  // How far the middle moves with what it is in one respect.
+  private static double between(List<Case> cases, Mixture price, Function<Case, String> respect) {
+    Map<String, double[]> by = new HashMap<>();
+    for (Case c : cases) {
+      double[] sums = by.computeIfAbsent(respect.apply(c), k -> new double[2]);
+      sums[0] += c.part().probability();
+      sums[1] += c.part().probability() * c.part().mean();
+    }
+    double mean = price.mean();
+    return by.values().stream()
+        .filter(s -> s[0] > 0)
+        .mapToDouble(s -> s[0] * (s[1] / s[0] - mean) * (s[1] / s[0] - mean))
+        .sum();
+  }
+
+  private List<Weighed> weighed(
+      List<ComparableSale> sales,
+      List<Integer> counted,
+      List<Sold> sold,
+      Market market,
+      MarketLikeness likeness,
+      Traits knife) {
+    double[] weights = market.of(knife).weights();
+    double sum = 0;
+    for (double w : weights) {
+      sum += Math.abs(w);
+    }
+    double[] trust = market.trust();
+    List<Weighed> out = new ArrayList<>();
+    for (int i = 0; i < sales.size(); i++) {
+      ComparableSale sale = sales.get(i);
+      int at = counted.indexOf(i);
+      double weight = at < 0 || sum == 0 ? 0 : Math.abs(weights[at]) / sum;
+      List<Step> steps = at < 0 ? List.of() : steps(sale, sold.get(at), likeness, knife);
+      double adjusted = Math.log(sale.price().doubleValue());
+      for (Step s : steps) {
+        adjusted += Math.log(s.times());
+      }
+      out.add(
+          new Weighed(
+              sale.described(),
+              sale.price(),
+              shown(adjusted),
+              weight,
+              at < 0 ? 0 : Math.min(1, trust[at]),
+              steps,
+              at >= 0));
+    }
+    return out;
+  }
+
+  private List<Step> steps(ComparableSale sale, Sold sold, MarketLikeness likeness, Traits knife) {
+    Parts alike = likeness.parts(knife, sold.traits());
+    return List.of(
+        new Step("prices since", inflation(sale), 1),
+        new Step("asked, not paid", paid(sale), 1),
+        new Step("grade and box", Math.exp(knife.worth() - sold.traits().worth()), 1),
+        new Step("maker", 1, alike.maker()),
+        new Step("pattern", 1, alike.pattern()),
+        new Step("handle", 1, alike.handle()),
+        new Step("years", 1, alike.years()));
+  }
+
+  // Two figures say all that is known of it; three from a thousand on, where they are read as such.
+  private static BigDecimal shown(double log) {
+    BigDecimal amount = BigDecimal.valueOf(Math.exp(log));
+    BigDecimal round = amount.round(amount.compareTo(LARGE) < 0 ? SHOWN : SHOWN_LARGE);
+    return round.setScale(Math.max(0, Math.min(2, round.scale())), RoundingMode.HALF_UP);
+  }
+
+  private static String told(int counted, int given) {
     if (given == 0) {
-      return "No comparable sales yet.";
+      return "No sales of like knives yet.";
     }
-    if (counted.size() < ENOUGH) {
-      return "Too thin: "
-          + counted.size()
-          + (counted.size() == 1 ? " sale counts" : " sales count")
-          + ", a range needs at least "
-          + ENOUGH
-          + ".";
-    }
-    double sum = counted.stream().mapToDouble(Weighed::weight).sum();
-    double squares = counted.stream().mapToDouble(w -> w.weight() * w.weight()).sum();
-    long worth = Math.round(sum * sum / squares);
-    return counted.size() + " sales, with the weight of " + worth + " equally alike.";
+    String sales = counted + (counted == 1 ? " sale counts" : " sales count");
+    return counted < ENOUGH
+        ? "Thin: " + sales + ", so the range is mostly what is not known of this trade."
+        : "From " + counted + " sales, each by its likeness.";
   }
 }

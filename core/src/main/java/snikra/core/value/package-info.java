@@ -1,7 +1,7 @@
 /**
- * What a knife is worth, from comparable sales. {@link snikra.core.value.Appraiser} weights each
- * sale by its likeness, brings it to the knife's grade and shows every step; with fewer than three
- * sales it says that they are too few and shows what there is.
+ * What a knife is worth, from sales of others. {@link snikra.core.value.Appraiser} brings each sale
+ * to the knife and weighs it by its likeness, as a process over all of them; what is not known of
+ * the knife goes in with its probability. Numbers are of the book of judgement.
  */
 @NullMarked
 package snikra.core.value;

@@ -26,9 +26,10 @@ class BoxBookTest {
                   "unhandled",
                   "Unhandled",
                   "Nobody touched it.",
+                  1.3,
                   Map.of("box", List.of("own"), "handling", List.of("none"))),
-              new Level("boxed", "Boxed", "", Map.of("box", List.of("own"))),
-              new Level("bare", "Bare", "", Map.of("box", List.of("none")))),
+              new Level("boxed", "Boxed", "", 1.1, Map.of("box", List.of("own"))),
+              new Level("bare", "Bare", "", 1, Map.of("box", List.of("none")))),
           List.of("tabs", "unheard-of"));
 
   private static Boxed judge(Map<String, String> seen, Map<String, String> condition) {

@@ -20,7 +20,9 @@ class BuildBookTest {
   private final BuildBook book =
       new BuildBook(
           2,
-          List.of(new Level("fine", "Finely made", 0.75), new Level("plain", "Plainly made", 0)),
+          List.of(
+              new Level("fine", "Finely made", 0.75, 1.2),
+              new Level("plain", "Plainly made", 0, 0.9)),
           List.of(
               new Look("kicks", 1, Map.of("finished", 1.0, "as-cut", 0.0)),
               new Look("liners", 3, Map.of("milled", 1.0, "sheared", 0.0)),
@@ -57,5 +59,12 @@ class BuildBookTest {
     assertThat(one.of()).isEqualTo(3);
     assertThat(judge(Map.of("kicks", new Seen<>(null, Sureness.CANNOT_TELL))).looked()).isZero();
     assertThat(judge(Map.of()).share()).isZero();
+  }
+
+  @Test
+  void workBringsWhatItsGradeSaysAndNothingWhereThereIsNone() {
+    assertThat(book.worth("fine")).isEqualTo(1.2);
+    assertThat(book.worth("plain")).isEqualTo(0.9);
+    assertThat(book.worth("unheard-of")).isEqualTo(1);
   }
 }

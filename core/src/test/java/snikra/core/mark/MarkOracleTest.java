@@ -75,6 +75,7 @@ class MarkOracleTest {
             plain.patterns(),
             plain.condition(),
             plain.care(),
+            plain.prices(),
             plain.measures(),
             List.of(),
             plain.regions(),

@@ -1,148 +1,342 @@
 package snikra.core.value;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
+import snikra.core.condition.BoxBook;
+import snikra.core.condition.BuildBook;
 import snikra.core.condition.ConditionBook;
 import snikra.core.condition.ConditionBook.Grade;
+import snikra.core.fixture.Shelf;
 import snikra.core.pattern.PatternBook;
+import snikra.core.provenance.EdtfDate;
 import snikra.core.specimen.ComparableSale;
+import snikra.core.value.Appraiser.Altered;
+import snikra.core.value.Appraiser.Subject;
+import snikra.core.value.ValueVerdict.Cost;
+import snikra.core.value.ValueVerdict.Doubt;
+import snikra.core.value.ValueVerdict.Step;
 
 class AppraiserTest {
-  private static final Grade GOOD = new Grade("good", "Good", 1);
-  private static final Grade MINT = new Grade("mint", "Mint", 2);
+  private static final int TODAY = 2026;
+  private static final ConditionBook GRADES =
+      new ConditionBook(
+          List.of(new Grade("mint", "Mint", 2), new Grade("good", "Good", 1)),
+          List.of(),
+          List.of(),
+          List.of(),
+          List.of(),
+          List.of(),
+          List.of(),
+          List.of(),
+          new BuildBook(
+              1,
+              List.of(
+                  new BuildBook.Level("fine", "Fine", 0.5, 1.5),
+                  new BuildBook.Level("poor", "Poor", 0, 0.5)),
+              List.of()),
+          new BoxBook(
+              List.of(new BoxBook.Level("sealed", "Sealed", "", 1.5, Map.of())), List.of()));
+  private static final PriceIndex POUNDS =
+      new PriceIndex("GBP", "Prices", Map.of(1996, 50.0, 2016, 100.0, 2026, 200.0));
+
   private final Appraiser appraiser =
-      new Appraiser(PatternBook.empty(), new ConditionBook(List.of(MINT, GOOD), List.of()));
-  private final Appraiser.Subject knife =
-      new Appraiser.Subject("thrale", "jack", GOOD, Set.of("bone"));
+      new Appraiser(PatternBook.empty(), GRADES, Shelf.judgement(), List.of(POUNDS), TODAY);
 
-  @Test
-  void fewerThanThreeSalesAreTooThinAndAreShown() {
-    ValueVerdict verdict = appraiser.appraise(knife, List.of(sale(40, "good"), sale(50, "good")));
+  private static Subject knife(Map<String, Double> makers, Map<String, Double> grades) {
+    return knife(makers, grades, null, null);
+  }
 
-    assertThat(verdict.tooThin()).isTrue();
-    assertThat(verdict.low()).isNull();
-    assertThat(verdict.summary()).startsWith("Too thin: 2 sales");
-    assertThat(verdict.sales()).hasSize(2);
+  private static Subject knife(
+      Map<String, Double> makers,
+      Map<String, Double> grades,
+      @Nullable String box,
+      @Nullable String build,
+      Altered... altered) {
+    return new Subject(
+        makers,
+        Map.of("jack", 1.0),
+        grades,
+        Map.of("bone", 1.0),
+        1900.0,
+        4,
+        box,
+        build,
+        List.of(altered));
+  }
+
+  private static final Subject GOOD = knife(Map.of("thrale", 1.0), Map.of("good", 1.0));
+
+  private static ComparableSale sale(double price) {
+    return sale(price, "2026", "thrale", "jack", "good", false);
+  }
+
+  private static ComparableSale sale(
+      double price,
+      @Nullable String sold,
+      @Nullable String maker,
+      @Nullable String pattern,
+      @Nullable String grade,
+      boolean asked) {
+    return new ComparableSale(
+        "a knife",
+        BigDecimal.valueOf(price),
+        "GBP",
+        sold == null ? null : EdtfDate.parse(sold),
+        maker,
+        pattern,
+        grade,
+        "bone",
+        EdtfDate.parse("1890/1910"),
+        null,
+        asked);
+  }
+
+  private static List<ComparableSale> sales(double... prices) {
+    List<ComparableSale> all = new ArrayList<>();
+    for (double price : prices) {
+      all.add(sale(price));
+    }
+    return all;
+  }
+
+  private static double middle(ValueVerdict v) {
+    return v.middle().doubleValue();
+  }
+
+  private static double width(ValueVerdict v) {
+    return Math.log(v.highest().doubleValue() / v.lowest().doubleValue());
+  }
+
+  private static double share(ValueVerdict v, Doubt of) {
+    return v.costs().stream().filter(c -> c.of() == of).mapToDouble(Cost::share).sum();
   }
 
   @Test
-  void salesAreBroughtToTheKnifesGradeBeforeTheyAreCompared() {
-    ValueVerdict verdict =
-        appraiser.appraise(knife, List.of(sale(40, "good"), sale(80, "mint"), sale(40, "good")));
-
-    assertThat(verdict.middle()).isEqualByComparingTo("40");
-    assertThat(verdict.sales().get(1).adjusted()).isEqualByComparingTo("40");
-    assertThat(verdict.sales().get(1).weight()).isLessThan(verdict.sales().get(0).weight());
+  void withoutSalesThereIsNoValueAndItSaysSo() {
+    ValueVerdict none = appraiser.appraise(GOOD, List.of());
+    assertThat(none.middle()).isNull();
+    assertThat(none.lowest()).isNull();
+    assertThat(none.enough()).isFalse();
+    assertThat(none.standsOn()).isEqualTo("No sales of like knives yet.");
   }
 
   @Test
-  void anUnlikeSalePullsLess() {
-    ComparableSale other =
-        new ComparableSale(
-            "other", BigDecimal.valueOf(400), "GBP", null, "zwick", "pen", "good", "horn");
-    ValueVerdict verdict =
+  void oneSaleGivesAnHonestWidthAndSaysSo() {
+    ValueVerdict one = appraiser.appraise(GOOD, sales(100));
+    assertThat(middle(one)).isBetween(90.0, 110.0);
+    assertThat(one.lowest().doubleValue()).isLessThan(45);
+    assertThat(one.highest().doubleValue()).isGreaterThan(220);
+    assertThat(one.standsOn()).startsWith("Thin: 1 sale counts");
+    assertThat(one.enough()).isFalse();
+  }
+
+  @Test
+  void theRangeIsNeverAPointHoweverWellTheSalesAgree() {
+    ValueVerdict same = appraiser.appraise(GOOD, sales(338, 338, 338));
+    assertThat(same.low()).isLessThan(same.middle());
+    assertThat(same.middle()).isLessThan(same.high());
+    assertThat(same.lowest()).isLessThan(same.low());
+    assertThat(same.highest()).isGreaterThan(same.high());
+    assertThat(same.enough()).isTrue();
+    assertThat(same.standsOn()).isEqualTo("From 3 sales, each by its likeness.");
+  }
+
+  @Test
+  void agreeingSalesNarrowIt() {
+    assertThat(width(appraiser.appraise(GOOD, sales(100, 100, 100, 100, 100))))
+        .isLessThan(width(appraiser.appraise(GOOD, sales(100, 100))));
+  }
+
+  @Test
+  void unlikeSalesLeaveItWideAndAreNotBoundTo() {
+    List<ComparableSale> unlike = new ArrayList<>();
+    for (int i = 0; i < 3; i++) {
+      unlike.add(sale(1200, "2026", "zwick", "whittler", "good", false));
+    }
+    assertThat(width(appraiser.appraise(GOOD, unlike)))
+        .isGreaterThan(1.4 * width(appraiser.appraise(GOOD, sales(1200, 1200, 1200))));
+  }
+
+  @Test
+  void oneOddSaleDoesNotRule() {
+    ValueVerdict with = appraiser.appraise(GOOD, sales(100, 105, 95, 100, 90_000));
+    assertThat(middle(with)).isBetween(85.0, 135.0);
+    assertThat(with.sales().get(4).trust()).isLessThan(0.1);
+    assertThat(with.sales().get(0).trust()).isGreaterThan(0.8);
+  }
+
+  @Test
+  void aPriceIsReadInTheMoneyOfToday() {
+    ValueVerdict old =
+        appraiser.appraise(GOOD, List.of(sale(100, "2016", "thrale", "jack", "good", false)));
+    assertThat(middle(old)).isBetween(190.0, 210.0);
+    assertThat(step(old, "prices since").times()).isCloseTo(2, within(1e-9));
+    assertThat(old.sales().get(0).adjusted().doubleValue()).isEqualTo(200);
+  }
+
+  @Test
+  void betweenTwoYearsOfTheIndexItIsReadInLogarithms() {
+    assertThat(POUNDS.between(2006, 2026)).isCloseTo(200 / Math.sqrt(5000), within(1e-9));
+    assertThat(POUNDS.between(1900, 2026)).isCloseTo(4, within(1e-9));
+    assertThat(POUNDS.between(2026, 2100)).isCloseTo(1, within(1e-9));
+  }
+
+  @Test
+  void aSaleWithoutADateIsTakenAsItStandsAndCountsALittleLess() {
+    List<ComparableSale> two = List.of(sale(100), sale(200, null, "thrale", "jack", "good", false));
+    ValueVerdict v = appraiser.appraise(GOOD, two);
+    assertThat(v.sales().get(1).weight()).isLessThan(v.sales().get(0).weight());
+    assertThat(v.sales().get(1).adjusted().doubleValue()).isEqualTo(200);
+  }
+
+  @Test
+  void whatIsAskedIsMoreThanWhatIsPaidAndCountsLess() {
+    List<ComparableSale> two =
+        List.of(sale(100), sale(125, "2026", "thrale", "jack", "good", true));
+    ValueVerdict v = appraiser.appraise(GOOD, two);
+    assertThat(v.sales().get(1).adjusted().doubleValue()).isEqualTo(100);
+    assertThat(v.sales().get(1).weight()).isLessThan(v.sales().get(0).weight());
+    assertThat(v.sales().get(0).weight() + v.sales().get(1).weight()).isCloseTo(1, within(1e-9));
+  }
+
+  @Test
+  void salesAreBroughtToTheKnifesGrade() {
+    ValueVerdict mint =
+        appraiser.appraise(knife(Map.of("thrale", 1.0), Map.of("mint", 1.0)), sales(50, 50, 50));
+    assertThat(middle(mint)).isBetween(80.0, 110.0);
+    assertThat(step(mint, "grade and box").times()).isCloseTo(2, within(1e-9));
+    assertThat(width(mint)).isGreaterThan(width(appraiser.appraise(GOOD, sales(50, 50, 50))));
+  }
+
+  @Test
+  void aGradeThatIsOpenIsARangeAndSaysThatItCosts() {
+    Subject open = knife(Map.of("thrale", 1.0), Map.of("mint", 0.5, "good", 0.5));
+    ValueVerdict v = appraiser.appraise(open, sales(100, 100, 100));
+    assertThat(width(v)).isGreaterThan(width(appraiser.appraise(GOOD, sales(100, 100, 100))));
+    assertThat(share(v, Doubt.GRADE)).isGreaterThan(0.2);
+    assertThat(share(appraiser.appraise(GOOD, sales(100, 100, 100)), Doubt.GRADE)).isZero();
+  }
+
+  @Test
+  void aKnifeNobodyGradedIsAsMostAreAndWider() {
+    Subject ungraded = knife(Map.of("thrale", 1.0), Map.of());
+    ValueVerdict v = appraiser.appraise(ungraded, sales(100, 100, 100));
+    assertThat(middle(v)).isBetween(60.0, 85.0);
+    assertThat(width(v)).isGreaterThan(width(appraiser.appraise(GOOD, sales(100, 100, 100))));
+  }
+
+  @Test
+  void aMakerThatIsOpenCostsWhereMakersArePaidDifferently() {
+    List<ComparableSale> both = new ArrayList<>(sales(1000, 1000, 1000));
+    for (int i = 0; i < 3; i++) {
+      both.add(sale(50, "2026", "zwick", "jack", "good", false));
+    }
+    Subject either = knife(Map.of("thrale", 0.5, "zwick", 0.5), Map.of("good", 1.0));
+    ValueVerdict v = appraiser.appraise(either, both);
+    assertThat(v.costs().get(0).of()).isEqualTo(Doubt.MAKER);
+    assertThat(v.lowest().doubleValue()).isLessThan(80);
+    assertThat(v.highest().doubleValue()).isGreaterThan(700);
+    assertThat(middle(appraiser.appraise(GOOD, both))).isGreaterThan(400);
+    assertThat(v.costs().stream().mapToDouble(Cost::share).sum()).isBetween(0.95, 1.02);
+  }
+
+  @Test
+  void whatMayHaveBeenDoneToItCarriesItsProbabilityThrough() {
+    Map<String, Double> good = Map.of("good", 1.0);
+    Map<String, Double> thrale = Map.of("thrale", 1.0);
+    double sound = middle(appraiser.appraise(GOOD, sales(100, 100, 100)));
+    ValueVerdict maybe =
         appraiser.appraise(
-            knife, List.of(sale(40, "good"), sale(42, "good"), sale(44, "good"), other));
+            knife(thrale, good, null, null, new Altered(0.44, 0.3)), sales(100, 100, 100));
+    ValueVerdict surely =
+        appraiser.appraise(
+            knife(thrale, good, null, null, new Altered(1, 0.3)), sales(100, 100, 100));
+    assertThat(middle(surely)).isCloseTo(0.3 * sound, within(1.5));
+    assertThat(middle(maybe)).isBetween(0.4 * sound, 0.9 * sound);
+    assertThat(share(maybe, Doubt.ALTERED)).isGreaterThan(0.2);
+    assertThat(share(surely, Doubt.ALTERED)).isZero();
+  }
 
-    assertThat(verdict.middle()).isLessThan(BigDecimal.valueOf(50));
-    assertThat(verdict.sales().get(3).steps())
-        .extracting(ValueVerdict.Step::likeness)
-        .contains(0.4, 0.25);
+  @Test
+  void allThatMayHaveBeenDoneCountsTheThreeThatCostMostEachAndTheRestAtItsMean() {
+    Altered[] many = new Altered[5];
+    java.util.Arrays.fill(many, new Altered(1, 0.5));
+    ValueVerdict v =
+        appraiser.appraise(
+            knife(Map.of("thrale", 1.0), Map.of("good", 1.0), null, null, many),
+            sales(3200, 3200, 3200));
+    assertThat(middle(v)).isBetween(90.0, 110.0);
+  }
+
+  @Test
+  void itsBoxAndItsWorkAreWorthSomething() {
+    Map<String, Double> good = Map.of("good", 1.0);
+    Map<String, Double> thrale = Map.of("thrale", 1.0);
+    List<ComparableSale> same = sales(100, 100, 100, 100);
+    double bare = middle(appraiser.appraise(GOOD, same));
+    assertThat(middle(appraiser.appraise(knife(thrale, good, "sealed", null), same)))
+        .isBetween(1.3 * bare, 1.55 * bare);
+    assertThat(middle(appraiser.appraise(knife(thrale, good, null, "fine"), same)))
+        .isBetween(1.3 * bare, 1.55 * bare);
+    assertThat(middle(appraiser.appraise(knife(thrale, good, null, "poor"), same)))
+        .isBetween(0.45 * bare, 0.65 * bare);
+  }
+
+  @Test
+  void likenessIsShownInEveryRespect() {
+    ValueVerdict v =
+        appraiser.appraise(
+            GOOD, List.of(sale(100), sale(100, "2026", "zwick", "pen", null, false)));
+    assertThat(step(v, "maker").likeness()).isEqualTo(1);
+    List<Step> steps = v.sales().get(1).steps();
+    assertThat(steps).extracting(Step::likeness).contains(0.35, 0.45);
+    assertThat(steps.get(2).times()).isCloseTo(1 / 0.7, within(1e-9));
   }
 
   @Test
   void aSaleInAnotherCurrencyIsShownAndNotCounted() {
-    ComparableSale euros =
-        new ComparableSale("abroad", BigDecimal.TEN, "EUR", null, null, null, null, null);
-    ValueVerdict verdict =
-        appraiser.appraise(knife, List.of(sale(40, "good"), sale(50, "good"), euros));
-
-    assertThat(verdict.currency()).isEqualTo("GBP");
-    assertThat(verdict.tooThin()).isTrue();
-    assertThat(verdict.sales().get(2).counted()).isFalse();
+    List<ComparableSale> all = new ArrayList<>(sales(40, 50));
+    all.add(new ComparableSale("abroad", BigDecimal.TEN, "EUR", null, null, null, null, null));
+    ValueVerdict v = appraiser.appraise(GOOD, all);
+    assertThat(v.currency()).isEqualTo("GBP");
+    assertThat(v.counted()).isEqualTo(2);
+    assertThat(v.sales().get(2).counted()).isFalse();
+    assertThat(v.sales().get(2).weight()).isZero();
+    assertThat(v.sales()).hasSize(3);
   }
 
   @Test
-  void noSalesAreSaidToBeNone() {
-    assertThat(appraiser.appraise(knife, List.of()).summary())
-        .isEqualTo("No comparable sales yet.");
-  }
-
-  private static ComparableSale by(int price, String maker, String pattern, String handle) {
-    return new ComparableSale(
-        "a knife", BigDecimal.valueOf(price), "GBP", null, maker, pattern, "good", handle);
-  }
-
-  private void ranges(ValueVerdict verdict, String low, String middle, String high) {
-    assertThat(verdict.low()).isEqualByComparingTo(low);
-    assertThat(verdict.middle()).isEqualByComparingTo(middle);
-    assertThat(verdict.high()).isEqualByComparingTo(high);
+  void ofVeryManyTheMostAlikeAreTaken() {
+    List<ComparableSale> many = new ArrayList<>();
+    for (int i = 0; i < 300; i++) {
+      many.add(sale(1000, "2026", "zwick", "pen", "good", false));
+    }
+    many.addAll(sales(100, 100, 100, 100));
+    ValueVerdict v = appraiser.appraise(GOOD, many);
+    assertThat(v.counted()).isEqualTo(60);
+    assertThat(v.sales().get(303).counted()).isTrue();
+    assertThat(middle(v)).isBetween(85.0, 160.0);
   }
 
   @Test
-  void ofSalesAllAlikeTheRangeLiesBetweenTheMiddlesOfTheirWeights() {
-    ValueVerdict verdict =
-        appraiser.appraise(
-            knife,
-            List.of(
-                sale(30, "good"),
-                sale(10, "good"),
-                sale(50, "good"),
-                sale(20, "good"),
-                sale(40, "good")));
-    ranges(verdict, "15", "30", "45");
-    assertThat(verdict.tooThin()).isFalse();
-    assertThat(verdict.summary()).isEqualTo("5 sales, with the weight of 5 equally alike.");
+  void amountsAreShownInAsManyFiguresAsAreKnown() {
+    ValueVerdict v = appraiser.appraise(GOOD, sales(12_345, 12_345, 12_345));
+    assertThat(v.middle()).isEqualByComparingTo("12300");
+    assertThat(appraiser.appraise(GOOD, sales(47.3, 47.3)).middle()).isEqualByComparingTo("47");
+    assertThat(appraiser.appraise(GOOD, sales(0.01)).middle().scale()).isLessThanOrEqualTo(2);
   }
 
-  @Test
-  void aHeavySaleHoldsTheRangeAtItsPrice() {
-    ComparableSale far = by(100, "zwick", "pen", "bone");
-    ValueVerdict verdict = appraiser.appraise(knife, List.of(sale(20, "good"), far, far));
-    // Weights 1, 0.1 and 0.1: a fifth of 1.2 lies within the first, four fifths between it and 100.
-    ranges(verdict, "20", "35", "87");
-    assertThat(verdict.sales().get(1).weight())
-        .isCloseTo(0.1, org.assertj.core.api.Assertions.within(1e-12));
-    assertThat(verdict.summary()).isEqualTo("3 sales, with the weight of 1 equally alike.");
-  }
-
-  @Test
-  void everyStepOfALikenessTakesItsShare() {
-    ValueVerdict verdict =
-        appraiser.appraise(
-            knife,
-            List.of(
-                by(40, "thrale", "jack", "bone"),
-                by(40, "zwick", "jack", "bone"),
-                by(40, "thrale", "pen", "bone"),
-                by(40, "thrale", "jack", "horn"),
-                by(40, null, "jack", null),
-                sale(80, "mint")));
-    assertThat(verdict.sales())
-        .extracting(w -> Math.round(1e6 * w.weight()) / 1e6)
-        .containsExactly(1.0, 0.4, 0.25, 0.7, 0.49, 0.8);
-    assertThat(verdict.sales().get(5).gradeFactor()).isEqualTo(0.5);
-    assertThat(verdict.sales().get(0).steps())
-        .extracting(ValueVerdict.Step::what)
-        .containsExactly("maker", "pattern", "handle", "grade");
-  }
-
-  @Test
-  void whatIsNotKnownOfTheKnifeCountsAsUnknownInEverySale() {
-    Appraiser.Subject strange = new Appraiser.Subject(null, null, null, Set.of());
-    ValueVerdict verdict = appraiser.appraise(strange, List.of(sale(40, "good")));
-    assertThat(verdict.sales().get(0).weight())
-        .isCloseTo(Math.pow(0.7, 4), org.assertj.core.api.Assertions.within(1e-12));
-    assertThat(verdict.sales().get(0).adjusted()).isEqualByComparingTo("40");
-    assertThat(verdict.summary()).isEqualTo("Too thin: 1 sale counts, a range needs at least 3.");
-  }
-
-  private static ComparableSale sale(int price, String grade) {
-    return new ComparableSale(
-        "a jack", BigDecimal.valueOf(price), "GBP", null, "thrale", "jack", grade, "bone");
+  private static Step step(ValueVerdict v, String what) {
+    return v.sales().get(0).steps().stream()
+        .filter(s -> s.what().equals(what))
+        .findFirst()
+        .orElseThrow();
   }
 }

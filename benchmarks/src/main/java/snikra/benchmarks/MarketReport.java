@@ -1,0 +1,65 @@
+package snikra.benchmarks;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.ComparableSale;
+import snikra.core.value.Appraiser;
+import snikra.core.value.MadeUpMarket;
+import snikra.core.value.MadeUpMarket.Drawn;
+import snikra.core.value.MarketCheck;
+import snikra.core.value.MarketCheck.Found;
+import snikra.formats.ShippedShelf;
+
+/**
+ * Appraises made-up knives by 2,000 made-up sales and prints how often the ranges hold what they
+ * bring, and how long an appraisal against 5,000 sales takes.
+ */
+public final class MarketReport {
+  private static final int SALES = 2000;
+  private static final int KNIVES = 400;
+  private static final int MANY = 5000;
+  private static final int TIMED = 60;
+  private static final double NANOS_PER_MS = 1e6;
+
+  private MarketReport() {}
+
+  public static void main(String[] args) {
+    ReferenceShelf shelf = ShippedShelf.load();
+    Appraiser appraiser =
+        new Appraiser(shelf.patterns(), shelf.condition(), shelf.judgement(), shelf.prices(), 2026);
+    MadeUpMarket market = new MadeUpMarket(1917, shelf.condition().grades(), 25, 20, 6, 2026);
+    List<Drawn> known = market.sales(SALES);
+    List<Drawn> knives = market.sales(KNIVES);
+    for (int most : new int[] {1, 3, 10, 30, 100, SALES}) {
+      Found f = MarketCheck.on(appraiser, known, knives, most);
+      System.out.printf(
+          Locale.ROOT,
+          "%,d sales at hand: wide range holds %.1f%%, narrow %.1f%%, %.1f times from end to end;"
+              + " middle off by %.0f%%, the sale most alike %.0f%%, the middle of all %.0f%%%n",
+          most,
+          100 * f.nineTenths(),
+          100 * f.half(),
+          f.width(),
+          100 * f.error(),
+          100 * f.nearest(),
+          100 * f.plain());
+    }
+    List<ComparableSale> many = market.sales(MANY).stream().map(Drawn::told).toList();
+    double[] took = new double[TIMED];
+    for (int i = 0; i < TIMED; i++) {
+      long begun = System.nanoTime();
+      appraiser.appraise(MadeUpMarket.subject(knives.get(i).whole()), many);
+      took[i] = (System.nanoTime() - begun) / NANOS_PER_MS;
+    }
+    double[] warm = Arrays.copyOfRange(took, TIMED / 2, TIMED);
+    Arrays.sort(warm);
+    System.out.printf(
+        Locale.ROOT,
+        "An appraisal against %,d sales: %.1f ms in the middle, %.1f at nine in ten%n",
+        MANY,
+        warm[warm.length / 2],
+        warm[warm.length * 9 / 10]);
+  }
+}

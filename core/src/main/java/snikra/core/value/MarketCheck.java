@@ -1,0 +1,109 @@
+package snikra.core.value;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import snikra.core.specimen.ComparableSale;
+import snikra.core.value.MadeUpMarket.Drawn;
+
+/**
+ * How often a range holds what a knife brings, and how far its middle is off, beside what one would
+ * do without: take the sale most alike, or the middle of all.
+ */
+public final class MarketCheck {
+  private MarketCheck() {}
+
+  /**
+   * What was found.
+   *
+   * @param half share of knives that brought what lies in the narrow range
+   * @param nineTenths share that brought what lies in the wide one
+   * @param error by what factor less one the middle is off, in the middle of all knives
+   * @param nearest the same for the sale most alike
+   * @param plain the same for the middle of all sales
+   * @param width of the wide range, as the factor from its low end to its high one, in the middle
+   */
+  public record Found(
+      int knives,
+      double half,
+      double nineTenths,
+      double error,
+      double nearest,
+      double plain,
+      double width) {}
+
+  /**
+   * Appraises knives of which all is known by sales of others.
+   *
+   * @param known sales that are known, as they were told
+   * @param knives what was in truth paid for them
+   * @param most at the most so many of the sales are at hand: those most alike in name
+   */
+  public static Found on(Appraiser appraiser, List<Drawn> known, List<Drawn> knives, int most) {
+    int half = 0;
+    int wide = 0;
+    List<Double> own = new ArrayList<>();
+    List<Double> nearest = new ArrayList<>();
+    List<Double> plain = new ArrayList<>();
+    List<Double> widths = new ArrayList<>();
+    for (Drawn knife : knives) {
+      List<ComparableSale> sales = atHand(knife.whole(), known, most);
+      ValueVerdict v = appraiser.appraise(MadeUpMarket.subject(knife.whole()), sales);
+      double paid = knife.paid();
+      half += within(paid, v.low(), v.high());
+      wide += within(paid, v.lowest(), v.highest());
+      own.add(off(v.middle().doubleValue(), paid));
+      widths.add(v.highest().doubleValue() / v.lowest().doubleValue());
+      ValueVerdict.Weighed most1 =
+          v.sales().stream()
+              .max(Comparator.comparingDouble(ValueVerdict.Weighed::weight))
+              .orElseThrow();
+      nearest.add(off(most1.adjusted().doubleValue(), paid));
+      double[] all = v.sales().stream().mapToDouble(s -> s.price().doubleValue()).toArray();
+      plain.add(off(middle(all), paid));
+    }
+    int n = knives.size();
+    return new Found(
+        n,
+        half / (double) n,
+        wide / (double) n,
+        middle(own),
+        middle(nearest),
+        middle(plain),
+        middle(widths));
+  }
+
+  // Who looks for sales looks for the name first.
+  private static List<ComparableSale> atHand(ComparableSale knife, List<Drawn> known, int most) {
+    return known.stream()
+        .map(Drawn::told)
+        .sorted(Comparator.comparingInt((ComparableSale s) -> -alike(knife, s)))
+        .limit(most)
+        .toList();
+  }
+
+  private static int alike(ComparableSale a, ComparableSale b) {
+    int maker = a.maker() != null && a.maker().equals(b.maker()) ? 2 : 0;
+    return maker + (a.pattern() != null && a.pattern().equals(b.pattern()) ? 1 : 0);
+  }
+
+  private static int within(double paid, java.math.BigDecimal low, java.math.BigDecimal high) {
+    return paid >= low.doubleValue() && paid <= high.doubleValue() ? 1 : 0;
+  }
+
+  private static double off(double said, double paid) {
+    return Math.exp(Math.abs(Math.log(said / paid))) - 1;
+  }
+
+  private static double middle(List<Double> of) {
+    return middle(of.stream().mapToDouble(d -> d).toArray());
+  }
+
+  private static double middle(double[] of) {
+    double[] sorted = of.clone();
+    Arrays.sort(sorted);
+    int n = sorted.length;
+    return n % 2 == 1 ? sorted[n / 2] : (sorted[n / 2 - 1] + sorted[n / 2]) / 2;
+  }
+}

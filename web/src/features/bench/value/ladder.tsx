@@ -1,0 +1,46 @@
+import type { ComparableSale, Verdict } from "../../../api/types";
+import { money, percent } from "../../../format";
+import { ODD } from "./worth";
+
+type Weighed = Verdict["value"]["sales"][number];
+
+const HIGH = 26;
+const STEP = 26;
+
+/** From the price of a sale to this knife, step by step, and how much it counts. */
+export function Ladder({ of, sale }: { of: Weighed | undefined; sale: ComparableSale | undefined }) {
+  if (!of || !sale) return null;
+  if (!of.counted) return <>Shown and not counted: it is in another currency than most.</>;
+  const priced = of.steps.filter((s) => s.times !== 1);
+  const alike = of.steps.filter((s) => s.likeness < 1);
+  return (
+    <span className="flex flex-wrap items-center gap-x-3">
+      {priced.length > 0 && <Stairs times={priced.map((s) => s.times)} />}
+      <span>
+        {money(of.price, sale.currency)}
+        {priced.map((s) => `, ${s.what} \u00d7 ${s.times.toFixed(2)}`)}
+        {priced.length > 0 && `, says ${money(of.adjusted, sale.currency)}`}.{" "}
+        {alike.length > 0
+          ? `Alike in ${alike.map((s) => `${s.what} ${percent(s.likeness)}%`).join(", ")}`
+          : "Alike in all that is told"}
+        ; its part in the middle {percent(of.weight)}%
+        {of.trust < ODD && ", hardly trusted, as the others do not bear it out"}.
+      </span>
+    </span>
+  );
+}
+
+/** Prices step by step, on a scale where doubling is always as high. */
+function Stairs({ times }: { times: number[] }) {
+  const at = [0];
+  for (const t of times) at.push((at.at(-1) ?? 0) + Math.log(t));
+  const low = Math.min(...at);
+  const high = Math.max(...at);
+  const y = (v: number) => HIGH - 3 - ((v - low) / Math.max(high - low, 0.3)) * (HIGH - 6);
+  const path = at.map((v, i) => `${i === 0 ? "M" : "V"}${i === 0 ? `0 ${y(v)}` : y(v)}H${(i + 1) * STEP}`);
+  return (
+    <svg width={at.length * STEP} height={HIGH} aria-hidden="true" className="shrink-0">
+      <path d={path.join("")} fill="none" stroke="currentColor" strokeWidth="2" />
+    </svg>
+  );
+}
