@@ -1111,6 +1111,8 @@ export interface components {
             often: number;
             why: string;
             left?: number[][];
+            /** Format: double */
+            least?: number;
         };
         ConditionBookGrade: {
             id: string;
@@ -2294,6 +2296,8 @@ export interface components {
             summary?: components["schemas"]["Summary"];
             sketch?: components["schemas"]["Sketch"];
             unreadable?: string;
+            pending?: boolean;
+            stale?: boolean;
         };
         ValueVerdict: {
             currency?: string;
@@ -2879,7 +2883,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["TrayEntry"][];
+                    "application/json": components["schemas"]["TrayEntry"][];
                 };
             };
         };

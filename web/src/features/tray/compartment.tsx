@@ -6,9 +6,7 @@ import { placed } from "../../drawing/geometry";
 import { Shapes } from "../../drawing/shapes";
 import { LengthFigure, money, titleBy, yearsWhole } from "../../format";
 import { usePreferences } from "../../preferences";
-
-/** Half life size: CSS pixels to a millimetre. */
-const SCALE = 1.89;
+import { SCALE, widthOf } from "./rows";
 
 /** The line a knife is drawn along, in millimetres from the top, and its room; a tall one has more. */
 const USUAL_LINE = 12.5;
@@ -45,7 +43,7 @@ export function Compartment({
   return (
     <li
       className="group relative grow border-r border-b border-ink"
-      style={{ flexBasis: `${(wide + 32) / 16}rem`, minWidth: "17rem" }}
+      style={{ flexBasis: `${widthOf(entry) / 16}rem`, minWidth: "17rem" }}
     >
       <Link
         to={`/bench/${entry.id}`}

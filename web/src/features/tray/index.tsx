@@ -11,6 +11,7 @@ import { Key } from "../../ui/key";
 import { useToast } from "../../ui/toasts";
 import { Compartment } from "./compartment";
 import { EmptyTray } from "./empty-tray";
+import { ManyKnives, type TrayHandle } from "./many";
 import { matches } from "./search";
 import { SpansBelow } from "./spans-below";
 
@@ -20,7 +21,11 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
   const navigate = useNavigate();
   const toast = useToast();
   const { school } = usePreferences();
-  const tray = useQuery({ queryKey: ["tray"], queryFn: api.tray });
+  const tray = useQuery({
+    queryKey: ["tray"],
+    queryFn: api.tray,
+    refetchInterval: ({ state }) => askAgain(state.data),
+  });
   const [words, setWords] = useState("");
   const search = useDeferredValue(words);
   const box = useRef<HTMLInputElement>(null);
@@ -41,7 +46,10 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
     [knives, search],
   );
 
-  const unreadable = (tray.data ?? []).filter((k) => !isReadable(k));
+  const unreadable = (tray.data ?? []).filter((k) => k.unreadable !== undefined);
+  const left = leftOf(tray.data);
+  const many = useRef<TrayHandle>(null);
+  useKeptPlace(knives.length > 0);
 
   const remove = async (k: TrayEntry) => {
     try {
@@ -64,10 +72,26 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
     const steps: Record<string, number> = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: 4, ArrowUp: -4 };
     const step = steps[event.key];
     if (event.key === "Delete") remove(k);
-    else if (step && at >= 0) links[Math.max(0, Math.min(links.length - 1, at + step))]?.focus();
+    else if (step && many.current) {
+      const place = shown.indexOf(k) + step;
+      many.current.focus(Math.max(0, Math.min(shown.length - 1, place)));
+    } else if (step && at >= 0) links[Math.max(0, Math.min(links.length - 1, at + step))]?.focus();
     else return;
     event.preventDefault();
   };
+
+  // Few keep their places; of many only those that were looked for are laid out.
+  const shown = search ? knives.filter((k) => found.has(k.id)) : knives;
+  const compartment = (k: ReadableEntry) => (
+    <Compartment
+      key={k.id}
+      entry={k}
+      book={book}
+      outside={!found.has(k.id)}
+      onKey={(e) => onKey(e, k)}
+      onRemove={() => remove(k)}
+    />
+  );
 
   return (
     <main className="mx-4 lg:mx-6">
@@ -100,23 +124,26 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
       {tray.isError && (
         <Failed what="The tray could not be opened." error={tray.error} onAgain={() => tray.refetch()} />
       )}
+      {left > 0 && (
+        <p className="voice mt-2 text-ink2" role="status">
+          {left.toLocaleString()} of {tray.data?.length.toLocaleString()} still being worked out; the rest is
+          here already.
+        </p>
+      )}
       {tray.isPending && <p className="voice mt-4 text-ink3">Opening the tray.</p>}
       {unreadable.length > 0 && <Unreadable knives={unreadable} onRemove={remove} />}
       {tray.isSuccess && tray.data.length === 0 && <EmptyTray onNew={onNew} />}
       {knives.length > 0 && (
         <>
-          <ol ref={grid} className="mt-2 flex flex-wrap border-t border-l border-ink">
-            {knives.map((k) => (
-              <Compartment
-                key={k.id}
-                entry={k}
-                book={book}
-                outside={!found.has(k.id)}
-                onKey={(e) => onKey(e, k)}
-                onRemove={() => remove(k)}
-              />
-            ))}
-          </ol>
+          {knives.length > MANY ? (
+            <ManyKnives knives={shown} ref={many}>
+              {compartment}
+            </ManyKnives>
+          ) : (
+            <ol ref={grid} className="mt-2 flex flex-wrap border-t border-l border-ink">
+              {knives.map(compartment)}
+            </ol>
+          )}
           {found.size === 0 && <p className="voice mt-2 text-ink2">Nothing in the tray answers to that.</p>}
           <ToLookAtAgain knives={knives} />
           <SpansBelow knives={knives} found={found} />
@@ -124,6 +151,27 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
       )}
     </main>
   );
+}
+
+/** Of more knives than this only those in sight are drawn. */
+const MANY = 150;
+
+const leftOf = (tray: TrayEntry[] | undefined) => (tray ?? []).filter((k) => k.pending || k.stale).length;
+
+/** While knives are still being worked out the tray is asked for again, the more there are the more seldom. */
+export const askAgain = (tray: TrayEntry[] | undefined) =>
+  leftOf(tray) > 0 ? 1000 + Math.min(9000, (tray ?? []).length) : false;
+
+/** Where the tray was left, to come back to it. */
+function useKeptPlace(isLaidOut: boolean) {
+  useEffect(() => {
+    if (!isLaidOut) return;
+    const place = Number(sessionStorage.getItem("snikra.tray") ?? 0);
+    if (place > 0) requestAnimationFrame(() => window.scrollTo(0, place));
+    const keep = () => sessionStorage.setItem("snikra.tray", `${window.scrollY}`);
+    window.addEventListener("scrollend", keep);
+    return () => window.removeEventListener("scrollend", keep);
+  }, [isLaidOut]);
 }
 
 function ToLookAtAgain({ knives }: { knives: ReadableEntry[] }) {

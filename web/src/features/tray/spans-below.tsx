@@ -3,6 +3,9 @@ import type { ReadableEntry } from "../../api/types";
 const FIRST = 1840;
 const ROW = 8;
 
+/** All of them are no higher than this, however many. */
+const MOST_HIGH = 900;
+
 /** All spans under one another on one axis. */
 export function SpansBelow({ knives, found }: { knives: ReadableEntry[]; found: Set<string> }) {
   const dated = knives
@@ -10,7 +13,13 @@ export function SpansBelow({ knives, found }: { knives: ReadableEntry[]; found: 
     .sort((a, b) => (a.summary.span?.pieces[0]?.from ?? 0) - (b.summary.span?.pieces[0]?.from ?? 0));
   const last = new Date().getFullYear();
   const x = (year: number) => (100 * (Math.max(FIRST, year) - FIRST)) / (last - FIRST);
-  const high = dated.length * ROW + 6;
+  const row = Math.min(ROW, MOST_HIGH / Math.max(1, dated.length));
+  const high = dated.length * row + 6;
+  const paths = { found: "", others: "" };
+  dated.forEach((k, i) => {
+    for (const p of k.summary.span?.pieces ?? [])
+      paths[found.has(k.id) ? "found" : "others"] += `M${x(p.from)} ${i * row + 5}H${x(p.to + 1)}`;
+  });
   const open = knives.length - dated.length;
   return (
     <section aria-label="The spans" className="mt-3 mb-4 grid gap-x-6 md:grid-cols-[12rem_minmax(0,1fr)]">
@@ -29,17 +38,18 @@ export function SpansBelow({ knives, found }: { knives: ReadableEntry[]; found: 
           role="img"
           aria-label={`${dated.length} spans from ${FIRST} to today`}
         >
-          {dated.flatMap((k, i) =>
-            (k.summary.span?.pieces ?? []).map((p) => (
-              <path
-                key={k.id + p.from}
-                d={`M${x(p.from)} ${i * ROW + 5}H${x(p.to + 1)}`}
-                stroke={found.has(k.id) ? "var(--color-blue)" : "var(--color-edge)"}
-                strokeWidth={found.has(k.id) ? 3.5 : 1.6}
-                vectorEffect="non-scaling-stroke"
-              />
-            )),
-          )}
+          <path
+            d={paths.others}
+            stroke="var(--color-edge)"
+            strokeWidth={Math.min(1.6, row)}
+            vectorEffect="non-scaling-stroke"
+          />
+          <path
+            d={paths.found}
+            stroke="var(--color-blue)"
+            strokeWidth={Math.max(0.5, Math.min(3.5, row / 2))}
+            vectorEffect="non-scaling-stroke"
+          />
           <path d={`M0 ${high - 0.5}H100`} stroke="currentColor" vectorEffect="non-scaling-stroke" />
         </svg>
         <div className="num relative h-5 text-[0.78125rem] text-ink2" aria-hidden="true">

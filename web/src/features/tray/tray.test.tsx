@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, render, screen, within } from "@testing-library/react";
+import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
@@ -8,7 +8,7 @@ import { api } from "../../api/client";
 import type { Book, TrayEntry } from "../../api/types";
 import { PreferencesProvider } from "../../preferences";
 import { ToastProvider } from "../../ui/toasts";
-import { Tray } from ".";
+import { askAgain, Tray } from ".";
 
 const BOOK = { frames: [], blades: [], bolsters: [], questions: [] } as unknown as Book;
 const readable = (number: number, title: string): TrayEntry => ({
@@ -148,4 +148,33 @@ it("what must be looked at again is counted, what is not due yet is not", async 
   expect((await screen.findByRole("link", { name: "2 to look at again" })).getAttribute("href")).toBe(
     "/care",
   );
+});
+
+it("shows what is worked out already, counts what is not, and asks again", async () => {
+  const pending = { id: "p", number: 7, version: 0, pending: true } as TrayEntry;
+  const stale = { ...readable(1, "First"), stale: true };
+  vi.spyOn(api, "tray").mockResolvedValue([stale, pending]);
+  show();
+  expect(await screen.findByText(/2 of 2 still being worked out/)).toBeDefined();
+  expect(screen.getByText("First")).toBeDefined();
+  expect(screen.queryByRole("region", { name: "Knives that cannot be read" })).toBeNull();
+  expect(askAgain([stale, pending])).toBe(1002);
+  expect(askAgain([readable(1, "First")])).toBe(false);
+  expect(askAgain(Array.from({ length: 20_000 }, () => stale))).toBe(10_000);
+});
+
+it("of very many lays out only the rows in sight, and the keys go on from knife to knife", async () => {
+  const all = Array.from({ length: 400 }, (_, i) => readable(i + 1, `Knife ${i + 1}`));
+  vi.spyOn(api, "tray").mockResolvedValue(all);
+  vi.spyOn(HTMLElement.prototype, "clientWidth", "get").mockReturnValue(1232);
+  vi.spyOn(HTMLElement.prototype, "offsetHeight", "get").mockReturnValue(160);
+  show();
+  expect(await screen.findByLabelText("400 knives")).toBeDefined();
+  const drawn = await screen.findAllByRole("img", { name: /closed/ });
+  expect(drawn.length).toBeGreaterThan(4);
+  expect(drawn.length).toBeLessThan(80);
+  const first = screen.getByText("Knife 1").closest("a") as HTMLElement;
+  first.focus();
+  fireEvent.keyDown(first, { key: "ArrowRight" });
+  await waitFor(() => expect(document.activeElement?.textContent).toContain("Knife 2"));
 });

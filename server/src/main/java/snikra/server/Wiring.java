@@ -38,6 +38,8 @@ import snikra.server.keeping.Disk;
 import snikra.server.keeping.ForcedTransactions;
 import snikra.server.keeping.Keeping;
 import snikra.server.keeping.Upgrade;
+import snikra.server.knives.Catalogue;
+import snikra.server.knives.CatalogueRepository;
 import snikra.server.knives.DemoTin;
 import snikra.server.knives.KnifeRepository;
 import snikra.server.knives.KnifeService;
@@ -119,11 +121,21 @@ class Wiring {
   KnifeService knifeService(
       KnifeRepository knives,
       ReferenceDesk desk,
-      Verdicts verdicts,
       PlatformTransactionManager transactions,
       ApplicationEventPublisher events) {
     return new KnifeService(
-        knives, desk::examiner, verdicts, transactions, events::publishEvent, Clock.systemUTC());
+        knives, desk::examiner, transactions, events::publishEvent, Clock.systemUTC());
+  }
+
+  @Bean(destroyMethod = "close")
+  Catalogue catalogue(
+      CatalogueRepository rows,
+      KnifeRepository knives,
+      ReferenceDesk desk,
+      Verdicts verdicts,
+      PlatformTransactionManager transactions) {
+    return new Catalogue(
+        rows, knives, desk::examiner, () -> Build.with(desk.fingerprint()), verdicts, transactions);
   }
 
   @Bean(destroyMethod = "shutdown")
@@ -174,6 +186,7 @@ class Wiring {
       Backups backups,
       Caretaker caretaker,
       KnifeService knives,
+      Catalogue catalogue,
       PhotoService photos,
       ReferenceDesk desk) {
     return new Keeping(
@@ -192,7 +205,7 @@ class Wiring {
         },
         () -> {
           desk.reopen();
-          knives.forgetEntries();
+          catalogue.forget();
         });
   }
 

@@ -104,6 +104,7 @@ public record ConditionBook(
    * @param often how many of a hundred old knives show it
    * @param left for findings that are drawn: places along a blade, 0 at the tang and 1 at the
    *     point, each with the share of its height that is left
+   * @param least share of the blade that is left at the least, for findings that can be measured
    */
   public record Finding(
       String id,
@@ -112,7 +113,21 @@ public record ConditionBook(
       double loses,
       double often,
       String why,
-      @Nullable List<List<Double>> left) {}
+      @Nullable List<List<Double>> left,
+      @Nullable Double least) {
+
+    /** A finding that cannot be measured. */
+    public Finding(
+        String id,
+        String label,
+        String allows,
+        double loses,
+        double often,
+        String why,
+        @Nullable List<List<Double>> left) {
+      this(id, label, allows, loses, often, why, left, null);
+    }
+  }
 
   /**
    * The life a knife had.

@@ -16,6 +16,7 @@ import snikra.core.condition.BoxBook;
 import snikra.core.condition.BuildBook;
 import snikra.core.condition.GradeVerdict;
 import snikra.core.condition.Looked;
+import snikra.core.condition.MeasuredWear;
 import snikra.core.dating.DatingModel;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.dating.Evidence;
@@ -42,6 +43,7 @@ import snikra.core.specimen.Seen;
 import snikra.core.specimen.Specimen;
 import snikra.core.value.Appraiser;
 import snikra.core.value.ValueVerdict;
+import snikra.core.wording.Wording;
 
 /** Examines knives against one shelf. Immutable; safe for many threads. */
 public final class Examiner {
@@ -126,11 +128,23 @@ public final class Examiner {
         reader.read(without.contains(MARK) ? List.of() : knife.marks(), knife.seen());
     DatingVerdict dated = dating.date(evidence(knife, marks, pattern).without(without));
     NumberVerdict number = Numbers.read(knife, Gathering.found(knife), dated, shelf).orElse(null);
-    Looked looked = Looked.at(knife, LookReliability.of(shelf.judgement()));
-    GradeVerdict grade = shelf.condition().grade(looked);
     Sketch sketch = sketch(knife);
+    Looked said = Looked.at(knife, LookReliability.of(shelf.judgement()));
+    List<MeasuredWear.Filled> measured = measured(said, sketch);
+    Looked looked = MeasuredWear.with(said, measured);
+    GradeVerdict grade = shelf.condition().grade(looked);
     List<Finding> findings = new ArrayList<>(findings(pattern, number, dated));
     findings.addAll(opening(knife));
+    measured.forEach(
+        f ->
+            findings.add(
+                Findings.of(
+                    "condition",
+                    "wear-measured",
+                    false,
+                    f.blade(),
+                    Wording.lowerFirst(f.finding().label()),
+                    f.probability())));
     shelf
         .patterns()
         .layout(knife, leadingPatterns(pattern))
@@ -169,6 +183,11 @@ public final class Examiner {
     return build == null
         ? null
         : build.judge(knife.seen(), LookReliability.of(shelf.judgement()), shelf.clues());
+  }
+
+  private List<MeasuredWear.Filled> measured(Looked looked, Sketch sketch) {
+    return MeasuredWear.of(
+        shelf.condition(), looked, sketch.blades().stream().map(Sketch.Blade::left).toList());
   }
 
   private BoxBook.@Nullable Boxed boxed(Specimen knife) {
@@ -222,7 +241,8 @@ public final class Examiner {
   public Summary summarise(Specimen knife) {
     PatternVerdict pattern = namer.name(knife);
     DatingVerdict dated = dating.dateBriefly(evidence(knife, pattern));
-    Looked looked = Looked.at(knife, LookReliability.of(shelf.judgement()));
+    Looked said = Looked.at(knife, LookReliability.of(shelf.judgement()));
+    Looked looked = MeasuredWear.with(said, measured(said, sketch(knife)));
     NumberVerdict number = Numbers.read(knife, Gathering.found(knife), dated, shelf).orElse(null);
     BoxBook.Boxed box = boxed(knife);
     Optional<MainBlade> main = MainBlade.of(knife, leadingPattern(pattern), shelf);

@@ -46,6 +46,9 @@ public class Backups {
   /** What a copy holds, parents first. */
   static final List<String> TABLES = List.of("knife", "pack", "photo", "journal_entry");
 
+  /** Tables that are worked out of the others: they go with what they were worked out of. */
+  static final List<String> DERIVED = List.of("catalogue_row");
+
   static final String DATABASE = "database.zip";
   private static final String MANIFEST = "manifest.json";
   static final String ORIGINALS = "photographs";

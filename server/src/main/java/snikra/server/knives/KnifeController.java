@@ -1,7 +1,12 @@
 package snikra.server.knives;
 
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -33,9 +38,11 @@ import tools.jackson.databind.JsonNode;
 @RequestMapping("/api/knives")
 class KnifeController {
   private final KnifeService knives;
+  private final Catalogue catalogue;
   private final ReferenceDesk desk;
 
-  KnifeController(KnifeService knives, ReferenceDesk desk) {
+  KnifeController(KnifeService knives, Catalogue catalogue, ReferenceDesk desk) {
+    this.catalogue = catalogue;
     this.knives = knives;
     this.desk = desk;
   }
@@ -43,9 +50,14 @@ class KnifeController {
   /** A change, with the version it was made to. */
   record ChangeRequest(long version, Specimen specimen) {}
 
-  @GetMapping
-  List<TrayEntry> tray() {
-    return knives.tray();
+  /** All knives in the tray, each in a few words; row by row, so that many need no more room. */
+  @GetMapping(produces = MediaType.APPLICATION_JSON_VALUE)
+  @ApiResponse(
+      responseCode = "200",
+      content = @Content(array = @ArraySchema(schema = @Schema(implementation = TrayEntry.class))))
+  void tray(@Parameter(hidden = true) HttpServletResponse response) throws IOException {
+    response.setContentType(MediaType.APPLICATION_JSON_VALUE);
+    catalogue.write(response.getOutputStream());
   }
 
   /** The knives that rest on the marks of a maker, by mark. */

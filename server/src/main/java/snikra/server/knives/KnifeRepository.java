@@ -1,6 +1,8 @@
 package snikra.server.knives;
 
+import java.util.Collection;
 import java.util.List;
+import java.util.Set;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
@@ -9,6 +11,16 @@ public interface KnifeRepository extends JpaRepository<KnifeEntity, String> {
 
   /** All that are not deleted. */
   List<KnifeEntity> findByDeletedAtIsNullOrderByNumber();
+
+  /** Where every knife that is not deleted stands, without what was found of it. */
+  @Query(
+      "select new snikra.server.knives.Catalogue$Standing(k.id, k.number, k.version)"
+          + " from KnifeEntity k where k.deletedAt is null order by k.number")
+  List<Catalogue.Standing> standing();
+
+  /** Which of these knives there are. */
+  @Query("select k.id from KnifeEntity k where k.id in :ids")
+  Set<String> idsAmong(Collection<String> ids);
 
   /** How many are not deleted. */
   long countByDeletedAtIsNull();

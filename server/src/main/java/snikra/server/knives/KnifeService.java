@@ -11,7 +11,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -26,7 +25,6 @@ import snikra.core.specimen.Seen;
 import snikra.core.specimen.Specimen;
 import snikra.formats.SpecimenFormat;
 import snikra.formats.UnreadableKnife;
-import snikra.server.reference.Verdicts;
 
 /** Keeps knives. A knife comes back as it was saved; what is concluded is never kept. */
 public class KnifeService {
@@ -38,43 +36,21 @@ public class KnifeService {
 
   private final KnifeRepository knives;
   private final Supplier<Examiner> desk;
-  private final Verdicts verdicts;
   private final TransactionTemplate transaction;
   private final Consumer<SavedKnife> whenSaved;
   private final Clock clock;
 
-  /**
-   * Entries worked out so far, by knife, and by whom; with other references they are worth nothing.
-   */
-  private final Map<String, TrayEntry> entries = new ConcurrentHashMap<>();
-
-  private volatile Examiner workedOutBy;
-
   public KnifeService(
       KnifeRepository knives,
       Supplier<Examiner> desk,
-      Verdicts verdicts,
       PlatformTransactionManager transactions,
       Consumer<SavedKnife> whenSaved,
       Clock clock) {
     this.knives = knives;
     this.desk = desk;
-    this.verdicts = verdicts;
     this.transaction = new TransactionTemplate(transactions);
     this.whenSaved = whenSaved;
     this.clock = clock;
-  }
-
-  /** All knives in the tray, each in a few words. */
-  public List<TrayEntry> tray() {
-    Examiner examiner = desk.get();
-    if (!Objects.equals(workedOutBy, examiner)) {
-      entries.clear();
-      workedOutBy = examiner;
-    }
-    return knives.findByDeletedAtIsNullOrderByNumber().stream()
-        .map(knife -> entry(knife, examiner))
-        .toList();
   }
 
   /** Which knives bear marks of a maker, by mark. */
@@ -91,7 +67,7 @@ public class KnifeService {
                         mark ->
                             byMark
                                 .computeIfAbsent(mark.variant().id(), id -> new ArrayList<>())
-                                .add(Resting.of(entry(knife, examiner)))));
+                                .add(Resting.of(knife, examiner))));
     return byMark;
   }
 
@@ -104,7 +80,7 @@ public class KnifeService {
               Seen<String> seen = knife.specimen().seen().get(feature);
               return seen != null && answer.equals(seen.value());
             })
-        .map(knife -> Resting.of(entry(knife, examiner)))
+        .map(knife -> Resting.of(knife, examiner))
         .toList();
   }
 
@@ -129,12 +105,10 @@ public class KnifeService {
 
   /** A knife whose verdict rests on a fact. */
   public record Resting(String id, int number, String title) {
-    static Resting of(TrayEntry entry) {
-      String own = entry.title();
+    static Resting of(SavedKnife knife, Examiner examiner) {
+      String own = knife.specimen().title();
       return new Resting(
-          entry.id(),
-          entry.number(),
-          own != null || entry.summary() == null ? own + "" : entry.summary().title());
+          knife.id(), knife.number(), own != null ? own : examiner.title(knife.specimen()));
     }
   }
 
@@ -312,38 +286,14 @@ public class KnifeService {
     return out;
   }
 
-  /** Lets go of what was worked out of the tray: all of it was exchanged. */
-  public void forgetEntries() {
-    entries.clear();
-  }
-
   /** Lets a knife go for good that was taken out; what hangs on it must have gone before. */
   public void forget(String id) {
     transaction.executeWithoutResult(
         status -> knives.findById(id).filter(KnifeEntity::isDeleted).ifPresent(knives::delete));
-    entries.remove(id);
   }
 
   private KnifeEntity find(String id) {
     return knives.findById(id).filter(k -> !k.isDeleted()).orElseThrow(() -> new NoSuchKnife(id));
-  }
-
-  private TrayEntry entry(KnifeEntity knife, Examiner examiner) {
-    try {
-      return entry(saved(knife), examiner);
-    } catch (UnreadableKnife e) {
-      return TrayEntry.unreadable(knife.id(), knife.number(), knife.version(), e.getMessage());
-    }
-  }
-
-  private TrayEntry entry(SavedKnife knife, Examiner examiner) {
-    return entries.compute(
-        knife.id(),
-        (id, known) ->
-            known != null && known.version() == knife.version()
-                ? known
-                : TrayEntry.of(
-                    knife, examiner, verdicts.atHand(examiner, knife.specimen()).orElse(null)));
   }
 
   private static SavedKnife saved(KnifeEntity k) {

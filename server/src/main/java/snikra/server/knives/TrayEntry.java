@@ -12,6 +12,8 @@ import snikra.core.examination.Verdict;
  * @param summary null where it cannot be read
  * @param sketch null where it cannot be read
  * @param unreadable why it cannot be read; null where it can
+ * @param pending whether nothing is worked out of it yet
+ * @param stale whether a newer one is still being worked out
  */
 public record TrayEntry(
     String id,
@@ -20,7 +22,9 @@ public record TrayEntry(
     @Nullable String title,
     Examiner.@Nullable Summary summary,
     @Nullable Sketch sketch,
-    @Nullable String unreadable) {
+    @Nullable String unreadable,
+    @Nullable Boolean pending,
+    @Nullable Boolean stale) {
 
   static TrayEntry of(SavedKnife knife, Examiner examiner, @Nullable Verdict atHand) {
     return new TrayEntry(
@@ -32,10 +36,16 @@ public record TrayEntry(
             ? examiner.summarise(knife.specimen())
             : examiner.summarise(knife.specimen(), atHand),
         atHand == null ? examiner.sketch(knife.specimen()) : atHand.sketch(),
+        null,
+        null,
         null);
   }
 
+  static TrayEntry pending(String id, int number, long version) {
+    return new TrayEntry(id, number, version, null, null, null, null, true, null);
+  }
+
   static TrayEntry unreadable(String id, int number, long version, String why) {
-    return new TrayEntry(id, number, version, null, null, null, why);
+    return new TrayEntry(id, number, version, null, null, null, why, null, null);
   }
 }

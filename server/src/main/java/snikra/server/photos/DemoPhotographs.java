@@ -19,7 +19,7 @@ import snikra.core.pattern.Frame;
 import snikra.core.pattern.PatternBook;
 import snikra.core.specimen.End;
 import snikra.server.knives.KnifeService;
-import snikra.server.knives.TrayEntry;
+import snikra.server.knives.SavedKnife;
 
 /** Made-up photographs for the sample tin: each knife laid on cloth beside a rule, to one scale. */
 public final class DemoPhotographs {
@@ -41,10 +41,10 @@ public final class DemoPhotographs {
 
   /** Gives the first knives of the tray a photograph each; does nothing for those that have one. */
   public static void fill(PhotoService photos, KnifeService knives, Examiner examiner) {
-    List<TrayEntry> tray = knives.tray();
-    for (TrayEntry knife : tray.subList(0, Math.min(KNIVES, tray.size()))) {
+    List<SavedKnife> tray = knives.all();
+    for (SavedKnife knife : tray.subList(0, Math.min(KNIVES, tray.size()))) {
       if (photos.of(knife.id()).isEmpty()) {
-        byte[] picture = rendered(knife.sketch(), examiner.shelf().patterns());
+        byte[] picture = rendered(examiner.sketch(knife.specimen()), examiner.shelf().patterns());
         photos.add(knife.id(), PhotoRole.MARK_SIDE, "knife-" + knife.number() + ".png", picture);
       }
     }

@@ -70,7 +70,7 @@ class UpgradeTest {
     app.start(data);
     assertThat(app.bean(ReferenceDesk.class).pack("old-notes").pack()).isNull();
     assertThat(app.bean(ReferenceDesk.class).pack("old-notes").on()).isFalse();
-    assertThat(app.bean(KnifeService.class).tray()).hasSize(1);
+    assertThat(app.bean(KnifeService.class).count()).isEqualTo(1);
   }
 
   @Test

@@ -24,7 +24,6 @@ import snikra.core.examination.Examiner;
 import snikra.core.specimen.Specimen;
 import snikra.formats.ShippedShelf;
 import snikra.formats.SpecimenFormat;
-import snikra.server.reference.Verdicts;
 
 class KnifeServiceTest {
   private static final Instant NOON = Instant.parse("2026-11-24T12:00:00Z");
@@ -35,12 +34,7 @@ class KnifeServiceTest {
   private final List<SavedKnife> told = new ArrayList<>();
   private final KnifeService service =
       new KnifeService(
-          knives,
-          () -> examiner,
-          new Verdicts(() -> examiner),
-          transactions,
-          told::add,
-          Clock.fixed(NOON, ZoneOffset.UTC));
+          knives, () -> examiner, transactions, told::add, Clock.fixed(NOON, ZoneOffset.UTC));
   private final KnifeEntity kept =
       new KnifeEntity("k", 1, SpecimenFormat.write(Specimen.unseen()), NOON);
 
@@ -86,15 +80,6 @@ class KnifeServiceTest {
   }
 
   @Test
-  void theTrayIsJudgedOnceForEachVersion() {
-    List<TrayEntry> first = service.tray();
-    List<TrayEntry> second = service.tray();
-
-    assertThat(second.get(0)).isSameAs(first.get(0));
-    verify(knives, times(2)).findByDeletedAtIsNullOrderByNumber();
-  }
-
-  @Test
   void aKnifeThatWasTakenOutIsDueAfterThirtyDaysAndNotAnHourBefore() {
     KnifeEntity out = new KnifeEntity("o", 2, SpecimenFormat.write(MINE), NOON);
     out.delete(NOON);
@@ -113,12 +98,7 @@ class KnifeServiceTest {
 
   private KnifeService at(Instant now) {
     return new KnifeService(
-        knives,
-        () -> examiner,
-        new Verdicts(() -> examiner),
-        transactions,
-        told::add,
-        Clock.fixed(now, ZoneOffset.UTC));
+        knives, () -> examiner, transactions, told::add, Clock.fixed(now, ZoneOffset.UTC));
   }
 
   @Test
@@ -134,8 +114,6 @@ class KnifeServiceTest {
     when(knives.findByDeletedAtIsNullOrderByNumber()).thenReturn(List.of(broken, kept));
     assertThat(service.unreadable()).singleElement().asString().startsWith("Knife 5:");
     assertThat(service.all()).extracting(SavedKnife::id).containsExactly("k");
-    assertThat(service.tray()).hasSize(2);
-    assertThat(service.tray().get(0).unreadable()).isNotNull();
   }
 
   @Test

@@ -157,7 +157,9 @@ class KnivesKeptTest {
 
   private static void write(String id, String text) throws Exception {
     try (Connection c = APP.bean(DataSource.class).getConnection();
-        PreparedStatement s = c.prepareStatement("update knife set specimen = ? where id = ?")) {
+        PreparedStatement s =
+            c.prepareStatement(
+                "update knife set specimen = ?, version = version + 1 where id = ?")) {
       s.setString(1, text);
       s.setString(2, id);
       s.executeUpdate();

@@ -1,0 +1,49 @@
+package snikra.server.knives;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.Table;
+
+/** What was worked out of one version of a knife for the tray, as it is sent. */
+@Entity
+@Table(name = "catalogue_row")
+class CatalogueRow {
+  @Id private String knifeId;
+
+  @Column(nullable = false)
+  private long version;
+
+  @Column(nullable = false)
+  private String workedBy;
+
+  @Lob
+  @Column(nullable = false)
+  private String entry;
+
+  protected CatalogueRow() {}
+
+  CatalogueRow(String knifeId, long version, String workedBy, String entry) {
+    this.knifeId = knifeId;
+    this.version = version;
+    this.workedBy = workedBy;
+    this.entry = entry;
+  }
+
+  String knifeId() {
+    return knifeId;
+  }
+
+  String entry() {
+    return entry;
+  }
+
+  boolean isOf(long otherVersion) {
+    return version == otherVersion;
+  }
+
+  boolean isBy(String by) {
+    return workedBy.equals(by);
+  }
+}
