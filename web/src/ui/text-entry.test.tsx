@@ -73,3 +73,16 @@ test("Escape takes back what was not handed over, and only then leaves", () => {
   expect(press("Escape", 1100).defaultPrevented).toBe(false);
   expect(committed).not.toHaveBeenCalled();
 });
+
+test("what is being typed stays when what is kept comes to be shown otherwise", () => {
+  const kept = vi.fn();
+  const { rerender } = render(<TextEntry aria-label="Length" value="92 mm" onCommit={kept} />);
+  const field = screen.getByLabelText("Length") as HTMLInputElement;
+  fireEvent.change(field, { target: { value: "93 mm" } });
+  rerender(<TextEntry aria-label="Length" value="3 5/8 in" onCommit={kept} />);
+  expect(field.value).toBe("93 mm");
+  fireEvent.blur(field);
+  expect(kept).toHaveBeenCalledExactlyOnceWith("93 mm");
+  rerender(<TextEntry aria-label="Length" value="3 11/16 in" onCommit={kept} />);
+  expect(field.value).toBe("3 11/16 in");
+});

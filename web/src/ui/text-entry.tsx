@@ -29,8 +29,15 @@ export function TextEntry({
   const [typed, setTyped] = useState(value);
   const input = useRef<HTMLInputElement>(null);
   const lastKey = useRef(0);
-  useEffect(() => setTyped(value), [value]);
-  const commit = () => typed !== value && onCommit(typed);
+  // What is being typed stays, though what is kept comes to be shown otherwise meanwhile.
+  const isTyping = useRef(false);
+  useEffect(() => {
+    if (!isTyping.current) setTyped(value);
+  }, [value]);
+  const commit = () => {
+    isTyping.current = false;
+    if (typed !== value) onCommit(typed);
+  };
   const latest = useRef(readings);
   latest.current = readings;
   useEffect(() => {
@@ -48,7 +55,10 @@ export function TextEntry({
       value={typed}
       data-empty={typed === ""}
       autoComplete="off"
-      onChange={(e) => setTyped(e.target.value)}
+      onChange={(e) => {
+        isTyping.current = true;
+        setTyped(e.target.value);
+      }}
       onFocus={(e) => readings && e.target.select()}
       onBlur={() => {
         commit();
@@ -69,6 +79,7 @@ export function TextEntry({
         }
         if (e.key === "Escape" && typed !== value) {
           e.preventDefault();
+          isTyping.current = false;
           setTyped(value);
         }
       }}
