@@ -17,6 +17,9 @@ import snikra.core.specimen.ComparableSale;
  * price is far off.
  */
 public final class MadeUpMarket {
+  /** The code that ISO 4217 keeps for no currency: no index of prices is of it. */
+  private static final String NO_CURRENCY = "XXX";
+
   private static final int YEARS = 20;
   private static final int FIRST_MADE = 1880;
   private static final int MADE_OVER = 80;
@@ -105,7 +108,7 @@ public final class MadeUpMarket {
         new ComparableSale(
             "a made-up knife",
             BigDecimal.valueOf(price).setScale(2, RoundingMode.HALF_UP).max(BigDecimal.ONE),
-            "XXX",
+            NO_CURRENCY,
             EdtfDate.parse(when),
             "maker-" + maker,
             "pattern-" + pattern,

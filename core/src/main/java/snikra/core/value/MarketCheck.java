@@ -55,11 +55,11 @@ public final class MarketCheck {
       wide += within(paid, v.lowest(), v.highest());
       own.add(off(v.middle().doubleValue(), paid));
       widths.add(v.highest().doubleValue() / v.lowest().doubleValue());
-      ValueVerdict.Weighed most1 =
+      ValueVerdict.Weighed closest =
           v.sales().stream()
               .max(Comparator.comparingDouble(ValueVerdict.Weighed::weight))
               .orElseThrow();
-      nearest.add(off(most1.adjusted().doubleValue(), paid));
+      nearest.add(off(closest.adjusted().doubleValue(), paid));
       double[] all = v.sales().stream().mapToDouble(s -> s.price().doubleValue()).toArray();
       plain.add(off(middle(all), paid));
     }
