@@ -25,6 +25,7 @@ const JudgementPage = lazy(() =>
 );
 const WordsPage = lazy(() => import("./features/words").then((m) => ({ default: m.WordsPage })));
 const ConditionReport = lazy(() => import("./features/report").then((m) => ({ default: m.ConditionReport })));
+const SchoolsPage = lazy(() => import("./features/schools").then((m) => ({ default: m.SchoolsPage })));
 const CarePage = lazy(() => import("./features/care").then((m) => ({ default: m.CarePage })));
 const Bench = lazy(() => import("./features/bench").then((m) => ({ default: m.Bench })));
 
@@ -129,6 +130,7 @@ function Sheet() {
               <Route path="/makers/:id" element={<Makers />} />
               <Route path="/keeping" element={<KeepingPage />} />
               <Route path="/care" element={<CarePage />} />
+              <Route path="/grading" element={<SchoolsPage book={book.data} />} />
               <Route path="/words" element={<WordsPage book={book.data} />} />
               <Route path="/judgement" element={<JudgementPage />} />
               <Route path="/calibration" element={<CalibrationPage />} />

@@ -16,9 +16,6 @@ interface Preferences {
   setReading: (reading: Reading) => void;
   school: School;
   setSchool: (school: School) => void;
-  /** Id of the school of grading that heads the page; the book's first where none was chosen. */
-  grading: string;
-  setGrading: (school: string) => void;
   singleKeys: boolean;
   setSingleKeys: (on: boolean) => void;
 }
@@ -43,7 +40,6 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
   const [parts, setParts] = useKept<Parts>("parts", "16");
   const [reading, setReading] = useKept<Reading>("reading", "normal");
   const [school, setSchool] = useKept<School>("school", "strict");
-  const [grading, setGrading] = useKept<string>("grading", "");
   const [keys, setKeys] = useKept<"on" | "off">("keys", "on");
   useEffect(() => {
     document.documentElement.dataset.reading = reading;
@@ -58,25 +54,10 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
       setReading,
       school,
       setSchool,
-      grading,
-      setGrading,
       singleKeys: keys === "on",
       setSingleKeys: (on: boolean) => setKeys(on ? "on" : "off"),
     }),
-    [
-      units,
-      setUnits,
-      parts,
-      setParts,
-      reading,
-      setReading,
-      school,
-      setSchool,
-      grading,
-      setGrading,
-      keys,
-      setKeys,
-    ],
+    [units, setUnits, parts, setParts, reading, setReading, school, setSchool, keys, setKeys],
   );
   return <Context value={value}>{children}</Context>;
 }

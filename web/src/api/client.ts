@@ -1,6 +1,6 @@
 import createClient from "openapi-fetch";
 import type { paths } from "./schema";
-import type { Problem, SavedKnife } from "./types";
+import type { OwnSchools, Problem, SavedKnife } from "./types";
 
 // Writes carry a header of our own, which no page of another site can add.
 const client = createClient<paths>({ baseUrl: "/", headers: { "X-Snikra": "1" } });
@@ -73,6 +73,10 @@ export const api = {
     answered(client.POST("/api/trials/pack", { params: { query: { name: file.name } }, ...asItIs(file) })),
   trySwitch: (pack: string, on: boolean) =>
     answered(client.POST("/api/trials/switch", { params: { query: { pack, on } } })),
+  grading: () => answered(client.GET("/api/grading")),
+  judge: (body: OwnSchools) => answered(client.PUT("/api/grading", { body })),
+  tryGrading: (body: OwnSchools, against: string) =>
+    answered(client.POST("/api/trials/grading", { params: { query: { against } }, body })),
   trial: (id: string) => answered(client.GET("/api/trials/{id}", { params: { path: { id } } })),
   runTrial: (id: string, running: boolean) =>
     answered(client.PUT("/api/trials/{id}", { params: { path: { id }, query: { running } } })),

@@ -84,6 +84,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/grading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["grading"];
+        put: operations["judge"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/backups/folder": {
         parameters: {
             query?: never;
@@ -126,6 +142,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["ofPack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/grading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ofGrading"];
         delete?: never;
         options?: never;
         head?: never;
@@ -704,6 +736,7 @@ export interface components {
             look: string;
             why: string;
             source: string;
+            at?: components["schemas"]["Place"];
         };
         AlterationSpeaks: {
             of: string;
@@ -885,6 +918,7 @@ export interface components {
             enough: number;
             grades: components["schemas"]["BuildBookLevel"][];
             looks: components["schemas"]["BuildBookLook"][];
+            excuses: components["schemas"]["BuildBookExcuse"][];
         };
         BuildBookBuilt: {
             id?: string;
@@ -897,6 +931,17 @@ export interface components {
             of: number;
             well: string[];
             poorly: string[];
+            because: string[];
+        };
+        BuildBookExcuse: {
+            id: string;
+            grades: string[];
+            years: number[][];
+            change: boolean;
+            /** Format: double */
+            least: number;
+            say: string;
+            why: string;
         };
         BuildBookLevel: {
             id: string;
@@ -1145,6 +1190,7 @@ export interface components {
             ask: string;
             usualFault: string;
             findings: components["schemas"]["ConditionBookFinding"][];
+            at?: components["schemas"]["Place"];
         };
         CopyLook: {
             backup: components["schemas"]["Backup"];
@@ -1324,20 +1370,12 @@ export interface components {
             heightRatio: number;
             profile: number[][];
         };
-        GlossaryPlace: {
-            /** Format: int32 */
-            blade?: number;
-            /** Format: double */
-            along: number;
-            /** Format: double */
-            across: number;
-        };
         GlossaryTerm: {
             id: string;
             word: string;
             also: string[];
             says: string;
-            at?: components["schemas"]["GlossaryPlace"];
+            at?: components["schemas"]["Place"];
             asked: string[];
         };
         GradeVerdict: {
@@ -1355,6 +1393,10 @@ export interface components {
             sureness: "sure" | "likely" | "unsure" | "cannot-tell";
             allows: components["schemas"]["ConditionBookGrade"];
             why: string;
+        };
+        GradingTold: {
+            heads: string;
+            schools: components["schemas"]["SchoolTold"][];
         };
         History: {
             /** @enum {string} */
@@ -1606,7 +1648,8 @@ export interface components {
             /** Format: int32 */
             number: number;
             title: string;
-            shift: components["schemas"]["Shift"];
+            shift?: components["schemas"]["Shift"];
+            regraded?: components["schemas"]["Regraded"];
         };
         Named: {
             id: string;
@@ -1695,6 +1738,10 @@ export interface components {
             station: string;
             text: string;
             source: string;
+        };
+        OwnSchools: {
+            heads: string;
+            own: components["schemas"]["School"][];
         };
         Pack: {
             /** Format: int32 */
@@ -1823,6 +1870,14 @@ export interface components {
             /** Format: double */
             y: number;
         };
+        Place: {
+            /** Format: int32 */
+            blade?: number;
+            /** Format: double */
+            along: number;
+            /** Format: double */
+            across: number;
+        };
         Problem: {
             field: string;
             given: string;
@@ -1881,6 +1936,12 @@ export interface components {
             wording: string[];
             numbered: boolean;
             note: string;
+        };
+        Regraded: {
+            before: components["schemas"]["SchoolVerdictStand"];
+            after: components["schemas"]["SchoolVerdictStand"];
+            /** Format: double */
+            much: number;
         };
         Reliability: {
             /** Format: double */
@@ -1950,6 +2011,16 @@ export interface components {
             label: string;
             /** Format: double */
             points: number;
+        };
+        SchoolTold: {
+            school: components["schemas"]["School"];
+            shipped: boolean;
+            levels: components["schemas"]["SchoolLevel"][];
+            caps: {
+                [key: string]: {
+                    [key: string]: string;
+                };
+            };
         };
         SchoolVerdict: {
             id: string;
@@ -2722,6 +2793,50 @@ export interface operations {
             };
         };
     };
+    grading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GradingTold"];
+                };
+            };
+        };
+    };
+    judge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnSchools"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GradingTold"];
+                };
+            };
+        };
+    };
     choose: {
         parameters: {
             query?: never;
@@ -2781,6 +2896,32 @@ export interface operations {
         requestBody?: {
             content: {
                 "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Progress"];
+                };
+            };
+        };
+    };
+    ofGrading: {
+        parameters: {
+            query: {
+                against: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnSchools"];
             };
         };
         responses: {

@@ -50,6 +50,10 @@ export type Advice = Verdict["care"][number];
 export type CareDone = Schemas["CareDone"];
 export type SchoolVerdict = Schemas["SchoolVerdict"];
 export type Grade = Schemas["GradeVerdict"];
+export type Grading = Schemas["GradingTold"];
+export type SchoolTold = Schemas["SchoolTold"];
+export type School = Schemas["School"];
+export type OwnSchools = Schemas["OwnSchools"];
 
 /** What the server says is wrong with an entry. */
 export interface Problem {

@@ -1,12 +1,14 @@
-import { useQuery } from "@tanstack/react-query";
+import { type QueryClient, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from "react-router";
 import { api, Refused } from "../../api/client";
+import { gradingQuery } from "../../api/grading";
 import type { Book, SavedKnife, Station } from "../../api/types";
 import { titleBy } from "../../format";
 import { useKeys } from "../../keys";
 import { usePreferences } from "../../preferences";
 import { Dialog } from "../../ui/dialog";
+import type { PointedAt } from "./fault-marks";
 import { InstrumentsProvider } from "./instruments";
 import { Panel } from "./panel";
 import { Photos } from "./photos";
@@ -23,9 +25,10 @@ import { VerdictStrip } from "./verdict-strip";
 /** One knife under examination. */
 export function Bench({ book }: { book: Book }) {
   const { id } = useParams();
+  const queries = useQueryClient();
   const knife = useQuery({
     queryKey: ["bench", id],
-    queryFn: () => layOut(id as string),
+    queryFn: () => layOut(id as string, queries),
     enabled: id !== undefined,
     refetchOnWindowFocus: false,
     staleTime: 0,
@@ -93,8 +96,13 @@ interface LaidOut {
 
 const thisTab = nameTab();
 
-async function layOut(id: string): Promise<LaidOut> {
-  const [saved, tab, living] = await Promise.all([api.knife(id), thisTab, livingTabs()]);
+async function layOut(id: string, queries: QueryClient): Promise<LaidOut> {
+  const [saved, tab, living] = await Promise.all([
+    api.knife(id),
+    thisTab,
+    livingTabs(),
+    queries.ensureQueryData(gradingQuery),
+  ]);
   return { saved, draft: recallDraft(id, tab, living), tab };
 }
 
@@ -107,6 +115,7 @@ function OnTheBench({ saved, draft, tab, book }: LaidOut & { book: Book }) {
   const station = at.id;
   const drawing = useDrawingSize(at.drawnLarge);
   const [face, setFace] = useState<FaceOf>({ blade: 1, side: "mark" });
+  const [asked, setAsked] = useState<PointedAt>();
   const goingTo = useRef<string>(undefined);
   // With the station itself: a moment later the next key may be on its way to a field already.
   useLayoutEffect(() => {
@@ -153,10 +162,18 @@ function OnTheBench({ saved, draft, tab, book }: LaidOut & { book: Book }) {
             onGo={go}
             face={face}
             onFace={setFace}
+            asked={asked}
             isLarge={drawing.isLarge}
             onResize={drawing.toggle}
           />
-          <Panel knife={knife} book={book} station={station} face={face} onFace={setFace} />
+          <Panel
+            knife={knife}
+            book={book}
+            station={station}
+            face={face}
+            onFace={setFace}
+            onPoint={setAsked}
+          />
           <Photos book={book} id={saved.id} knife={knife} />
         </div>
         <VerdictPanel id={saved.id} knife={knife} next={next} onGo={go} />

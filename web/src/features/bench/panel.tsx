@@ -1,5 +1,6 @@
 import type { Book } from "../../api/types";
 import { Cautions } from "./cautions";
+import type { PointedAt } from "./fault-marks";
 import type { FaceOf } from "./plate";
 import { ActionStation } from "./stations/action";
 import { BladesStation } from "./stations/blades";
@@ -18,6 +19,11 @@ export interface StationProps {
   book: Book;
 }
 
+/** A station that shows on the drawing what it asks. */
+export interface PointingProps extends StationProps {
+  onPoint: (at: PointedAt | undefined) => void;
+}
+
 /** The station in hand. */
 export function Panel({
   knife,
@@ -25,7 +31,8 @@ export function Panel({
   station,
   face,
   onFace,
-}: StationProps & { station: string; face: FaceOf; onFace: (face: FaceOf) => void }) {
+  onPoint,
+}: PointingProps & { station: string; face: FaceOf; onFace: (face: FaceOf) => void }) {
   const props = { knife, book };
   return (
     <section
@@ -45,8 +52,8 @@ export function Panel({
       {["shield", "handle", "frame", "tools", "box"].includes(station) && (
         <FeaturesStation {...props} station={station} />
       )}
-      {station === "action" && <ActionStation {...props} />}
-      {station === "condition" && <ConditionStation {...props} />}
+      {station === "action" && <ActionStation {...props} onPoint={onPoint} />}
+      {station === "condition" && <ConditionStation {...props} onPoint={onPoint} />}
       {station === "care" && <CareStation {...props} />}
       {station === "story" && <StoryStation {...props} />}
       {station === "value" && <ValueStation {...props} />}

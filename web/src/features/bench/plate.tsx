@@ -9,6 +9,8 @@ import { usePreferences } from "../../preferences";
 import { Key } from "../../ui/key";
 import { TextEntry } from "../../ui/text-entry";
 import { useWidth } from "../../ui/use-width";
+import { FaultMarks, type PointedAt } from "./fault-marks";
+import { useSchools } from "./grading/use-schools";
 import { HotSpots } from "./hot-spots";
 import type { Knife } from "./use-knife";
 
@@ -41,6 +43,7 @@ export function Plate({
   onGo,
   face,
   onFace,
+  asked,
   isLarge,
   onResize,
 }: {
@@ -50,11 +53,14 @@ export function Plate({
   onGo: (station: string) => void;
   face: FaceOf;
   onFace: (face: FaceOf) => void;
+  /** The point of condition in hand: at such stations faults are shown on the knife. */
+  asked: PointedAt | undefined;
   isLarge: boolean;
   onResize: () => void;
 }) {
   const { units, school } = usePreferences();
   const { verdict } = knife;
+  const { heads } = useSchools(verdict);
   const [pose, setPose] = useState<Pose>("open");
   const [isPile, setPile] = useState(false);
   const sheet = useRef<SVGSVGElement>(null);
@@ -103,6 +109,7 @@ export function Plate({
               onGo={onGo}
               onFace={onFace}
             />
+            {asked && <FaultMarks drawn={drawn} book={book} school={heads} asked={asked} />}
           </g>
           <ScaleBar scale={drawn.scale} right={width - 6} base={height - 12} />
         </svg>

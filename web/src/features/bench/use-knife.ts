@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import { api, Refused } from "../../api/client";
+import { useGrading } from "../../api/grading";
 import type { Problem, SavedKnife, Specimen, Verdict } from "../../api/types";
 import { canonical, type Draft, type Phase, RETRY_AFTER_MS } from "./saving/machine";
 import { specimenOf, useSaving } from "./saving/use-saving";
@@ -83,6 +84,8 @@ export function useKnife(saved: SavedKnife, draft: Draft | undefined, tab: strin
 function useVerdict(specimen: Specimen): { verdict: Verdict | undefined; problems: Problem[] } {
   const [verdict, setVerdict] = useState<Verdict>();
   const [problems, setProblems] = useState<Problem[]>([]);
+  const judgedBy = useGrading().grading;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: judged otherwise, the same knife has another verdict
   useEffect(() => {
     const stop = new AbortController();
     let again: number | undefined;
@@ -103,6 +106,6 @@ function useVerdict(specimen: Specimen): { verdict: Verdict | undefined; problem
       window.clearTimeout(again);
       stop.abort();
     };
-  }, [specimen]);
+  }, [specimen, judgedBy]);
   return { verdict, problems };
 }

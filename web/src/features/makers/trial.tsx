@@ -5,6 +5,7 @@ import { api } from "../../api/client";
 import type { MovedKnife, TrialProgress } from "../../api/types";
 import { percent, yearsWhole } from "../../format";
 import { SpanBar } from "../../ui/span-bar";
+import { standWords } from "../bench/grading/use-schools";
 
 const POLL = 250;
 
@@ -65,7 +66,8 @@ export function Trial({ begin }: { begin: () => Promise<TrialProgress> }) {
             <p role="status" className="mt-1">
               {told(p)}
             </p>
-            {p.most.length > 0 && <MovedTable moved={p.most} />}
+            {p.most.some((m) => m.shift) && <MovedTable moved={p.most.filter(isShifted)} />}
+            {p.most.some((m) => m.regraded) && <RegradedTable moved={p.most} />}
             {p.moving > p.most.length && (
               <p className="text-ink2">And {p.moving - p.most.length} that move less.</p>
             )}
@@ -81,6 +83,37 @@ export function Trial({ begin }: { begin: () => Promise<TrialProgress> }) {
   );
 }
 
+type Shifted = MovedKnife & Required<Pick<MovedKnife, "shift">>;
+
+const isShifted = (m: MovedKnife): m is Shifted => m.shift !== undefined;
+
+function RegradedTable({ moved }: { moved: MovedKnife[] }) {
+  return (
+    <table className="mt-2 w-full table-fixed text-left text-[0.8125rem]" data-testid="regraded">
+      <thead className="text-ink2">
+        <tr>
+          <th className="w-[50%] font-normal">Knife</th>
+          <th className="font-normal">now</th>
+          <th className="font-normal">with the change</th>
+        </tr>
+      </thead>
+      <tbody>
+        {moved.map((m) => (
+          <tr key={m.id} className="border-t border-rule align-top">
+            <td className="py-1 pr-3">
+              <Link to={`/bench/${m.id}?at=condition`} className="underline">
+                {m.number} {m.title}
+              </Link>
+            </td>
+            <td className="py-1 pr-2 text-ink2">{standWords(m.regraded?.before)}</td>
+            <td className="py-1">{standWords(m.regraded?.after)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
 function told(p: TrialProgress): string {
   const so = p.state === "done" ? "" : " so far";
   if (p.of === 0) return "The tray is empty.";
@@ -88,7 +121,7 @@ function told(p: TrialProgress): string {
   return p.moving === 1 ? `One verdict moves${so}.` : `${p.moving} verdicts move${so}.`;
 }
 
-function MovedTable({ moved }: { moved: MovedKnife[] }) {
+function MovedTable({ moved }: { moved: Shifted[] }) {
   const all = moved.flatMap((m) => [m.shift.before, m.shift.after]).flatMap((h) => h.nineTenths.pieces);
   const axis = {
     from: Math.min(...all.map((p) => p.from)),
@@ -137,7 +170,7 @@ function Held({
   axis,
   isNow,
 }: {
-  held: MovedKnife["shift"]["before"];
+  held: Shifted["shift"]["before"];
   axis: { from: number; to: number };
   isNow?: boolean;
 }) {

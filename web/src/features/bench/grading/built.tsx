@@ -17,6 +17,11 @@ export function Built({ built }: { built: Verdict["built"] }) {
       {built.poorly.length > 0 && (
         <p className="text-[0.78125rem]/4 text-ink2">Cheaply: {listed(built.poorly)}.</p>
       )}
+      {built.because.map((say) => (
+        <p key={say} className="text-[0.78125rem]/4 text-ink2">
+          {say}
+        </p>
+      ))}
     </section>
   );
 }

@@ -1,9 +1,13 @@
 // @vitest-environment happy-dom
-import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import { MemoryRouter } from "react-router";
-import { afterEach, beforeEach, expect, test } from "vitest";
-import type { SchoolVerdict, Verdict } from "../../../api/types";
+import { afterEach, beforeEach, expect, test, vi } from "vitest";
+import { api } from "../../../api/client";
+import type { Book, Grading, SchoolVerdict, Verdict } from "../../../api/types";
+import type { OpenKnife } from "../../../drawing/open";
 import { PreferencesProvider } from "../../../preferences";
+import { FaultMarks } from "../fault-marks";
 import { Schools } from ".";
 import { Boxed, Built } from "./built";
 
@@ -51,17 +55,34 @@ const points = school("points", "points", {
   reasons: [fault({ loses: 7 })] as SchoolVerdict["reasons"],
 });
 
-const show = (schools: SchoolVerdict[]) =>
-  render(
-    <MemoryRouter>
-      <PreferencesProvider>
-        <Schools id="k1" verdict={{ schools } as unknown as Verdict} />
-      </PreferencesProvider>
-    </MemoryRouter>,
-  );
+let kept: Grading;
 
-beforeEach(() => localStorage.clear());
-afterEach(cleanup);
+const show = (schools: SchoolVerdict[]) => {
+  vi.spyOn(api, "grading").mockImplementation(async () => kept);
+  vi.spyOn(api, "judge").mockImplementation(async ({ heads }) => {
+    kept = { ...kept, heads };
+    return kept;
+  });
+  const client = new QueryClient();
+  client.setQueryData(["grading"], kept);
+  return render(
+    <QueryClientProvider client={client}>
+      <MemoryRouter>
+        <PreferencesProvider>
+          <Schools id="k1" verdict={{ schools } as unknown as Verdict} />
+        </PreferencesProvider>
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+};
+
+beforeEach(() => {
+  kept = { heads: "usual", schools: [] };
+});
+afterEach(() => {
+  cleanup();
+  vi.restoreAllMocks();
+});
 
 test("the first school heads the page with its range, and the others stand beside it", () => {
   show([usual, points]);
@@ -81,6 +102,7 @@ test("where what is open likely lowers it, both are said", () => {
 test("a fault says what it lets pass and what it takes", () => {
   show([usual, points]);
   const faults = within(screen.getByLabelText("Faults that count"));
+  faults.getByText("A");
   faults.getByText("Wear, a tenth gone");
   faults.getByText("good at best, \u22127");
 });
@@ -113,23 +135,28 @@ test("the rule marks the grade, how likely each is, and what would narrow it", (
   screen.getByText("steel");
 });
 
-test("another school can head the page, and stays chosen", () => {
+test("another school can head the page, and the collection keeps it so", async () => {
   show([usual, points]);
   fireEvent.change(screen.getByLabelText("School that heads the page"), { target: { value: "points" } });
-  expect(screen.getByTestId("school-grade").textContent).toBe("78.5 (good) to 70 (good)");
+  await waitFor(() =>
+    expect(screen.getByTestId("school-grade").textContent).toBe("78.5 (good) to 70 (good)"),
+  );
+  expect(kept.heads).toBe("points");
   cleanup();
   show([usual, points]);
   expect(screen.getByTestId("school-grade").textContent).toBe("78.5 (good) to 70 (good)");
 });
 
 test("how well it was made stands apart, as far as it was looked at", () => {
-  const built = { share: 0.9, looked: 2, of: 11, well: ["Kick corners: Finished"], poorly: [] };
+  const built = { share: 0.9, looked: 2, of: 11, well: ["Kick corners: Finished"], poorly: [], because: [] };
   const { rerender } = render(<Built built={built} />);
   expect(screen.getByLabelText("How well it was made").textContent).toBe(
     "How well it was made: too little looked at, 2 of 11 looksWell: kick corners: finished.",
   );
   rerender(<Built built={{ ...built, label: "Finely made", looked: 5 }} />);
   screen.getByText(/Finely made/);
+  rerender(<Built built={{ ...built, looked: 5, because: ["Likely made in years of war."] }} />);
+  screen.getByText("Likely made in years of war.");
   rerender(<Built built={{ ...built, looked: 0 }} />);
   expect(screen.queryByLabelText("How well it was made")).toBeNull();
 });
@@ -147,4 +174,45 @@ test("what came with it is a grade of its own, with what else was seen of it", (
 test("nothing looked at is no grade", () => {
   show([school("usual", "worst-fault", { chances: [] })]);
   screen.getByText(/No grade yet/);
+});
+
+test("faults stand on the knife by the letters of the list, and what is asked is ringed", () => {
+  const blade = (n: number) => ({ at: (along: number, across: number) => [100 * n + along, across] });
+  const drawn = {
+    blades: [blade(1), blade(2)],
+    at: (along: number, across: number) => [along, across],
+  } as unknown as OpenKnife;
+  const book = {
+    condition: {
+      points: [
+        { id: "wear", at: { blade: 1, along: 0.5, across: -1 } },
+        { id: "pins", at: { along: 0.25, across: 0.5 } },
+        { id: "handling" },
+      ],
+      alterations: [{ id: "rehandled", at: { along: 0.75, across: 0 } }],
+    },
+  } as unknown as Book;
+  const reasons = [
+    fault({ blade: 2 }),
+    fault({ of: "handling", blade: 0 }),
+    fault({ of: "rehandled", blade: 0, label: "Handle replaced", found: "" }),
+  ] as SchoolVerdict["reasons"];
+  const { container } = render(
+    <svg role="img" aria-label="knife">
+      <FaultMarks
+        drawn={drawn}
+        book={book}
+        school={{ ...usual, reasons }}
+        asked={{ point: "pins", blade: 0 }}
+      />
+    </svg>,
+  );
+  const squares = [...container.querySelectorAll("rect")].map((r) => Number(r.getAttribute("x")) + 8);
+  expect(squares).toEqual([200.5, 0.75]);
+  expect([...container.querySelectorAll("text")].map((t) => t.textContent)).toEqual(["A", "C"]);
+  expect([...container.querySelectorAll("title")].map((t) => t.textContent)).toEqual([
+    "Wear, a tenth gone",
+    "Handle replaced",
+  ]);
+  expect(screen.getByTestId("asked-place").getAttribute("cx")).toBe("0.25");
 });

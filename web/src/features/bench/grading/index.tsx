@@ -2,11 +2,10 @@ import { Link } from "react-router";
 import type { SchoolVerdict, Verdict } from "../../../api/types";
 import { percent } from "../../../format";
 import { Select } from "../../../ui/select";
+import { letterOf, MOST_FAULTS } from "../fault-marks";
 import { Boxed, Built } from "./built";
 import { GradeRule } from "./rule";
 import { headWords, standWords, useSchools } from "./use-schools";
-
-const MOST_FAULTS = 6;
 
 /** What collectors of different habits make of the knife, side by side, each with its reasons. */
 export function Schools({ id, verdict }: { id: string; verdict: Verdict | undefined }) {
@@ -23,6 +22,9 @@ export function Schools({ id, verdict }: { id: string; verdict: Verdict | undefi
         options={all.map((s) => ({ id: s.id, label: s.label }))}
         onChange={(id) => id && choose(id)}
       />
+      <Link to="/grading" className="inline-block min-h-6 text-ink2 underline">
+        Schools, and one of your own
+      </Link>
       <p className="voice mt-0.5 text-[0.78125rem]/4 text-ink2">{heads.about}</p>
       <p className="mt-1.5 font-serif text-[1.25rem]/6" data-testid="school-grade">
         {headWords(heads)}
@@ -84,7 +86,7 @@ function Faults({ of, beside }: { of: SchoolVerdict; beside: SchoolVerdict | und
     beside?.reasons.find((o) => o.of === f.of && o.blade === f.blade);
   return (
     <ul className="mt-2" aria-label="Faults that count">
-      {of.reasons.slice(0, MOST_FAULTS).map((f) => {
+      {of.reasons.slice(0, MOST_FAULTS).map((f, i) => {
         const both = [f, taken(f)];
         const allows = both.find((b) => b?.allows)?.allows;
         const loses = both.find((b) => b?.loses)?.loses;
@@ -92,6 +94,9 @@ function Faults({ of, beside }: { of: SchoolVerdict; beside: SchoolVerdict | und
           <li key={`${f.of}${f.blade}`} className="border-t border-rule py-0.5">
             <span className="flex justify-between gap-3">
               <span>
+                <span className="mr-1.5 inline-block w-4 bg-lead text-center font-semibold text-[0.75rem]/4 text-paper">
+                  {letterOf(i)}
+                </span>
                 {f.label}
                 {f.found && `, ${f.found.toLowerCase()}`}
                 {f.probability < 1

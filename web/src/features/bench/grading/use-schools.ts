@@ -1,12 +1,12 @@
+import { useGrading } from "../../../api/grading";
 import type { SchoolVerdict, Verdict } from "../../../api/types";
-import { usePreferences } from "../../../preferences";
 
 /** The school that heads the page, as it was chosen, and the others beside it. */
 export function useSchools(verdict: Verdict | undefined) {
-  const { grading, setGrading } = usePreferences();
+  const { grading, head } = useGrading();
   const all = verdict?.schools ?? [];
-  const heads = all.find((s) => s.id === grading) ?? all[0];
-  return { all, heads, others: all.filter((s) => s !== heads), choose: setGrading };
+  const heads = all.find((s) => s.id === grading?.heads) ?? all[0];
+  return { all, heads, others: all.filter((s) => s !== heads), choose: head };
 }
 
 /** A place on a scale in a word or two, with its points where they are counted. */

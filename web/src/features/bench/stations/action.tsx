@@ -1,10 +1,10 @@
-import type { StationProps } from "../panel";
+import type { PointingProps } from "../panel";
 import { Measures } from "./measures";
 import { usePoints } from "./points";
 
 /** How it opens and shuts: felt and heard, then measured. */
-export function ActionStation({ knife, book }: StationProps) {
-  const { fields, ofBlades, answers } = usePoints({ knife, book, station: "action" });
+export function ActionStation({ knife, book, onPoint }: PointingProps) {
+  const { fields, ofBlades, answers } = usePoints({ knife, book, onPoint, station: "action" });
   return (
     <div className="mt-1 grid gap-x-6 gap-y-3 md:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
       <div className="grid grid-cols-2 content-start gap-x-5 gap-y-1.5">

@@ -1,12 +1,12 @@
 import { useParams } from "react-router";
 import { Schools } from "../grading";
-import type { StationProps } from "../panel";
+import type { PointingProps } from "../panel";
 import { usePoints } from "./points";
 
 /** The points of condition, and the grades by every school. */
-export function ConditionStation({ knife, book }: StationProps) {
+export function ConditionStation({ knife, book, onPoint }: PointingProps) {
   const { id = "" } = useParams();
-  const { fields, ofBlades, answers } = usePoints({ knife, book, station: "condition" });
+  const { fields, ofBlades, answers } = usePoints({ knife, book, onPoint, station: "condition" });
   return (
     <div className="mt-1 grid gap-x-6 gap-y-3 md:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] md:grid-rows-[auto_1fr]">
       <div className="md:row-span-2">

@@ -1,8 +1,8 @@
-import { useMemo } from "react";
+import { useEffect, useMemo } from "react";
 import type { Book, Seen, Specimen } from "../../../api/types";
 import { findingOptions } from "../../../drawing/pictures";
 import { Answers, type Asked } from "../answers";
-import type { StationProps } from "../panel";
+import type { PointingProps } from "../panel";
 import { SeenChoice } from "../seen-choice";
 import { useAsking } from "../use-asking";
 
@@ -60,7 +60,7 @@ export const told = (s: Specimen, { point, blade }: AskedPoint, seen: Seen | und
       };
 
 /** The points of condition that are looked at in one station, and the one in hand with its answers. */
-export function usePoints({ knife, book, station }: StationProps & { station: string }) {
+export function usePoints({ knife, book, station, onPoint }: PointingProps & { station: string }) {
   const blades = knife.specimen.blades.length;
   const questions = useMemo(() => askedAt(book, station, blades), [book, station, blades]);
   const given = givenOf(knife.specimen);
@@ -68,6 +68,11 @@ export function usePoints({ knife, book, station }: StationProps & { station: st
     n.blade > 1 ? `${n.blade}.${n.of}` : n.of,
   );
   const asking = useAsking(questions, given, tellsMost);
+  const inHand = questions.find((q) => q.id === asking?.inHand.id);
+  useEffect(() => {
+    onPoint(inHand && { point: inHand.point, blade: inHand.blade });
+    return () => onPoint(undefined);
+  }, [inHand, onPoint]);
   const tell = (id: string, seen: Seen | undefined) => {
     const asked = questions.find((q) => q.id === id);
     if (asked) knife.change((s) => told(s, asked, seen));

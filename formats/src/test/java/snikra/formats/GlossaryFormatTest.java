@@ -11,8 +11,8 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import snikra.core.examination.Station;
 import snikra.core.glossary.Glossary;
-import snikra.core.glossary.Glossary.Place;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.Place;
 
 class GlossaryFormatTest {
   private static final double TOO_CLOSE = 0.03;

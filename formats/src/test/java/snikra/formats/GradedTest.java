@@ -18,6 +18,7 @@ import snikra.core.condition.ConditionBook.Point;
 import snikra.core.condition.Looked;
 import snikra.core.condition.School;
 import snikra.core.condition.SchoolVerdict;
+import snikra.core.examination.Examiner;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.LookReliability;
 import snikra.core.specimen.Seen;
@@ -280,6 +281,43 @@ class GradedTest {
     assertThat(build.judge(good, trust, SHELF.clues()).id()).isEqualTo("fine");
     assertThat(build.judge(poor, trust, SHELF.clues()).id()).isEqualTo("poor");
     assertThat(build.judge(poor, trust, SHELF.clues()).poorly().get(0)).contains(": ");
+  }
+
+  /** A cheap knife, whatever else it is: three looks at poor work. */
+  private static final String CHEAP =
+      """
+      {"seen": {"kick_corners": {"value": "as-cut", "sureness": "sure"},
+        "cover_fit": {"value": "proud", "sureness": "sure"},
+        "transitions": {"value": "felt", "sureness": "sure"}%s}
+      """;
+
+  private static List<String> because(String more) {
+    Examiner examiner = new Examiner(SHELF, 2026);
+    return examiner.examine(SpecimenFormat.read(CHEAP.formatted(more), SHELF)).built().because();
+  }
+
+  @Test
+  void poorWorkIsExplainedByYearsOfWarOnlyWhereTheKnifeIsLikelyOfThem() {
+    assertThat(because("}")).isEmpty();
+    String war =
+        "}, \"marks\": [{\"blade\": 1, \"face\": \"mark\", \"state\": \"read\", \"technique\": \"struck\", \"lines\": [\"%s\", \"%s\"]}]";
+    assertThat(because(war.formatted("QUASTENBECK NACHF.", "GERMANY"))).isEmpty();
+    assertThat(because(war.formatted("Q.W.O.", "1943")))
+        .containsExactly(BOOK.build().excuses().get(0).say());
+    for (BuildBook.Excuse excuse : BOOK.build().excuses()) {
+      List<String> grades = BOOK.build().grades().stream().map(BuildBook.Level::id).toList();
+      assertThat(grades).as(excuse.id()).containsAll(excuse.grades());
+    }
+  }
+
+  @Test
+  void everyPointHasAPlaceOfItsOwnOnTheDrawnKnife() {
+    assertThat(BOOK.points()).allMatch(p -> p.at() != null);
+    assertThat(BOOK.points().stream().map(Point::at)).doesNotHaveDuplicates();
+    assertThat(BOOK.points())
+        .filteredOn(p -> p.isEachBlade() && p.part().equals("blades"))
+        .allMatch(p -> Integer.valueOf(1).equals(p.at().blade()));
+    assertThat(BOOK.alterations()).filteredOn(a -> a.part() != null).allMatch(a -> a.at() != null);
   }
 
   private static String byWork(BuildBook.Look look, boolean best) {

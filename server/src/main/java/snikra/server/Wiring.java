@@ -47,6 +47,7 @@ import snikra.server.phone.Neighbourhood;
 import snikra.server.phone.PhoneCamera;
 import snikra.server.photos.PhotoRepository;
 import snikra.server.photos.PhotoService;
+import snikra.server.reference.GradingRepository;
 import snikra.server.reference.PackRepository;
 import snikra.server.reference.ReferenceDesk;
 import snikra.server.reference.Verdicts;
@@ -66,12 +67,15 @@ class Wiring {
 
   @Bean
   ReferenceDesk referenceDesk(
-      PackRepository packs, PlatformTransactionManager transactions, Environment environment) {
+      PackRepository packs,
+      GradingRepository grading,
+      PlatformTransactionManager transactions,
+      Environment environment) {
     // Invented makers must not stand among those of a real tray: there the collector asks for them.
     boolean demo = environment.getProperty("snikra.demo", Boolean.class, false);
     boolean examples = environment.getProperty("snikra.examples", Boolean.class, demo);
     Examiner shipped = new Examiner(ShippedShelf.load(), SnikraApplication.thisYear());
-    return new ReferenceDesk(packs, transactions, Clock.systemUTC(), shipped, examples);
+    return new ReferenceDesk(packs, grading, transactions, Clock.systemUTC(), shipped, examples);
   }
 
   @Bean

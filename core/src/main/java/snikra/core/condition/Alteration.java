@@ -3,6 +3,7 @@ package snikra.core.condition;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import snikra.core.specimen.Place;
 
 /**
  * A way in which a knife may be other than its maker sent it out, or than its name says.
@@ -19,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param worth what is left of the value; 1 where it takes nothing, or the grade has it already
  * @param look what to look for
  * @param why it does so
+ * @param at where it is on a drawn knife; null where it is nowhere in particular
  */
 public record Alteration(
     String id,
@@ -35,7 +37,8 @@ public record Alteration(
     double worth,
     String look,
     String why,
-    String source) {
+    String source,
+    @Nullable Place at) {
 
   /**
    * A look of the clue book, or a point of condition, that speaks for it or against it.

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.ClueBook;
 import snikra.core.clue.Feature;
@@ -16,8 +17,9 @@ import snikra.core.specimen.Seen;
  *
  * @param enough of so many looks a grade is made
  * @param grades best first
+ * @param excuses what explains poor work of a good house
  */
-public record BuildBook(int enough, List<Level> grades, List<Look> looks) {
+public record BuildBook(int enough, List<Level> grades, List<Look> looks, List<Excuse> excuses) {
 
   /**
    * A grade of the work.
@@ -39,6 +41,29 @@ public record BuildBook(int enough, List<Level> grades, List<Look> looks) {
   }
 
   /**
+   * What explains poor work of a good house.
+   *
+   * @param grades that it explains
+   * @param years first and last of each span in which it holds; empty where it is of the maker
+   * @param change whether it holds near a closing or a change of its maker
+   * @param least told from this probability on
+   * @param why it is held to be so
+   */
+  public record Excuse(
+      String id,
+      List<String> grades,
+      List<List<Integer>> years,
+      boolean change,
+      double least,
+      String say,
+      String why) {
+    public Excuse {
+      grades = List.copyOf(grades);
+      years = years == null ? List.of() : List.copyOf(years);
+    }
+  }
+
+  /**
    * How well a knife was made.
    *
    * @param id of the grade; null where too little was looked at
@@ -46,6 +71,7 @@ public record BuildBook(int enough, List<Level> grades, List<Look> looks) {
    * @param looked how many looks say something
    * @param well done, in words
    * @param poorly done, in words
+   * @param because what explains poor work, in words
    */
   public record Built(
       @Nullable String id,
@@ -54,13 +80,19 @@ public record BuildBook(int enough, List<Level> grades, List<Look> looks) {
       int looked,
       int of,
       List<String> well,
-      List<String> poorly) {}
+      List<String> poorly,
+      List<String> because) {
+    private Built excusedBy(List<String> excuses) {
+      return new Built(id, label, share, looked, of, well, poorly, excuses);
+    }
+  }
 
   private static final double HALF = 0.5;
 
   public BuildBook {
     grades = List.copyOf(grades);
     looks = List.copyOf(looks);
+    excuses = excuses == null ? List.of() : List.copyOf(excuses);
   }
 
   /** What work of this grade brings, relative to the usual. */
@@ -100,7 +132,22 @@ public record BuildBook(int enough, List<Level> grades, List<Look> looks) {
         looked,
         looks.size(),
         well,
-        poorly);
+        poorly,
+        List.of());
+  }
+
+  /**
+   * The same with what explains poor work.
+   *
+   * @param probability that what an excuse needs holds of this knife
+   */
+  public Built excuse(Built built, ToDoubleFunction<Excuse> probability) {
+    return built.excusedBy(
+        excuses.stream()
+            .filter(e -> built.id() != null && e.grades().contains(built.id()))
+            .filter(e -> probability.applyAsDouble(e) >= e.least())
+            .map(Excuse::say)
+            .toList());
   }
 
   private Level level(double share) {

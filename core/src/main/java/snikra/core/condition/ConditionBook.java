@@ -1,11 +1,15 @@
 package snikra.core.condition;
 
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Feature;
+import snikra.core.specimen.Place;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.Sureness;
 
@@ -51,6 +55,8 @@ public record ConditionBook(
    *     one
    * @param onlyIf an answer of the clue book without which there is nothing to look at
    * @param usualFault its ordinary fault, for a point not looked at
+   * @param at where it is on a drawn knife, of its main blade where every blade is asked; null
+   *     where it is nowhere in particular
    */
   public record Point(
       String id,
@@ -61,9 +67,24 @@ public record ConditionBook(
       String label,
       String ask,
       String usualFault,
-      List<Finding> findings) {
+      List<Finding> findings,
+      @Nullable Place at) {
     public Point {
       findings = List.copyOf(findings);
+    }
+
+    /** A point that is nowhere in particular. */
+    public Point(
+        String id,
+        String station,
+        String part,
+        @Nullable Boolean eachBlade,
+        Feature.@Nullable OnlyIf onlyIf,
+        String label,
+        String ask,
+        String usualFault,
+        List<Finding> findings) {
+      this(id, station, part, eachBlade, onlyIf, label, ask, usualFault, findings, null);
     }
 
     /** Whether there is nothing to look at, as far as what was seen surely says. */
@@ -229,6 +250,9 @@ public record ConditionBook(
     }
   }
 
+  /** The answer that says something was done. */
+  static final String DONE = "yes";
+
   private static final Life ANY_LIFE = new Life("any", "Any", 1, 0, "");
 
   /** A book that does not ask how well a knife was made. */
@@ -277,7 +301,50 @@ public record ConditionBook(
 
   /** What every school makes of a knife, in the order of the book. */
   public List<SchoolVerdict> judge(Looked looked) {
-    return schools.stream().map(s -> Grading.by(this, s, looked)).toList();
+    return schools.stream().map(s -> judge(s, looked)).toList();
+  }
+
+  /** What one school makes of a knife, of this book or not. */
+  public SchoolVerdict judge(School school, Looked looked) {
+    return Grading.by(this, school, looked);
+  }
+
+  /** The same book with schools of one's own besides, and the one that heads the page first. */
+  public ConditionBook with(OwnSchools choice) {
+    List<School> all = new ArrayList<>(schools);
+    all.addAll(choice.own());
+    all.sort(Comparator.comparing(s -> !s.id().equals(choice.heads())));
+    return new ConditionBook(grades, points, all, lives, once, odd, boxes, alterations, build, box);
+  }
+
+  /**
+   * What a school lets pass, all of it said: of each finding of each point, and of each alteration
+   * as the answer "yes".
+   */
+  public Map<String, Map<String, String>> caps(School school) {
+    Map<String, Map<String, String>> all = new LinkedHashMap<>();
+    String best = levels(school).get(0).id();
+    boolean isOwnScale = school.levels() != null;
+    for (Point p : points) {
+      Map<String, String> own = school.caps().getOrDefault(p.id(), Map.of());
+      Map<String, String> of = new LinkedHashMap<>();
+      for (Finding f : p.findings()) {
+        of.put(f.id(), own.getOrDefault(f.id(), isOwnScale ? best : f.allows()));
+      }
+      all.put(p.id(), of);
+    }
+    for (Alteration a : alterations) {
+      String usual = isOwnScale || a.cap() == null ? best : a.cap();
+      all.put(
+          a.id(),
+          Map.of(DONE, school.caps().getOrDefault(a.id(), Map.of()).getOrDefault(DONE, usual)));
+    }
+    return all;
+  }
+
+  /** The first school that uses the grades of the book: by it a knife is listed and valued. */
+  private School priced() {
+    return schools.stream().filter(s -> s.levels() == null).findFirst().orElse(schools.get(0));
   }
 
   /** The point with this id. */
@@ -296,11 +363,11 @@ public record ConditionBook(
   }
 
   /**
-   * The grade by the school that heads the page. The box is told with the grade and changes nothing
-   * of it.
+   * The grade by the school that heads the page, or the next that uses the grades of the book. The
+   * box is told with the grade and changes nothing of it.
    */
   public GradeVerdict grade(Looked looked) {
-    SchoolVerdict by = Grading.brief(this, schools.get(0), looked);
+    SchoolVerdict by = Grading.brief(this, priced(), looked);
     return new GradeVerdict(
         by.best() == null ? null : boxed(grade(by.best()), looked.condition(), looked.seen()),
         by.atLeast() == null ? null : grade(by.atLeast()),
@@ -314,7 +381,7 @@ public record ConditionBook(
    * such knives usually have where nobody looked; empty where nobody looked at anything.
    */
   public Map<String, Double> chances(Looked looked) {
-    return Grading.by(this, schools.get(0), looked).chances().stream()
+    return Grading.by(this, priced(), looked).chances().stream()
         .filter(c -> c.probability() > 0)
         .collect(Collectors.toMap(SchoolVerdict.Chance::id, SchoolVerdict.Chance::probability));
   }

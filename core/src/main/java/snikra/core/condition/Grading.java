@@ -26,7 +26,6 @@ abstract class Grading {
   private static final double TOLD_FROM = 0.03;
   private static final double COUNTS_FROM = 0.5;
   private static final int MOST_NARROWINGS = 3;
-  private static final String DONE = "yes";
 
   /** What the knife may be after one life, and how likely that life is by what was found. */
   record World(double probability, List<Item> items) {}
@@ -397,7 +396,7 @@ abstract class Grading {
   }
 
   @Nullable String capDone(Alteration a) {
-    String own = cap(a.id(), DONE);
+    String own = cap(a.id(), ConditionBook.DONE);
     return own == null && school.levels() == null ? a.cap() : own;
   }
 }

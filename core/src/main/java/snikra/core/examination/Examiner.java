@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.care.CareBook;
 import snikra.core.clue.Clue;
@@ -17,6 +18,8 @@ import snikra.core.condition.BuildBook;
 import snikra.core.condition.GradeVerdict;
 import snikra.core.condition.Looked;
 import snikra.core.condition.MeasuredWear;
+import snikra.core.condition.School;
+import snikra.core.condition.SchoolVerdict;
 import snikra.core.dating.DatingModel;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.dating.Evidence;
@@ -34,6 +37,7 @@ import snikra.core.number.DecodedNumber;
 import snikra.core.pattern.PatternNamer;
 import snikra.core.pattern.PatternVerdict;
 import snikra.core.pattern.PatternVerdict.Standing;
+import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.resemblance.Comparison;
 import snikra.core.resemblance.Likeness;
@@ -170,7 +174,7 @@ public final class Examiner {
         value,
         originality.judge(done, grade),
         shelf.condition().judge(looked.with(originality.doubts(done))),
-        built(knife),
+        built(knife, dated),
         box,
         shelf.care().advise(knife),
         findings,
@@ -178,11 +182,56 @@ public final class Examiner {
         stations.progress(knife, pattern, dated, grade, findings));
   }
 
+  /** What schools make of a knife, of the book or not: for going over many knives. */
+  public List<SchoolVerdict> graded(Specimen knife, List<School> by) {
+    PatternVerdict pattern = namer.name(knife);
+    DatingVerdict dated = dating.dateBriefly(evidence(knife, pattern));
+    NumberVerdict number = Numbers.read(knife, Gathering.found(knife), dated, shelf).orElse(null);
+    Optional<MainBlade> main = MainBlade.of(knife, leadingPattern(pattern), shelf);
+    OriginalityJudge originality = new OriginalityJudge(shelf, knife, dated, number, main);
+    Looked looked = looked(knife).with(originality.doubts(originality.findings()));
+    return by.stream().map(school -> shelf.condition().judge(school, looked)).toList();
+  }
+
+  private Looked looked(Specimen knife) {
+    Looked said = Looked.at(knife, LookReliability.of(shelf.judgement()));
+    return MeasuredWear.with(said, measured(said, sketch(knife)));
+  }
+
   private BuildBook.@Nullable Built built(Specimen knife) {
     BuildBook build = shelf.condition().build();
     return build == null
         ? null
         : build.judge(knife.seen(), LookReliability.of(shelf.judgement()), shelf.clues());
+  }
+
+  private BuildBook.@Nullable Built built(Specimen knife, DatingVerdict dated) {
+    BuildBook.Built built = built(knife);
+    return built == null
+        ? null
+        : shelf.condition().build().excuse(built, excuse -> holds(excuse, dated));
+  }
+
+  // How likely the knife is of the years an excuse needs.
+  private double holds(BuildBook.Excuse excuse, DatingVerdict dated) {
+    double of = 0;
+    for (List<Integer> years : excuse.years()) {
+      of += dated.between(years.get(0), years.get(1));
+    }
+    if (excuse.change() && !dated.makers().isEmpty()) {
+      DatingVerdict.Attribution lead = dated.makers().get(0);
+      of +=
+          shelf.maker(lead.maker()).map(m -> lead.probability() * nearChange(m, dated)).orElse(0.0);
+    }
+    return of;
+  }
+
+  private double nearChange(Maker maker, DatingVerdict dated) {
+    Span years = dated.nineTenths();
+    return IntStream.rangeClosed(years.from(), years.to())
+        .filter(maker::isNearChange)
+        .mapToDouble(y -> dated.between(y, y))
+        .sum();
   }
 
   private List<MeasuredWear.Filled> measured(Looked looked, Sketch sketch) {
@@ -241,8 +290,7 @@ public final class Examiner {
   public Summary summarise(Specimen knife) {
     PatternVerdict pattern = namer.name(knife);
     DatingVerdict dated = dating.dateBriefly(evidence(knife, pattern));
-    Looked said = Looked.at(knife, LookReliability.of(shelf.judgement()));
-    Looked looked = MeasuredWear.with(said, measured(said, sketch(knife)));
+    Looked looked = looked(knife);
     NumberVerdict number = Numbers.read(knife, Gathering.found(knife), dated, shelf).orElse(null);
     BoxBook.Boxed box = boxed(knife);
     Optional<MainBlade> main = MainBlade.of(knife, leadingPattern(pattern), shelf);

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import snikra.core.specimen.Place;
 import snikra.core.specimen.Specimen;
 
 /**
@@ -41,17 +42,6 @@ public record Glossary(Specimen knife, List<Term> terms) {
       return names;
     }
   }
-
-  /**
-   * A place on the knife.
-   *
-   * @param blade counted from 1; null on the handle
-   * @param along on the handle from the butt (0) to the main pivot (1), on a blade from the pivot
-   *     to the point
-   * @param across on the handle from the slot (-1) to the back (1), on a blade from the edge to the
-   *     back
-   */
-  public record Place(@Nullable Integer blade, double along, double across) {}
 
   /**
    * A glossary.

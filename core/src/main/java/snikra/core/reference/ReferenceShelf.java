@@ -142,6 +142,25 @@ public record ReferenceShelf(
         judgement);
   }
 
+  /** The same shelf where condition is judged by another book. */
+  public ReferenceShelf gradedBy(ConditionBook other) {
+    return new ReferenceShelf(
+        clues,
+        patterns,
+        other,
+        care,
+        prices,
+        measures,
+        numberTables,
+        regions,
+        unlistedWeight,
+        confusions,
+        spellings,
+        assayOffices,
+        makers,
+        judgement);
+  }
+
   /** The same shelf, judged by other numbers. */
   public ReferenceShelf judgedBy(Judgement other) {
     return new ReferenceShelf(

@@ -8,6 +8,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import snikra.core.clue.ClueBook;
 import snikra.core.condition.BuildBook.Built;
+import snikra.core.condition.BuildBook.Excuse;
 import snikra.core.condition.BuildBook.Level;
 import snikra.core.condition.BuildBook.Look;
 import snikra.core.specimen.LookReliability;
@@ -26,7 +27,11 @@ class BuildBookTest {
           List.of(
               new Look("kicks", 1, Map.of("finished", 1.0, "as-cut", 0.0)),
               new Look("liners", 3, Map.of("milled", 1.0, "sheared", 0.0)),
-              new Look("grind", 1, Map.of("flat", 0.5))));
+              new Look("grind", 1, Map.of("flat", 0.5))),
+          List.of(
+              new Excuse(
+                  "war", List.of("plain"), List.of(List.of(1940, 1946)), false, 0.4, "War.", ""),
+              new Excuse("change", List.of("plain"), List.of(), true, 0.4, "A closing.", "")));
 
   private Built judge(Map<String, Seen<String>> seen) {
     return book.judge(seen, TRUST, NO_CLUES);
@@ -66,5 +71,16 @@ class BuildBookTest {
     assertThat(book.worth("fine")).isEqualTo(1.2);
     assertThat(book.worth("plain")).isEqualTo(0.9);
     assertThat(book.worth("unheard-of")).isEqualTo(1);
+  }
+
+  @Test
+  void poorWorkIsExplainedWhereItIsLikelyEnoughAndGoodWorkIsNot() {
+    Built poor = judge(Map.of("kicks", Seen.sure("as-cut"), "liners", Seen.sure("sheared")));
+    assertThat(book.excuse(poor, e -> e.change() ? 0.39 : 0.4).because()).containsExactly("War.");
+    assertThat(book.excuse(poor, e -> 1).because()).containsExactly("War.", "A closing.");
+    assertThat(book.excuse(poor, e -> 1).share()).isEqualTo(poor.share());
+    Built fine = judge(Map.of("kicks", Seen.sure("finished"), "liners", Seen.sure("milled")));
+    assertThat(book.excuse(fine, e -> 1).because()).isEmpty();
+    assertThat(book.excuse(judge(Map.of()), e -> 1).because()).isEmpty();
   }
 }

@@ -402,7 +402,8 @@ class GradingTest {
         0.5,
         "",
         "",
-        "judgement");
+        "judgement",
+        null);
   }
 
   @Test

@@ -6,8 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
-import snikra.core.glossary.Glossary.Place;
 import snikra.core.glossary.Glossary.Term;
+import snikra.core.specimen.Place;
 import snikra.core.specimen.Specimen;
 
 class GlossaryTest {

@@ -40,6 +40,7 @@ class AppraiserTest {
               List.of(
                   new BuildBook.Level("fine", "Fine", 0.5, 1.5),
                   new BuildBook.Level("poor", "Poor", 0, 0.5)),
+              List.of(),
               List.of()),
           new BoxBook(
               List.of(new BoxBook.Level("sealed", "Sealed", "", 1.5, Map.of())), List.of()));

@@ -13,12 +13,15 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
+import snikra.core.condition.ConditionBook;
+import snikra.core.condition.OwnSchools;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Problem;
 import snikra.core.mark.PackReview;
 import snikra.core.mark.PackReview.Remark;
 import snikra.core.reference.Maker;
 import snikra.core.reference.Region;
+import snikra.formats.GradingFormat;
 import snikra.formats.InvalidInput;
 import snikra.formats.PackFormat;
 import snikra.formats.PackFormat.Change;
@@ -34,6 +37,7 @@ public class ReferenceDesk {
   static final int MOST_PACKS = 20;
 
   private final PackRepository kept;
+  private final GradingRepository graded;
   private final TransactionTemplate transaction;
   private final Clock clock;
   private final Examiner bare;
@@ -64,7 +68,8 @@ public class ReferenceDesk {
   public record Brought(
       String id, String title, boolean isNew, List<Change> changes, List<Remark> remarks) {}
 
-  private record State(List<Held> packs, Examiner examiner, String fingerprint) {}
+  private record State(
+      List<Held> packs, OwnSchools grading, Examiner examiner, String fingerprint) {}
 
   /**
    * A desk with the packs that are kept.
@@ -74,11 +79,13 @@ public class ReferenceDesk {
    */
   public ReferenceDesk(
       PackRepository kept,
+      GradingRepository graded,
       PlatformTransactionManager transactions,
       Clock clock,
       Examiner bare,
       boolean examples) {
     this.kept = kept;
+    this.graded = graded;
     this.transaction = new TransactionTemplate(transactions);
     this.clock = clock;
     this.bare = bare;
@@ -96,8 +103,9 @@ public class ReferenceDesk {
     return state.fingerprint;
   }
 
-  private String fingerprint(List<Held> packs) {
+  private String fingerprint(List<Held> packs, OwnSchools grading) {
     MessageDigest digest = Sha256.begin();
+    Sha256.add(digest, GradingFormat.write(grading));
     Sha256.add(digest, ShippedShelf.bookText() + bare.thisYear());
     packs.stream().filter(Held::on).forEach(p -> Sha256.add(digest, p.yaml()));
     return Sha256.end(digest);
@@ -106,6 +114,41 @@ public class ReferenceDesk {
   /** Reads the packs anew: they were changed from outside, as when a copy is brought back. */
   public synchronized void reopen() {
     state = open();
+  }
+
+  /** How this collection judges condition. */
+  public OwnSchools grading() {
+    return state.grading;
+  }
+
+  /** The book of condition as it ships. */
+  public ConditionBook shippedGrading() {
+    return bare.shelf().condition();
+  }
+
+  /**
+   * Judges so from now on.
+   *
+   * @throws InvalidInput with every problem
+   */
+  public synchronized void judge(String json) {
+    OwnSchools choice = GradingFormat.read(json, shippedGrading());
+    transaction.executeWithoutResult(
+        status -> graded.save(new GradingEntity(GradingFormat.write(choice))));
+    state = open();
+  }
+
+  // Of an older book, it must not keep the application from starting.
+  private OwnSchools readGrading() {
+    OwnSchools shipped = OwnSchools.none(shippedGrading());
+    try {
+      return graded
+          .findById(GradingEntity.ONLY)
+          .map(row -> GradingFormat.read(row.choice(), shippedGrading()))
+          .orElse(shipped);
+    } catch (InvalidInput e) {
+      return shipped;
+    }
   }
 
   /** All packs, switched on or not. */
@@ -237,13 +280,20 @@ public class ReferenceDesk {
       }
     }
     List<Pack> on = packs.stream().filter(Held::on).map(Held::pack).toList();
-    return new State(List.copyOf(packs), examiner(on), fingerprint(packs));
+    OwnSchools grading = readGrading();
+    return new State(
+        List.copyOf(packs), grading, examiner(on, grading), fingerprint(packs, grading));
   }
 
   private Examiner examiner(List<Pack> on) {
+    return examiner(on, state.grading);
+  }
+
+  private Examiner examiner(List<Pack> on, OwnSchools grading) {
     return bare.with(
         PackFormat.reading(on, bare.shelf())
-            .with(PackFormat.assayOffices(on), PackFormat.makers(on)));
+            .with(PackFormat.assayOffices(on), PackFormat.makers(on))
+            .gradedBy(shippedGrading().with(grading)));
   }
 
   private static Held held(

@@ -3,17 +3,18 @@ package snikra.server.trial;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.atomic.AtomicInteger;
-import snikra.core.dating.DatingVerdict;
+import org.jspecify.annotations.Nullable;
+import snikra.core.condition.SchoolVerdict;
 import snikra.core.dating.Shift;
-import snikra.core.examination.Examiner;
 import snikra.server.knives.SavedKnife;
 
 /**
- * Goes over the knives one by one with the references in use and with others. Several may work on
- * it at once; it can be stopped and taken up again where it was.
+ * Goes over the knives one by one as they are held now and as they would be. Several may work on it
+ * at once; it can be stopped and taken up again where it was.
  */
 final class Trial {
   /** The knives that move most are told; the others are counted. */
@@ -21,16 +22,39 @@ final class Trial {
 
   private final String id = UUID.randomUUID().toString();
   private final List<SavedKnife> knives;
-  private final Examiner now;
-  private final Examiner then;
+  private final Weighing weighing;
   private final AtomicInteger next = new AtomicInteger();
   private final AtomicInteger done = new AtomicInteger();
   private final ConcurrentLinkedQueue<Moved> moved = new ConcurrentLinkedQueue<>();
   private final ConcurrentLinkedQueue<Integer> failed = new ConcurrentLinkedQueue<>();
   private volatile boolean stopped;
 
-  /** A knife whose verdict would move. */
-  record Moved(String id, int number, String title, Shift shift) {}
+  /**
+   * A knife whose verdict would move.
+   *
+   * @param shift in years and maker; null where grades are tried
+   * @param regraded from one grade to another; null where references are tried
+   */
+  record Moved(
+      String id, int number, String title, @Nullable Shift shift, @Nullable Regraded regraded) {
+    private double much() {
+      return shift == null ? regraded.much() : shift.share();
+    }
+  }
+
+  /**
+   * From one grade to another.
+   *
+   * @param much what share of the scale it moves
+   */
+  record Regraded(SchoolVerdict.Stand before, SchoolVerdict.Stand after, double much) {}
+
+  /** What a change would do to one knife; empty where its verdict holds. */
+  @FunctionalInterface
+  interface Weighing {
+    /** Weighs one. */
+    Optional<Moved> weigh(SavedKnife knife);
+  }
 
   /** Where a trial stands. */
   enum State {
@@ -61,10 +85,9 @@ final class Trial {
       List<Moved> most,
       List<Integer> failed) {}
 
-  Trial(List<SavedKnife> knives, Examiner now, Examiner then) {
+  Trial(List<SavedKnife> knives, Weighing weighing) {
     this.knives = knives;
-    this.now = now;
-    this.then = then;
+    this.weighing = weighing;
   }
 
   String id() {
@@ -87,7 +110,7 @@ final class Trial {
         return;
       }
       try {
-        weigh(knives.get(place));
+        weighing.weigh(knives.get(place)).ifPresent(moved::add);
       } catch (RuntimeException e) {
         // One knife that cannot be examined must not hold up the others; it is told by its number.
         failed.add(knives.get(place).number());
@@ -96,24 +119,11 @@ final class Trial {
     }
   }
 
-  private void weigh(SavedKnife knife) {
-    DatingVerdict before = now.date(knife.specimen());
-    Shift shift = Shift.between(before, then.date(knife.specimen()));
-    boolean anythingSeen = !before.explanations().isEmpty();
-    if (anythingSeen && shift.tells()) {
-      String own = knife.specimen().title();
-      String title = own == null ? now.title(knife.specimen()) : own;
-      moved.add(new Moved(knife.id(), knife.number(), title, shift));
-    }
-  }
-
   Progress progress() {
     int finished = done.get();
     State state = finished == knives.size() ? State.DONE : stopped ? State.STOPPED : State.RUNNING;
     List<Moved> most = new ArrayList<>(moved);
-    most.sort(
-        Comparator.comparingDouble((Moved m) -> -m.shift().share())
-            .thenComparingInt(Moved::number));
+    most.sort(Comparator.comparingDouble((Moved m) -> -m.much()).thenComparingInt(Moved::number));
     return new Progress(
         id,
         state,

@@ -1,5 +1,7 @@
 package snikra.server.trial;
 
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.nio.charset.StandardCharsets;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -10,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import snikra.core.condition.OwnSchools;
 
 /**
  * {@code /api/trials}: which verdicts other references would move, worked out in the background.
@@ -36,6 +39,15 @@ class TrialController {
   @PostMapping("/switch")
   Trial.Progress ofSwitching(@RequestParam String pack, @RequestParam boolean on) {
     return desk.ofSwitching(pack, on);
+  }
+
+  /** Begins with the school that would head the pages, against another as it stands. */
+  @PostMapping(path = "/grading", consumes = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      required = true,
+      content = @Content(schema = @Schema(implementation = OwnSchools.class)))
+  Trial.Progress ofGrading(@RequestParam String against, @RequestBody String body) {
+    return desk.ofGrading(body, against);
   }
 
   @GetMapping("/{id}")

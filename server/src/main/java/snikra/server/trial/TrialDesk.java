@@ -3,8 +3,11 @@ package snikra.server.trial;
 import java.util.List;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import snikra.core.examination.Examiner;
+import snikra.core.condition.ConditionBook;
+import snikra.core.condition.OwnSchools;
+import snikra.core.condition.School;
 import snikra.core.examination.Problem;
+import snikra.formats.GradingFormat;
 import snikra.formats.InvalidInput;
 import snikra.server.knives.KnifeService;
 import snikra.server.reference.ReferenceDesk;
@@ -32,20 +35,44 @@ public class TrialDesk implements AutoCloseable {
 
   /** With this pack taken in. */
   Trial.Progress ofPack(String file, String yaml) {
-    return begin(desk.with(file, yaml));
+    return begin(Weighings.references(desk.examiner(), desk.with(file, yaml)));
   }
 
   /** With a pack switched on or off. */
   Trial.Progress ofSwitching(String pack, boolean on) {
-    return begin(desk.with(pack, on));
+    return begin(Weighings.references(desk.examiner(), desk.with(pack, on)));
+  }
+
+  /**
+   * With a school of grading in place of another.
+   *
+   * @param json how the collection would judge: the school that heads is tried
+   * @param against id of the school it is held against, as it stands now
+   */
+  Trial.Progress ofGrading(String json, String against) {
+    ConditionBook shipped = desk.shippedGrading();
+    OwnSchools tried = GradingFormat.read(json, shipped);
+    return begin(
+        Weighings.schools(
+            desk.examiner(),
+            school("against", against, shipped.with(desk.grading())),
+            school("heads", tried.heads(), shipped.with(tried))));
+  }
+
+  private static School school(String field, String id, ConditionBook book) {
+    return book.schools().stream()
+        .filter(s -> s.id().equals(id))
+        .findFirst()
+        .orElseThrow(
+            () -> new InvalidInput(List.of(new Problem(field, id, "must be a school of grading"))));
   }
 
   // An older trial is of no use any more.
-  private synchronized Trial.Progress begin(Examiner then) {
+  private synchronized Trial.Progress begin(Trial.Weighing weighing) {
     if (current != null) {
       current.stop();
     }
-    current = new Trial(knives.all(), desk.examiner(), then);
+    current = new Trial(knives.all(), weighing);
     lendHands(current);
     return current.progress();
   }

@@ -8,12 +8,16 @@ import java.io.OutputStream;
 import java.net.InetAddress;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.mock.web.MockFilterChain;
+import org.springframework.mock.web.MockHttpServletRequest;
+import org.springframework.mock.web.MockHttpServletResponse;
 import snikra.server.TestApp;
 
 /** What is let in, told over a real socket: line for line as it is sent. */
@@ -115,6 +119,18 @@ class FilterTest {
       for (Socket socket : slow) {
         socket.close();
       }
+    }
+  }
+
+  @Test
+  void roomForBodiesIsGivenBackWholeAfterEachRequest() throws Exception {
+    BoundsFilter filter = new BoundsFilter(Duration.ofSeconds(5), 4, 2, 100);
+    for (int i = 0; i < 20; i++) {
+      MockHttpServletRequest request = new MockHttpServletRequest("POST", "/api/examine");
+      request.setContent(new byte[2000]);
+      MockHttpServletResponse response = new MockHttpServletResponse();
+      filter.doFilter(request, response, new MockFilterChain());
+      assertThat(response.getStatus()).as("request %d", i).isEqualTo(200);
     }
   }
 

@@ -1,11 +1,13 @@
 package snikra.server.trial;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import snikra.core.condition.School;
 import snikra.core.examination.Examiner;
 import snikra.core.specimen.Specimen;
 import snikra.formats.ShippedShelf;
@@ -34,7 +36,7 @@ class TrialTest {
 
   @Test
   void aKnifeWhoseMakerLeavesTheShelfMoves() {
-    Trial trial = new Trial(knives(1), NOW, WITHOUT_MAKERS);
+    Trial trial = new Trial(knives(1), Weighings.references(NOW, WITHOUT_MAKERS));
     trial.work();
 
     Trial.Progress done = trial.progress();
@@ -48,7 +50,8 @@ class TrialTest {
 
   @Test
   void theSameReferencesMoveNothing() {
-    Trial trial = new Trial(knives(2), NOW, new Examiner(ShippedShelf.load(), 2026));
+    Trial trial =
+        new Trial(knives(2), Weighings.references(NOW, new Examiner(ShippedShelf.load(), 2026)));
     trial.work();
     assertThat(trial.progress().done()).isEqualTo(2);
     assertThat(trial.progress().moving()).isZero();
@@ -56,7 +59,7 @@ class TrialTest {
 
   @Test
   void aKnifeNobodyLookedAtHasNoVerdictToMove() {
-    Trial trial = new Trial(knives(3).subList(1, 3), NOW, WITHOUT_MAKERS);
+    Trial trial = new Trial(knives(3).subList(1, 3), Weighings.references(NOW, WITHOUT_MAKERS));
     trial.work();
     assertThat(trial.progress().done()).isEqualTo(2);
     assertThat(trial.progress().moving()).isZero();
@@ -64,7 +67,7 @@ class TrialTest {
 
   @Test
   void stoppedItStaysWhereItIsAndGoesOnFromThere() {
-    Trial trial = new Trial(knives(3), NOW, WITHOUT_MAKERS);
+    Trial trial = new Trial(knives(3), Weighings.references(NOW, WITHOUT_MAKERS));
     trial.stop();
     trial.work();
     assertThat(trial.progress().state()).isEqualTo(Trial.State.STOPPED);
@@ -80,10 +83,60 @@ class TrialTest {
   void aKnifeThatCannotBeExaminedIsToldAndTheOthersGoOn() {
     List<SavedKnife> knives =
         List.of(new SavedKnife("bad", 7, 0, Instant.EPOCH, null), knives(1).get(0));
-    Trial trial = new Trial(knives, NOW, WITHOUT_MAKERS);
+    Trial trial = new Trial(knives, Weighings.references(NOW, WITHOUT_MAKERS));
     trial.work();
     assertThat(trial.progress().state()).isEqualTo(Trial.State.DONE);
     assertThat(trial.progress().failed()).containsExactly(7);
     assertThat(trial.progress().moving()).isEqualTo(1);
+  }
+
+  private static SavedKnife worn(String id, int number, String wear) {
+    String knife =
+        "{\"title\":\"Worn %s\",\"condition\":{\"blade-wear\":{\"value\":\"%s\",\"sureness\":\"sure\"}}}"
+            .formatted(wear, wear);
+    return new SavedKnife(id, number, 0, Instant.EPOCH, SpecimenFormat.read(knife, NOW.shelf()));
+  }
+
+  private static School school(String id) {
+    return NOW.shelf().condition().schools().stream()
+        .filter(s -> s.id().equals(id))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  void anotherSchoolTellsWhichKnivesItWouldGradeOtherwiseTheFurthestFirst() {
+    List<SavedKnife> knives =
+        List.of(
+            worn("a", 1, "honed"), worn("b", 2, "tenth"), worn("c", 3, "sliver"), knives(2).get(1));
+    Trial trial = new Trial(knives, Weighings.schools(NOW, school("usual"), school("club")));
+    trial.work();
+    assertThat(trial.progress().most()).extracting(Trial.Moved::id).containsExactly("a", "b");
+    Trial.Regraded honed = trial.progress().most().get(0).regraded();
+    assertThat(honed.before().label()).isEqualTo("Excellent");
+    assertThat(honed.after().label()).isEqualTo("Near mint");
+    assertThat(honed.much()).isCloseTo(1 / 7.0, within(1e-9));
+  }
+
+  @Test
+  void theSameSchoolGradesNothingOtherwise() {
+    Trial trial =
+        new Trial(
+            List.of(worn("a", 1, "half")),
+            Weighings.schools(NOW, school("points"), school("points")));
+    trial.work();
+    assertThat(trial.progress().moving()).isZero();
+  }
+
+  @Test
+  void gradesOnScalesOfTheirOwnAreComparedByTheirPlace() {
+    Trial trial =
+        new Trial(
+            List.of(worn("a", 1, "sliver")),
+            Weighings.schools(NOW, school("usual"), school("pocket")));
+    trial.work();
+    Trial.Regraded to = trial.progress().most().get(0).regraded();
+    assertThat(to.after().id()).isEqualTo("repair");
+    assertThat(to.much()).isCloseTo(6 / 7.0 - 2 / 3.0, within(1e-9));
   }
 }

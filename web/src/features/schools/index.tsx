@@ -1,0 +1,123 @@
+import { useEffect, useRef, useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { api } from "../../api/client";
+import { choiceOf, useGrading } from "../../api/grading";
+import type { Book, SchoolTold } from "../../api/types";
+import { useKeys } from "../../keys";
+import { Dialog } from "../../ui/dialog";
+import { Failed } from "../../ui/failed";
+import { useToast } from "../../ui/toasts";
+import { Trial } from "../makers/trial";
+import { changing, likeIt, type SchoolDraft, withoutSchool } from "./draft";
+import { SchoolEditor } from "./editor";
+
+/** How collectors judge: which school heads every page, and schools of one's own. */
+export function SchoolsPage({ book }: { book: Book }) {
+  const { grading, error, refetch, judge, head } = useGrading();
+  const [draft, setDraft] = useState<SchoolDraft>();
+  const [tried, setTried] = useState<SchoolTold>();
+  const opener = useRef<HTMLButtonElement>(null);
+  const toast = useToast();
+  const navigate = useNavigate();
+  useKeys({ escape: () => !draft && navigate(-1) });
+  useEffect(() => {
+    document.title = "Schools of grading \u2013 Snikra";
+  }, []);
+  if (error) return <Failed what="The schools could not be read." error={error} onAgain={() => refetch()} />;
+  if (!grading) return <p className="voice p-6 text-ink3">Looking.</p>;
+  const choice = choiceOf(grading);
+  const remove = async (s: SchoolTold) => {
+    try {
+      await judge(withoutSchool(grading, choice, s.school.id));
+      toast(`${s.school.label} was removed.`, () => judge(choice));
+    } catch (e) {
+      toast(`It stays. ${(e as Error).message}`);
+    }
+  };
+  return (
+    <main className="px-4 pt-3 pb-8 lg:px-6">
+      <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">Schools of grading</h1>
+      <p className="mt-1 max-w-[46rem] text-ink2">
+        Every knife is graded by all of them, side by side. The one that heads every page of this collection
+        also grades the tray and the value. What each fault lets pass is judgement: make a school of your own
+        where you hold it otherwise.
+      </p>
+      <ul className="mt-3 max-w-[60rem] border-t border-ink" aria-label="Schools">
+        {grading.schools.map((s) => (
+          <li key={s.school.id} className="border-b border-rule py-2">
+            <label className="flex min-h-6 items-baseline gap-2">
+              <input
+                type="radio"
+                name="heads"
+                checked={grading.heads === s.school.id}
+                onChange={() => head(s.school.id)}
+              />
+              <span className="font-semibold">{s.school.label}</span>
+              {!s.shipped && <span className="text-ink2">your own</span>}
+              {grading.heads === s.school.id && <span className="text-blue">heads every page</span>}
+            </label>
+            <p className="ml-6 text-ink2">{s.school.about}</p>
+            <p className="mt-1 ml-6 flex flex-wrap gap-x-4">
+              <button
+                type="button"
+                className="min-h-6 underline"
+                onClick={() => setDraft(likeIt(s, grading))}
+              >
+                Make one of my own like this
+              </button>
+              {!s.shipped && (
+                <>
+                  <button type="button" className="min-h-6 underline" onClick={() => setDraft(changing(s))}>
+                    Change it
+                  </button>
+                  <button type="button" className="min-h-6 underline" onClick={() => remove(s)}>
+                    Remove it
+                  </button>
+                </>
+              )}
+              {grading.heads !== s.school.id && (
+                <button
+                  type="button"
+                  className="min-h-6 underline"
+                  onClick={(e) => {
+                    opener.current = e.currentTarget;
+                    setTried(s);
+                  }}
+                >
+                  What it would grade otherwise
+                </button>
+              )}
+            </p>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-3 text-ink2">
+        How often faults are met, and what grades bring, stand with the{" "}
+        <Link to="/judgement" className="underline">
+          numbers of judgement
+        </Link>{" "}
+        and in the book of condition.
+      </p>
+      <Dialog
+        open={tried !== undefined}
+        onClose={() => setTried(undefined)}
+        title={tried?.school.label ?? ""}
+        from={opener}
+      >
+        {tried && (
+          <Trial begin={() => api.tryGrading({ ...choice, heads: tried.school.id }, grading.heads)} />
+        )}
+      </Dialog>
+      {draft && (
+        <SchoolEditor
+          key={draft.school.id}
+          draft={draft}
+          book={book}
+          choice={choice}
+          onKeep={judge}
+          onClose={() => setDraft(undefined)}
+        />
+      )}
+    </main>
+  );
+}
