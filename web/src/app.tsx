@@ -26,6 +26,7 @@ const JudgementPage = lazy(() =>
 const WordsPage = lazy(() => import("./features/words").then((m) => ({ default: m.WordsPage })));
 const ConditionReport = lazy(() => import("./features/report").then((m) => ({ default: m.ConditionReport })));
 const SchoolsPage = lazy(() => import("./features/schools").then((m) => ({ default: m.SchoolsPage })));
+const SalesPage = lazy(() => import("./features/sales").then((m) => ({ default: m.SalesPage })));
 const CarePage = lazy(() => import("./features/care").then((m) => ({ default: m.CarePage })));
 const Bench = lazy(() => import("./features/bench").then((m) => ({ default: m.Bench })));
 
@@ -78,6 +79,7 @@ function Sheet() {
     t: () => navigate("/tray"),
     m: () => navigate("/makers"),
     w: () => navigate(`/words?at=${new URLSearchParams(location.search).get("at") ?? ""}`),
+    y: () => navigate("/sales"),
     k: () => navigate("/keeping"),
     u: () => setUnits(units === "in" ? "mm" : "in"),
     n: newKnife,
@@ -98,6 +100,7 @@ function Sheet() {
           <Room to={lastKnife() ? `/bench/${lastKnife()}` : "/bench"} name="Bench" shortcut="B" />
           <Room to="/tray" name="Tray" shortcut="T" />
           <Room to="/makers" name="Makers" shortcut="M" />
+          <Room to="/sales" name="Sales" shortcut="Y" />
           <Room to="/keeping" name="Keeping" shortcut="K" />
           <Room to="/words" name="Words" shortcut="W" />
         </nav>
@@ -130,6 +133,7 @@ function Sheet() {
               <Route path="/makers/:id" element={<Makers />} />
               <Route path="/keeping" element={<KeepingPage />} />
               <Route path="/care" element={<CarePage />} />
+              <Route path="/sales" element={<SalesPage book={book.data} />} />
               <Route path="/grading" element={<SchoolsPage book={book.data} />} />
               <Route path="/words" element={<WordsPage book={book.data} />} />
               <Route path="/judgement" element={<JudgementPage />} />

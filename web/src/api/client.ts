@@ -1,6 +1,6 @@
 import createClient from "openapi-fetch";
 import type { paths } from "./schema";
-import type { OwnSchools, Problem, SavedKnife } from "./types";
+import type { OwnSchools, Problem, Sale, SavedKnife } from "./types";
 
 // Writes carry a header of our own, which no page of another site can add.
 const client = createClient<paths>({ baseUrl: "/", headers: { "X-Snikra": "1" } });
@@ -119,6 +119,27 @@ export const api = {
   restoreBackup: (name: string) =>
     answered(client.POST("/api/backups/{name}/restore", { params: { path: { name } } })),
   chooseBackups: (folder: string) => answered(client.PUT("/api/backups/folder", { body: { folder } })),
+  date: (written: string) => answered(client.GET("/api/read/date", { params: { query: { written } } })),
+  sales: () => answered(client.GET("/api/sales")),
+  /** A new sale under an id of the sender's own: sent twice it is kept once. */
+  addSale: (id: string, body: Sale) =>
+    answered(client.POST("/api/sales", { params: { query: { id } }, body })),
+  changeSale: (id: string, body: Sale) =>
+    answered(client.PUT("/api/sales/{id}", { params: { path: { id } }, body })),
+  removeSale: (id: string) => answered(client.DELETE("/api/sales/{id}", { params: { path: { id } } })),
+  restoreSale: (id: string) => answered(client.POST("/api/sales/{id}/restore", { params: { path: { id } } })),
+  salesTable: (file: File, currency: string, columns: string[], keep: boolean) =>
+    answered(
+      client.POST("/api/sales/table", {
+        params: { query: { name: file.name, currency, columns, keep } },
+        ...asItIs(file),
+      }),
+    ),
+  removeTable: (batch: string) =>
+    answered(client.DELETE("/api/sales/table/{batch}", { params: { path: { batch } } })),
+  restoreTable: (batch: string) =>
+    answered(client.POST("/api/sales/table/{batch}/restore", { params: { path: { batch } } })),
+  trySales: () => answered(client.POST("/api/sales/check")),
   money: (written: string) => answered(client.GET("/api/read/money", { params: { query: { written } } })),
   mean: (reading: string[]) => answered(client.GET("/api/read/mean", { params: { query: { reading } } })),
   remove: (id: string) => answered(client.DELETE("/api/knives/{id}", { params: { path: { id } } })),

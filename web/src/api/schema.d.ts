@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sales/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change"];
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/photos/{id}": {
         parameters: {
             query?: never;
@@ -46,7 +62,7 @@ export interface paths {
         get: operations["export"];
         put: operations["switchTo"];
         post?: never;
-        delete: operations["remove"];
+        delete: operations["remove_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -60,7 +76,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["get"];
-        put: operations["change"];
+        put: operations["change_1"];
         post?: never;
         delete: operations["delete_1"];
         options?: never;
@@ -78,7 +94,7 @@ export interface paths {
         get?: never;
         put: operations["question"];
         post?: never;
-        delete: operations["remove_1"];
+        delete: operations["remove_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -164,7 +180,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/photos/{id}/restore": {
+    "/api/sales": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all"];
+        put?: never;
+        post: operations["add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sales/{id}/restore": {
         parameters: {
             query?: never;
             header?: never;
@@ -174,6 +206,70 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sales/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["csv"];
+        put?: never;
+        post: operations["table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sales/table/{batch}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restoreTable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sales/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -221,7 +317,7 @@ export interface paths {
         };
         get: operations["tray"];
         put?: never;
-        post: operations["add"];
+        post: operations["add_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -237,7 +333,7 @@ export interface paths {
         };
         get: operations["photos"];
         put?: never;
-        post: operations["add_1"];
+        post: operations["add_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -285,7 +381,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["restore_1"];
+        post: operations["restore_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -301,7 +397,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["check"];
+        post: operations["check_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -317,7 +413,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["restore_2"];
+        post: operations["restore_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -413,7 +509,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["restore_3"];
+        post: operations["restore_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -444,6 +540,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["mean"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/read/date": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["date"];
         put?: never;
         post?: never;
         delete?: never;
@@ -687,6 +799,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sales/table/{batch}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeTable"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1080,6 +1208,11 @@ export interface components {
             share: number;
             part?: string;
         };
+        ColumnRead: {
+            title: string;
+            field: string;
+            sample: string;
+        };
         ComparableSale: {
             described: string;
             price: number;
@@ -1361,6 +1494,22 @@ export interface components {
         Folder: {
             folder: string;
         };
+        Found: {
+            /** Format: int32 */
+            knives: number;
+            /** Format: double */
+            half: number;
+            /** Format: double */
+            nineTenths: number;
+            /** Format: double */
+            error: number;
+            /** Format: double */
+            nearest: number;
+            /** Format: double */
+            plain: number;
+            /** Format: double */
+            width: number;
+        };
         Frame: {
             id: string;
             name: string;
@@ -1547,6 +1696,10 @@ export interface components {
             enoughForPhotographs: boolean;
             failed?: string;
             backups: components["schemas"]["Backup"][];
+        };
+        KeptSale: {
+            id: string;
+            sale: components["schemas"]["Sale"];
         };
         Learned: {
             feature: string;
@@ -1916,6 +2069,13 @@ export interface components {
             about: string;
             rates: components["schemas"]["Rate"][];
         };
+        ReadDate: {
+            edtf: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+        };
         Reading: {
             reading: string;
         };
@@ -1970,6 +2130,30 @@ export interface components {
             /** @enum {string} */
             id: "mark-side" | "pile-side" | "tang" | "shield" | "back" | "box" | "other";
             label: string;
+        };
+        RowRead: {
+            /** Format: int32 */
+            line: number;
+            sale?: components["schemas"]["Sale"];
+            problems: components["schemas"]["Problem"][];
+            leftover: string[];
+        };
+        Sale: {
+            knife: components["schemas"]["ComparableSale"];
+            premium?: number;
+            source?: string;
+            note?: string;
+        };
+        SalesField: {
+            id: string;
+            label: string;
+        };
+        SalesRead: {
+            encoding: string;
+            separator: string;
+            headed: boolean;
+            columns: components["schemas"]["ColumnRead"][];
+            rows: components["schemas"]["RowRead"][];
         };
         SavedKnife: {
             id: string;
@@ -2332,6 +2516,21 @@ export interface components {
             box?: string;
             reminders: components["schemas"]["CareBookTold"][];
         };
+        TableTold: {
+            read: components["schemas"]["SalesRead"];
+            fields: components["schemas"]["SalesField"][];
+            /** Format: int32 */
+            rows: number;
+            /** Format: int32 */
+            good: number;
+            /** Format: int32 */
+            known: number;
+            /** Format: int32 */
+            refused: number;
+            /** Format: int32 */
+            leftover: number;
+            batch?: string;
+        };
         Taken: {
             /** Format: int32 */
             taken?: number;
@@ -2400,6 +2599,7 @@ export interface components {
             likeness: number;
         };
         ValueVerdictWeighed: {
+            id?: string;
             described: string;
             price: number;
             adjusted: number;
@@ -2573,6 +2773,52 @@ export interface operations {
             };
         };
     };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Sale"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KeptSale"];
+                };
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     changeRole: {
         parameters: {
             query: {
@@ -2661,7 +2907,7 @@ export interface operations {
             };
         };
     };
-    remove: {
+    remove_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -2703,7 +2949,7 @@ export interface operations {
             };
         };
     };
-    change: {
+    change_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -2773,7 +3019,7 @@ export interface operations {
             };
         };
     };
-    remove_1: {
+    remove_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2936,7 +3182,162 @@ export interface operations {
             };
         };
     };
+    all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KeptSale"][];
+                };
+            };
+        };
+    };
+    add: {
+        parameters: {
+            query: {
+                id: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Sale"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KeptSale"];
+                };
+            };
+        };
+    };
     restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    table: {
+        parameters: {
+            query: {
+                name?: string;
+                currency: string;
+                columns?: string[];
+                keep?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TableTold"];
+                };
+            };
+        };
+    };
+    restoreTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Found"];
+                };
+            };
+        };
+    };
+    restore_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3029,7 +3430,7 @@ export interface operations {
             };
         };
     };
-    add: {
+    add_1: {
         parameters: {
             query?: {
                 id?: string;
@@ -3077,7 +3478,7 @@ export interface operations {
             };
         };
     };
-    add_1: {
+    add_2: {
         parameters: {
             query?: {
                 role?: string;
@@ -3182,7 +3583,7 @@ export interface operations {
             };
         };
     };
-    restore_1: {
+    restore_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -3204,7 +3605,7 @@ export interface operations {
             };
         };
     };
-    check: {
+    check_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3224,7 +3625,7 @@ export interface operations {
             };
         };
     };
-    restore_2: {
+    restore_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -3376,7 +3777,7 @@ export interface operations {
             };
         };
     };
-    restore_3: {
+    restore_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -3438,6 +3839,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Readings"];
+                };
+            };
+        };
+    };
+    date: {
+        parameters: {
+            query: {
+                written: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReadDate"];
                 };
             };
         };
@@ -3777,6 +4200,26 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["CopyLook"];
                 };
+            };
+        };
+    };
+    removeTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

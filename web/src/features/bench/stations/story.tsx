@@ -6,6 +6,7 @@ import { Select } from "../../../ui/select";
 import { TextField } from "../../../ui/text-field";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
+import { DateEntry } from "./date-entry";
 import { MoneyEntry } from "./money-entry";
 import { Rows } from "./rows";
 
@@ -14,8 +15,8 @@ export function StoryStation({ knife, book }: StationProps) {
   return (
     <div className="mt-1">
       <p className="text-ink2">
-        Dates may be open: 1936, 193X, 1936~ about, ../1936 by then. A story counts as much as its source, and
-        may contradict the knife.
+        Dates as you would write them: c. 1936, 1930s, May 1936, before 1936, 1917-1919. A story counts as
+        much as its source, and may contradict the knife.
       </p>
       <Rows<StoryEvent>
         entries={knife.specimen.story}
@@ -38,12 +39,12 @@ export function StoryStation({ knife, book }: StationProps) {
                 />
               )}
             </Field>
-            <TextField
+            <DateEntry
               label="When"
-              placeholder="193X"
+              placeholder="c. 1936"
               problem={problemAt(knife.problems, `story[${i}].date`)}
               value={event.date}
-              onCommit={(date) => set({ ...event, date })}
+              onChange={(date) => set({ ...event, date })}
             />
             <TextField label="Holder" value={event.holder} onCommit={(holder) => set({ ...event, holder })} />
             <TextField

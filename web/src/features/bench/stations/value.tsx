@@ -1,14 +1,13 @@
-import { useSearchParams } from "react-router";
-import type { Book, ComparableSale, Problem } from "../../../api/types";
-import { Field } from "../../../ui/field";
-import { type Option, Select } from "../../../ui/select";
-import { TextField } from "../../../ui/text-field";
+import { Link, useSearchParams } from "react-router";
+import type { ComparableSale, Verdict } from "../../../api/types";
+import { SaleFields } from "../../sales/fields";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { Ladder } from "../value/ladder";
 import { Worth } from "../value/worth";
-import { MoneyEntry } from "./money-entry";
 import { Rows } from "./rows";
+
+const MOST_OF_BOOK = 8;
 
 /** Sales of like knives, each weighted by its likeness, with every step shown. */
 export function ValueStation({ knife, book }: StationProps) {
@@ -22,13 +21,13 @@ export function ValueStation({ knife, book }: StationProps) {
         entries={knife.specimen.comparables}
         name="Sale"
         add="Add a sale"
-        empty="No sales of like knives yet. The first gives a width; three make a range."
+        empty="No sales that stand with this knife alone. What counts for all knives belongs in the sales book."
         blank={{
           described: "A like knife",
           price: 1,
           currency: knife.specimen.comparables.at(-1)?.currency ?? "GBP",
         }}
-        note={(i) => <Ladder of={value?.sales[i]} sale={knife.specimen.comparables[i]} />}
+        note={(i) => <Ladder of={value?.sales[i]} currency={knife.specimen.comparables[i]?.currency} />}
         onChange={(comparables) => knife.change((s) => ({ ...s, comparables }))}
       >
         {(sale, set, i) => (
@@ -40,84 +39,36 @@ export function ValueStation({ knife, book }: StationProps) {
           />
         )}
       </Rows>
+      {value && <FromTheBook value={value} own={knife.specimen.comparables.length} />}
     </div>
   );
 }
 
-type Choice = "maker" | "pattern" | "grade" | "handle" | "box";
-
-function SaleFields({
-  sale,
-  set,
-  book,
-  problem,
-}: {
-  sale: ComparableSale;
-  set: (changed: ComparableSale) => void;
-  book: Book;
-  problem: (field: string) => Problem | undefined;
-}) {
-  const choose = (label: string, key: Choice, options: Option[]) => (
-    <Field label={label} problem={problem(key)}>
-      {(ids) => (
-        <Select
-          {...ids}
-          value={sale[key]}
-          nothing="not known"
-          options={options}
-          onChange={(id) => set({ ...sale, [key]: id })}
-        />
-      )}
-    </Field>
-  );
-  const text = (label: string, key: "sold" | "made", placeholder: string) => (
-    <TextField
-      label={label}
-      placeholder={placeholder}
-      problem={problem(key)}
-      value={sale[key]}
-      onCommit={(written) => set({ ...sale, [key]: written })}
-    />
-  );
+/** Sales of the whole collection that count for this knife, the weightiest first. */
+function FromTheBook({ value, own }: { value: Verdict["value"]; own: number }) {
+  const sales = value.sales.slice(own);
   return (
-    <>
-      <TextField
-        label="What was sold"
-        className="col-span-2"
-        maxLength={200}
-        value={sale.described}
-        onCommit={(described) => described && set({ ...sale, described })}
-      />
-      <MoneyEntry
-        label="Price"
-        amount={sale.price}
-        currency={sale.currency}
-        problem={problem("price") ?? problem("currency")}
-        onChange={(price, currency) =>
-          set({ ...sale, price: price ?? 0, currency: currency ?? sale.currency })
-        }
-      />
-      <Field label="Paid or asked">
-        {(ids) => (
-          <Select
-            {...ids}
-            value={sale.asked ? "asked" : undefined}
-            nothing="paid"
-            options={[{ id: "asked", label: "only asked" }]}
-            onChange={(asked) => set({ ...sale, asked: asked ? true : undefined })}
-          />
-        )}
-      </Field>
-      {text("When", "sold", "2025-05")}
-      {choose("Maker", "maker", named(book.makers))}
-      {choose("Pattern", "pattern", named(book.patterns))}
-      {text("Its years", "made", "1900/1910")}
-      {choose("Grade", "grade", book.condition.grades)}
-      {choose("Handle", "handle", book.questions.find((q) => q.id === "handle_material")?.answers ?? [])}
-      {choose("Box and papers", "box", book.condition.box?.grades ?? [])}
-    </>
+    <section aria-labelledby="from-the-book" className="mt-3 border-t border-ink pt-1">
+      <h3 id="from-the-book" className="font-semibold">
+        From the sales book
+      </h3>
+      {sales.length === 0 && <p className="voice text-ink3">No sale in it counts for this knife yet.</p>}
+      <ul>
+        {sales.slice(0, MOST_OF_BOOK).map((s) => (
+          <li key={s.id} className="border-b border-rule py-1">
+            <span className="block">{s.described}</span>
+            <span className="text-ink2">
+              <Ladder of={s} currency={value.currency} />
+            </span>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-1">
+        {sales.length > MOST_OF_BOOK && `And ${sales.length - MOST_OF_BOOK} that weigh less. `}
+        <Link to="/sales" className="inline-block min-h-6 underline">
+          The sales book
+        </Link>
+      </p>
+    </section>
   );
 }
-
-const named = (all: { id: string; name: string }[]): Option[] =>
-  all.map((o) => ({ id: o.id, label: o.name }));

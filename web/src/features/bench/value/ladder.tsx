@@ -1,4 +1,4 @@
-import type { ComparableSale, Verdict } from "../../../api/types";
+import type { Verdict } from "../../../api/types";
 import { money, percent } from "../../../format";
 import { ODD } from "./worth";
 
@@ -8,8 +8,8 @@ const HIGH = 26;
 const STEP = 26;
 
 /** From the price of a sale to this knife, step by step, and how much it counts. */
-export function Ladder({ of, sale }: { of: Weighed | undefined; sale: ComparableSale | undefined }) {
-  if (!of || !sale) return null;
+export function Ladder({ of, currency }: { of: Weighed | undefined; currency: string | undefined }) {
+  if (!of || !currency) return null;
   if (!of.counted) return <>Shown and not counted: it is in another currency than most.</>;
   const priced = of.steps.filter((s) => s.times !== 1);
   const alike = of.steps.filter((s) => s.likeness < 1);
@@ -17,9 +17,9 @@ export function Ladder({ of, sale }: { of: Weighed | undefined; sale: Comparable
     <span className="flex flex-wrap items-center gap-x-3">
       {priced.length > 0 && <Stairs times={priced.map((s) => s.times)} />}
       <span>
-        {money(of.price, sale.currency)}
+        {money(of.price, currency)}
         {priced.map((s) => `, ${s.what} \u00d7 ${s.times.toFixed(2)}`)}
-        {priced.length > 0 && `, says ${money(of.adjusted, sale.currency)}`}.{" "}
+        {priced.length > 0 && `, says ${money(of.adjusted, currency)}`}.{" "}
         {alike.length > 0
           ? `Alike in ${alike.map((s) => `${s.what} ${percent(s.likeness)}%`).join(", ")}`
           : "Alike in all that is told"}

@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
 import { afterEach, expect, test, vi } from "vitest";
-import type { ComparableSale, Verdict } from "../../../api/types";
+import type { Verdict } from "../../../api/types";
 import { Ladder } from "./ladder";
 import { Worth } from "./worth";
 
@@ -41,8 +41,6 @@ const VALUE: Value = {
     { of: "chance", share: 0.2, label: "what two who want it do on the day" },
   ],
 };
-const SALE = { described: "a knife", price: 40, currency: "GBP" } as ComparableSale;
-
 test("the range says what half and what nine in ten bring, and on what it stands", () => {
   render(<Worth value={VALUE} onGo={() => {}} />);
   expect(screen.getByTestId("value-summary").textContent).toMatch(
@@ -78,7 +76,7 @@ test("without a sale there is no range and no rule", () => {
 });
 
 test("the ladder tells every step that changes the price, and what is unlike", () => {
-  const { container } = render(<Ladder of={weighed({})} sale={SALE} />);
+  const { container } = render(<Ladder of={weighed({})} currency="GBP" />);
   expect(container.textContent).toBe(
     "£40, prices since \u00d7 1.50, says £60. Alike in maker 35%; its part in the middle 50%.",
   );
@@ -86,14 +84,14 @@ test("the ladder tells every step that changes the price, and what is unlike", (
 });
 
 test("a sale that is the same in all says so and needs no stairs", () => {
-  const { container } = render(<Ladder of={weighed({ steps: [], adjusted: 40 })} sale={SALE} />);
+  const { container } = render(<Ladder of={weighed({ steps: [], adjusted: 40 })} currency="GBP" />);
   expect(container.textContent).toBe("£40. Alike in all that is told; its part in the middle 50%.");
   expect(container.querySelector("svg")).toBeNull();
 });
 
 test("a sale nobody bears out says so, one in another currency is not counted", () => {
-  const { container, rerender } = render(<Ladder of={weighed({ trust: 0.1 })} sale={SALE} />);
+  const { container, rerender } = render(<Ladder of={weighed({ trust: 0.1 })} currency="GBP" />);
   expect(container.textContent).toContain("hardly trusted");
-  rerender(<Ladder of={weighed({ counted: false })} sale={SALE} />);
+  rerender(<Ladder of={weighed({ counted: false })} currency="GBP" />);
   expect(container.textContent).toMatch(/^Shown and not counted/);
 });

@@ -1,5 +1,6 @@
 package snikra.formats;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -9,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import snikra.core.care.CareBook;
 import snikra.core.clue.Caution;
 import snikra.core.clue.ClueBook;
@@ -48,6 +50,7 @@ public final class ShippedShelf {
           "condition",
           "care",
           "price-indices",
+          "table-columns",
           "measures",
           "number-tables",
           "judgement");
@@ -69,6 +72,27 @@ public final class ShippedShelf {
   private record KeptWords(JsonNode knife, List<Glossary.Term> terms) {}
 
   private record Steps(List<Upgrades.Step> steps) {}
+
+  /**
+   * How people head the columns of tables.
+   *
+   * @param shortForms by column and by what is meant: short forms
+   */
+  record TableColumns(
+      List<Column> sales,
+      @JsonProperty("short") Map<String, Map<String, List<String>>> shortForms) {}
+
+  /**
+   * A column.
+   *
+   * @param as what stands in it; null for text
+   */
+  record Column(String id, String label, List<String> names, @Nullable String as) {}
+
+  /** The columns of tables. */
+  static TableColumns tableColumns() {
+    return read("table-columns", TableColumns.class);
+  }
 
   private record PriceIndices(List<PriceIndex> indices) {}
 

@@ -9,6 +9,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.Supplier;
 import javax.sql.DataSource;
 import org.flywaydb.core.api.MigrationState;
 import org.springframework.boot.ApplicationRunner;
@@ -51,6 +52,9 @@ import snikra.server.reference.GradingRepository;
 import snikra.server.reference.PackRepository;
 import snikra.server.reference.ReferenceDesk;
 import snikra.server.reference.Verdicts;
+import snikra.server.sales.DemoSales;
+import snikra.server.sales.SaleRepository;
+import snikra.server.sales.SalesBook;
 import snikra.server.trial.TrialDesk;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -76,6 +80,17 @@ class Wiring {
     boolean examples = environment.getProperty("snikra.examples", Boolean.class, demo);
     Examiner shipped = new Examiner(ShippedShelf.load(), SnikraApplication.thisYear());
     return new ReferenceDesk(packs, grading, transactions, Clock.systemUTC(), shipped, examples);
+  }
+
+  @Bean
+  SalesBook salesBook(
+      SaleRepository sales, ReferenceDesk desk, PlatformTransactionManager transactions) {
+    return new SalesBook(sales, transactions, desk::sellBy, Clock.systemUTC());
+  }
+
+  @Bean
+  Supplier<Examiner> examiner(ReferenceDesk desk) {
+    return desk::examiner;
   }
 
   @Bean
@@ -174,9 +189,15 @@ class Wiring {
 
   @Bean(destroyMethod = "close")
   Caretaker caretaker(
-      Disk disk, Backups backups, Farewell farewell, PhotoService photos, Environment environment) {
+      Disk disk,
+      Backups backups,
+      Farewell farewell,
+      PhotoService photos,
+      SalesBook sales,
+      Environment environment) {
     boolean demo = environment.getProperty("snikra.demo", Boolean.class, false);
-    List<Runnable> duties = new ArrayList<>(List.of(farewell::letGoWhatIsDue, photos::throwAway));
+    List<Runnable> duties =
+        new ArrayList<>(List.of(farewell::letGoWhatIsDue, photos::throwAway, sales::throwAway));
     if (!demo) {
       duties.add(backups::daily);
     }
@@ -192,6 +213,7 @@ class Wiring {
       KnifeService knives,
       Catalogue catalogue,
       PhotoService photos,
+      SalesBook sales,
       ReferenceDesk desk) {
     return new Keeping(
         dataFolder,
@@ -209,6 +231,7 @@ class Wiring {
         },
         () -> {
           desk.reopen();
+          sales.reopen();
           catalogue.forget();
         });
   }
@@ -265,10 +288,15 @@ class Wiring {
 
   @Bean
   ApplicationRunner demoTin(
-      KnifeService knives, Journal journal, ReferenceDesk desk, Environment environment) {
+      KnifeService knives,
+      Journal journal,
+      SalesBook sales,
+      ReferenceDesk desk,
+      Environment environment) {
     boolean demo = environment.getProperty("snikra.demo", Boolean.class, false);
     return args -> {
       if (demo) {
+        DemoSales.fill(sales, desk.examiner().shelf());
         DemoJournal.fill(journal, DemoTin.fill(knives, desk.examiner().shelf()));
       }
     };

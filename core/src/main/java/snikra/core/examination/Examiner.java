@@ -46,6 +46,8 @@ import snikra.core.specimen.LookReliability;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.Specimen;
 import snikra.core.value.Appraiser;
+import snikra.core.value.KeptSale;
+import snikra.core.value.MarketCheck;
 import snikra.core.value.ValueVerdict;
 import snikra.core.wording.Wording;
 
@@ -70,13 +72,15 @@ public final class Examiner {
   private final Appraiser appraiser;
   private final Likeness likeness;
   private final Stations stations;
+  private final List<KeptSale> sales;
 
   /** An examiner with this shelf at hand, in this year. */
   public Examiner(ReferenceShelf shelf, int thisYear) {
-    this(shelf, thisYear, new DatingModel(shelf, thisYear));
+    this(shelf, thisYear, new DatingModel(shelf, thisYear), List.of());
   }
 
-  private Examiner(ReferenceShelf shelf, int thisYear, DatingModel dating) {
+  private Examiner(ReferenceShelf shelf, int thisYear, DatingModel dating, List<KeptSale> sales) {
+    this.sales = List.copyOf(sales);
     this.shelf = shelf;
     this.thisYear = thisYear;
     this.namer = new PatternNamer(shelf.patterns(), shelf.judgement());
@@ -106,7 +110,18 @@ public final class Examiner {
 
   /** An examiner with another shelf, in the same year. */
   public Examiner with(ReferenceShelf other) {
-    return new Examiner(other, thisYear, dating.with(other, thisYear));
+    return new Examiner(other, thisYear, dating.with(other, thisYear), sales);
+  }
+
+  /** An examiner that values by this sales book. */
+  public Examiner with(List<KeptSale> book) {
+    return new Examiner(shelf, thisYear, dating, book);
+  }
+
+  /** How well the sales of the book tell one another's prices. */
+  public MarketCheck.Found trySales(int most) {
+    return MarketCheck.leavingOneOut(
+        appraiser, sales.stream().map(s -> s.sale().all()).toList(), most);
   }
 
   /** The mark on file that a knife most likely bears, where one is likelier than all else. */
@@ -378,7 +393,7 @@ public final class Examiner {
       Looked looked,
       Supplier<List<Originality.Finding>> done,
       BoxBook.@Nullable Boxed box) {
-    if (knife.comparables().isEmpty()) {
+    if (knife.comparables().isEmpty() && sales.isEmpty()) {
       return Appraiser.nothing();
     }
     boolean isDated = !dated.explanations().isEmpty();
@@ -408,7 +423,8 @@ public final class Examiner {
             done.get().stream()
                 .map(f -> new Appraiser.Altered(f.probability(), f.worth()))
                 .toList()),
-        knife.comparables());
+        knife.comparables(),
+        sales);
   }
 
   // Of years nine in ten of which lie within.

@@ -44,6 +44,10 @@ public final class Appraiser {
   private static final int MOST = 60;
 
   private static final double COSTS_FROM = 0.02;
+
+  /** Sold and made since then, where nothing says when it began. */
+  private static final int OLDEST = 1850;
+
   private static final MathContext SHOWN = new MathContext(2, RoundingMode.HALF_UP);
   private static final MathContext SHOWN_LARGE = new MathContext(3, RoundingMode.HALF_UP);
   private static final BigDecimal LARGE = BigDecimal.valueOf(1000);
@@ -102,6 +106,18 @@ public final class Appraiser {
 
   /** Weighs the sales. Sales in another currency than most are shown and not counted. */
   public ValueVerdict appraise(Subject knife, List<ComparableSale> sales) {
+    return appraise(knife, sales, List.of());
+  }
+
+  /**
+   * Weighs sales that stand with the knife and those of the sales book together.
+   *
+   * @param own sales that stand with the knife: all are told
+   * @param book sales of the collection: those that count are told
+   */
+  public ValueVerdict appraise(Subject knife, List<ComparableSale> own, List<KeptSale> book) {
+    List<ComparableSale> sales = new ArrayList<>(own);
+    book.forEach(kept -> sales.add(kept.sale().all()));
     String currency = commonest(sales).orElse(null);
     if (currency == null) {
       return nothing();
@@ -123,7 +139,7 @@ public final class Appraiser {
         counted.size(),
         counted.size() >= ENOUGH,
         told(counted.size(), sales.size()),
-        weighed(sales, counted, sold, market, likeness, likeliest),
+        told(weighed(sales, counted, sold, market, likeness, likeliest), own.size(), book),
         costs(cases, price));
   }
 
@@ -171,8 +187,13 @@ public final class Appraiser {
       noise += rates.ungradedNoise() * rates.ungradedNoise();
     }
     Traits traits = traits(sale);
-    double price = Math.log(sale.price().doubleValue() * inflation(sale) * paid(sale));
+    double price = Math.log(today(sale));
     return new Sold(traits, price - traits.worth(), noise);
+  }
+
+  /** What a sale would be in the money of today, had it been paid. */
+  double today(ComparableSale sale) {
+    return sale.price().doubleValue() * inflation(sale) * paid(sale);
   }
 
   private double paid(ComparableSale sale) {
@@ -190,8 +211,13 @@ public final class Appraiser {
             .orElse(1.0);
   }
 
-  private static int year(EdtfDate date) {
-    return (date.earliestYear() + date.latestYear()) / 2;
+  private int year(EdtfDate date) {
+    return (first(date) + date.latestBy(thisYear)) / 2;
+  }
+
+  // An open beginning is not taken for the middle ages.
+  private static int first(EdtfDate date) {
+    return Math.min(date.latestYear(), Math.max(date.earliestYear(), OLDEST));
   }
 
   private Traits traits(ComparableSale sale) {
@@ -204,8 +230,8 @@ public final class Appraiser {
         sale.pattern(),
         family(sale.pattern()),
         sale.handle(),
-        made == null ? null : (made.earliestYear() + made.latestYear()) / 2.0,
-        made == null ? 0 : (made.latestYear() - made.earliestYear()) / Math.sqrt(12),
+        made == null ? null : (first(made) + made.latestBy(thisYear)) / 2.0,
+        made == null ? 0 : (made.latestBy(thisYear) - first(made)) / Math.sqrt(12),
         worth,
         sale.sold() == null ? null : (double) year(sale.sold()));
   }
@@ -423,6 +449,7 @@ public final class Appraiser {
       }
       out.add(
           new Weighed(
+              null,
               sale.described(),
               sale.price(),
               shown(adjusted),
@@ -432,6 +459,16 @@ public final class Appraiser {
               at >= 0));
     }
     return out;
+  }
+
+  private static List<Weighed> told(List<Weighed> all, int own, List<KeptSale> book) {
+    List<Weighed> told = new ArrayList<>(all.subList(0, own));
+    IntStream.range(own, all.size())
+        .filter(i -> all.get(i).counted())
+        .mapToObj(i -> all.get(i).as(book.get(i - own).id()))
+        .sorted(Comparator.comparingDouble(w -> -w.weight()))
+        .forEach(told::add);
+    return told;
   }
 
   private List<Step> steps(ComparableSale sale, Sold sold, MarketLikeness likeness, Traits knife) {

@@ -159,7 +159,7 @@ public final class MadeUpMarket {
         s.handle() == null ? Map.of() : Map.of(s.handle(), 1.0),
         made == null ? null : (made.earliestYear() + made.latestYear()) / 2.0,
         made == null ? 0 : 3,
-        null,
+        s.box(),
         null,
         List.of());
   }

@@ -41,16 +41,27 @@ public final class MarketCheck {
    * @param most at the most so many of the sales are at hand: those most alike in name
    */
   public static Found on(Appraiser appraiser, List<Drawn> known, List<Drawn> knives, int most) {
-    int half = 0;
-    int wide = 0;
-    List<Double> own = new ArrayList<>();
-    List<Double> nearest = new ArrayList<>();
-    List<Double> plain = new ArrayList<>();
-    List<Double> widths = new ArrayList<>();
+    Tally tally = new Tally();
     for (Drawn knife : knives) {
       List<ComparableSale> sales = atHand(knife.whole(), known, most);
-      ValueVerdict v = appraiser.appraise(MadeUpMarket.subject(knife.whole()), sales);
-      double paid = knife.paid();
+      tally.add(appraiser.appraise(MadeUpMarket.subject(knife.whole()), sales), knife.paid());
+    }
+    return tally.found();
+  }
+
+  /** What was found so far. */
+  private static final class Tally {
+    private int half;
+    private int wide;
+    private final List<Double> own = new ArrayList<>();
+    private final List<Double> nearest = new ArrayList<>();
+    private final List<Double> plain = new ArrayList<>();
+    private final List<Double> widths = new ArrayList<>();
+
+    void add(ValueVerdict v, double paid) {
+      if (v.middle() == null) {
+        return;
+      }
       half += within(paid, v.low(), v.high());
       wide += within(paid, v.lowest(), v.highest());
       own.add(off(v.middle().doubleValue(), paid));
@@ -63,15 +74,36 @@ public final class MarketCheck {
       double[] all = v.sales().stream().mapToDouble(s -> s.price().doubleValue()).toArray();
       plain.add(off(middle(all), paid));
     }
-    int n = knives.size();
-    return new Found(
-        n,
-        half / (double) n,
-        wide / (double) n,
-        middle(own),
-        middle(nearest),
-        middle(plain),
-        middle(widths));
+
+    Found found() {
+      int n = own.size();
+      return n == 0
+          ? new Found(0, 0, 0, 0, 0, 0, 0)
+          : new Found(
+              n,
+              half / (double) n,
+              wide / (double) n,
+              middle(own),
+              middle(nearest),
+              middle(plain),
+              middle(widths));
+    }
+  }
+
+  /**
+   * Appraises each of some sales by all the others: how far one may trust what these sales say.
+   *
+   * @param most so many are left out in turn, spread evenly over the book
+   */
+  public static Found leavingOneOut(Appraiser appraiser, List<ComparableSale> sales, int most) {
+    int step = Math.max(1, (sales.size() + most - 1) / most);
+    Tally tally = new Tally();
+    for (int i = 0; i < sales.size(); i += step) {
+      List<ComparableSale> others = new ArrayList<>(sales);
+      ComparableSale left = others.remove(i);
+      tally.add(appraiser.appraise(MadeUpMarket.subject(left), others), appraiser.today(left));
+    }
+    return tally.found();
   }
 
   // Who looks for sales looks for the name first.

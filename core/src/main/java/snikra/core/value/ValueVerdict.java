@@ -14,6 +14,8 @@ import org.jspecify.annotations.Nullable;
  * @param enough whether so many count that the trade of this knife is known; with fewer the width
  *     is mostly what is not known of it
  * @param standsOn the same as a sentence
+ * @param sales those that stand with the knife, in their order, then those of the sales book that
+ *     count, the weightiest first
  * @param costs what keeps the range wide, the most first
  */
 public record ValueVerdict(
@@ -75,16 +77,22 @@ public record ValueVerdict(
   /**
    * One sale with what was made of it.
    *
+   * @param id in the sales book; null where it stands with the knife itself
    * @param adjusted what it says this knife would bring
    * @param weight its part in the middle, of all that count
    * @param trust 1 where the other sales bear it out, near 0 where they do not
    */
   public record Weighed(
+      @Nullable String id,
       String described,
       BigDecimal price,
       BigDecimal adjusted,
       double weight,
       double trust,
       List<Step> steps,
-      boolean counted) {}
+      boolean counted) {
+    Weighed as(String kept) {
+      return new Weighed(kept, described, price, adjusted, weight, trust, steps, counted);
+    }
+  }
 }

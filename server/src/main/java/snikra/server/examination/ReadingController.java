@@ -10,6 +10,8 @@ import org.springframework.web.bind.annotation.RestController;
 import snikra.core.examination.Problem;
 import snikra.core.measure.Measurement;
 import snikra.core.measure.Measurement.Mean;
+import snikra.core.provenance.EdtfDate;
+import snikra.core.provenance.WrittenDate;
 import snikra.core.value.Amount;
 import snikra.core.wording.NotAccepted;
 import snikra.formats.InvalidInput;
@@ -30,6 +32,22 @@ class ReadingController {
   Amount money(@RequestParam String written) {
     return read("written", written, () -> Amount.parse(written));
   }
+
+  /** A date as people write it, in the form in which it is kept. */
+  @GetMapping("/api/read/date")
+  ReadDate date(@RequestParam String written) {
+    EdtfDate date = read("written", written, () -> WrittenDate.read(written));
+    return new ReadDate(date.written(), date.earliestYear(), date.latestYear());
+  }
+
+  /**
+   * A date.
+   *
+   * @param edtf as it is kept
+   * @param from first year it can mean
+   * @param to last year it can mean; far ahead where its end is open
+   */
+  record ReadDate(String edtf, int from, int to) {}
 
   /** The mean and spread of readings, in the unit of the first where all are of it. */
   @GetMapping("/api/read/mean")

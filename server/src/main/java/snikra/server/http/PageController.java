@@ -41,6 +41,8 @@ class PageController {
         "/keeping",
         "/judgement",
         "/care",
+        "/grading",
+        "/sales",
         "/words",
         "/tray",
         "/makers",

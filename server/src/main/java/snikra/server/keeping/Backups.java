@@ -44,7 +44,8 @@ public class Backups {
   static final int KEPT = 14;
 
   /** What a copy holds, parents first. */
-  static final List<String> TABLES = List.of("knife", "pack", "photo", "journal_entry", "grading");
+  static final List<String> TABLES =
+      List.of("knife", "pack", "photo", "journal_entry", "grading", "sale");
 
   /** Tables that are worked out of the others: they go with what they were worked out of. */
   static final List<String> DERIVED = List.of("catalogue_row");

@@ -21,11 +21,13 @@ import snikra.core.mark.PackReview;
 import snikra.core.mark.PackReview.Remark;
 import snikra.core.reference.Maker;
 import snikra.core.reference.Region;
+import snikra.core.value.KeptSale;
 import snikra.formats.GradingFormat;
 import snikra.formats.InvalidInput;
 import snikra.formats.PackFormat;
 import snikra.formats.PackFormat.Change;
 import snikra.formats.PackFormat.Pack;
+import snikra.formats.SaleFormat;
 import snikra.formats.ShippedShelf;
 import snikra.server.keeping.Sha256;
 
@@ -46,6 +48,7 @@ public class ReferenceDesk {
   private final boolean examples;
 
   private volatile State state;
+  private volatile List<KeptSale> sales = List.of();
 
   /**
    * A pack at hand.
@@ -106,6 +109,7 @@ public class ReferenceDesk {
   private String fingerprint(List<Held> packs, OwnSchools grading) {
     MessageDigest digest = Sha256.begin();
     Sha256.add(digest, GradingFormat.write(grading));
+    sales.forEach(s -> Sha256.add(digest, s.id() + SaleFormat.write(s.sale())));
     Sha256.add(digest, ShippedShelf.bookText() + bare.thisYear());
     packs.stream().filter(Held::on).forEach(p -> Sha256.add(digest, p.yaml()));
     return Sha256.end(digest);
@@ -114,6 +118,15 @@ public class ReferenceDesk {
   /** Reads the packs anew: they were changed from outside, as when a copy is brought back. */
   public synchronized void reopen() {
     state = open();
+  }
+
+  /** Values by this sales book from now on. */
+  public synchronized void sellBy(List<KeptSale> book) {
+    sales = book;
+    State now = state;
+    state =
+        new State(
+            now.packs, now.grading, now.examiner.with(book), fingerprint(now.packs, now.grading));
   }
 
   /** How this collection judges condition. */
@@ -291,9 +304,10 @@ public class ReferenceDesk {
 
   private Examiner examiner(List<Pack> on, OwnSchools grading) {
     return bare.with(
-        PackFormat.reading(on, bare.shelf())
-            .with(PackFormat.assayOffices(on), PackFormat.makers(on))
-            .gradedBy(shippedGrading().with(grading)));
+            PackFormat.reading(on, bare.shelf())
+                .with(PackFormat.assayOffices(on), PackFormat.makers(on))
+                .gradedBy(shippedGrading().with(grading)))
+        .with(sales);
   }
 
   private static Held held(

@@ -22,6 +22,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.transaction.PlatformTransactionManager;
 import snikra.core.examination.Examiner;
+import snikra.core.reference.Maker;
 import snikra.formats.InvalidInput;
 import snikra.formats.ShippedShelf;
 import snikra.formats.SpecimenFormat;
@@ -172,6 +173,44 @@ class JournalTest {
     examiner = SHIPPED.with(SHIPPED.shelf().withMakers(List.of()));
     sit(marked.formatted(",\"number\":\"3\""));
     assertThat(journal.of("k").get(0).referencesMoved()).isTrue();
+  }
+
+  @Test
+  void otherReferencesThatMoveNothingAreNotTold() {
+    sit("{\"frame\":\"canoe\",\"seen\":{%s}}".formatted(BONE));
+    later(Duration.ofDays(1));
+    List<Maker> without = SHIPPED.shelf().makers();
+    examiner = SHIPPED.with(SHIPPED.shelf().withMakers(without.subList(1, without.size())));
+    sit("{\"frame\":\"canoe\",\"number\":\"3\",\"seen\":{%s}}".formatted(BONE));
+    assertThat(journal.of("k")).hasSize(2);
+    assertThat(journal.of("k").get(0).referencesMoved()).isFalse();
+  }
+
+  @Test
+  void aSittingGoesOnAfterARestOfThirtyMinutesAndNoLonger() {
+    sit("{\"frame\":\"canoe\"}");
+    later(Duration.ofMinutes(30));
+    sit("{\"frame\":\"canoe\",\"closedLength\":\"3 5/8 in\"}");
+    assertThat(journal.of("k")).hasSize(1);
+    later(Duration.ofMinutes(30).plusSeconds(1));
+    sit("{\"frame\":\"canoe\",\"closedLength\":\"3 3/4 in\"}");
+    assertThat(journal.of("k")).hasSize(2);
+  }
+
+  @Test
+  void ofTwoSavesThatWaitTheLaterVersionIsEnteredWhicheverIsToldFirst() {
+    inBackground = task -> {};
+    SavedKnife later = at(2, "{\"frame\":\"canoe\"}");
+    when(knives.get("k")).thenReturn(later);
+    journal.saved(later);
+    journal.saved(at(1, "{\"frame\":\"swell-end\"}"));
+    assertThat(journal.of("k").get(0).changes())
+        .singleElement()
+        .satisfies(c -> assertThat(c.toString()).containsIgnoringCase("canoe"));
+  }
+
+  private SavedKnife at(long version, String json) {
+    return new SavedKnife("k", 1, version, now, SpecimenFormat.read(json, SHIPPED.shelf()));
   }
 
   @Test

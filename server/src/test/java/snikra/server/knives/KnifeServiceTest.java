@@ -85,7 +85,8 @@ class KnifeServiceTest {
     out.delete(NOON);
     when(knives.findByDeletedAtIsNotNullOrderByDeletedAtDesc()).thenReturn(List.of(out));
 
-    assertThat(at(NOON.plus(Duration.ofDays(29).plusHours(23))).due()).isEmpty();
+    assertThat(at(NOON.plus(Duration.ofDays(29).plusHours(23).plusMinutes(59))).due()).isEmpty();
+    assertThat(at(NOON.plus(Duration.ofDays(30))).due()).isEmpty();
     assertThat(at(NOON.plus(Duration.ofDays(30).plusSeconds(1))).due()).containsExactly("o");
     assertThat(at(NOON).takenOut())
         .singleElement()

@@ -165,7 +165,8 @@ class PhotoApiTest {
     Path folder = APP.data().resolve("photos");
     Files.writeString(folder.resolve("11111111-aaaa.original"), "half");
     Files.writeString(folder.resolve(photo + ".view.jpg.part"), "half");
-    assertThat(service.sweep()).isEqualTo(2);
+    Files.writeString(folder.resolve("stray"), "without an ending");
+    assertThat(service.sweep()).isEqualTo(3);
     web.perform(get("/api/photos/" + photo + "/original")).andExpect(status().isOk());
   }
 

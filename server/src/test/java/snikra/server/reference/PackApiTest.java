@@ -10,6 +10,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.time.Instant;
 import org.hamcrest.Matchers;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -139,6 +140,33 @@ class PackApiTest {
     bring("- 1", true).andExpect(jsonPath("$.problems[0].given").value("[1]"));
     bring("makers: [", true).andExpect(jsonPath("$.problems[0].accepted").value("must be YAML"));
     assertThat(desk.packs()).allMatch(ReferenceDesk.Held::shipped);
+  }
+
+  @Test
+  void theTwentyFirstPackIsRefusedAndTheTwentiethIsNot() throws Exception {
+    int here = desk.packs().size();
+    for (int i = here; i < ReferenceDesk.MOST_PACKS; i++) {
+      bring(PACK.replace("bench-notes", "notes-" + i), true).andExpect(status().isOk());
+    }
+    bring(PACK.replace("bench-notes", "one-more"), true)
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].accepted").value(Matchers.containsString("20")));
+    bring(PACK.replace("bench-notes", "notes-" + here), true).andExpect(status().isOk());
+    for (int i = here; i < ReferenceDesk.MOST_PACKS; i++) {
+      web.perform(delete("/api/packs/notes-" + i)).andExpect(status().isNoContent());
+    }
+  }
+
+  @Test
+  void aPackThatCannotBeReadAnyMoreIsToldAndTheOthersAreInUse() throws Exception {
+    PackRepository rows = APP.bean(PackRepository.class);
+    rows.save(new PackEntity("older", "schema: 0\nid: older\n", Instant.EPOCH));
+    desk.reopen();
+    assertThat(desk.pack("older").pack()).isNull();
+    assertThat(desk.pack("older").on()).isFalse();
+    assertThat(desk.pack("older").yaml()).contains("schema: 0");
+    assertThat(desk.examiner().shelf().makers()).isNotEmpty();
+    desk.remove("older");
   }
 
   @Test

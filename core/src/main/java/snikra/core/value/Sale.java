@@ -1,0 +1,51 @@
+package snikra.core.value;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import org.jspecify.annotations.Nullable;
+import snikra.core.specimen.ComparableSale;
+
+/**
+ * A sale in the sales book of a collection: what was sold, and what is known of the selling.
+ *
+ * @param knife what was sold, at the price told
+ * @param premium per cent the buyer paid on top of the price told, as a sale room takes; null where
+ *     the price is all there was
+ * @param source where it is told
+ * @param note what else is told
+ */
+public record Sale(
+    ComparableSale knife,
+    @Nullable BigDecimal premium,
+    @Nullable String source,
+    @Nullable String note) {
+  private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
+
+  /** The same sale at all the buyer paid, as others are weighed by. */
+  public ComparableSale all() {
+    if (premium == null || premium.signum() == 0) {
+      return knife;
+    }
+    BigDecimal times = BigDecimal.ONE.add(premium.divide(HUNDRED, MathContext.DECIMAL64));
+    return new ComparableSale(
+        knife.described(),
+        knife.price().multiply(times, MathContext.DECIMAL64),
+        knife.currency(),
+        knife.sold(),
+        knife.maker(),
+        knife.pattern(),
+        knife.grade(),
+        knife.handle(),
+        knife.made(),
+        knife.box(),
+        knife.asked());
+  }
+
+  /** Whether both tell of one sale: the same knife at the same price on the same day. */
+  public boolean isLike(Sale other) {
+    return knife.described().equalsIgnoreCase(other.knife.described())
+        && knife.price().compareTo(other.knife.price()) == 0
+        && knife.currency().equals(other.knife.currency())
+        && java.util.Objects.equals(knife.sold(), other.knife.sold());
+  }
+}

@@ -1,0 +1,113 @@
+package snikra.formats;
+
+import java.text.Normalizer;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import snikra.core.condition.BoxBook;
+import snikra.core.condition.ConditionBook;
+import snikra.core.reference.ReferenceShelf;
+
+/** Names of the trade as people write them, and what they stand for on the shelf. */
+final class Names {
+  private static final String HANDLE = "handle_material";
+
+  private final Map<String, String> makers = new HashMap<>();
+  private final Map<String, String> patterns = new HashMap<>();
+  private final Map<String, String> grades = new HashMap<>();
+  private final Map<String, String> handles = new HashMap<>();
+  private final Map<String, String> boxes = new HashMap<>();
+  private final Map<String, String> asked = new HashMap<>();
+
+  Names(ReferenceShelf shelf, Map<String, Map<String, List<String>>> shortForms) {
+    shelf
+        .makers()
+        .forEach(
+            m -> {
+              both(makers, m.name(), m.id());
+            });
+    shelf
+        .patterns()
+        .patterns()
+        .forEach(
+            p -> {
+              both(patterns, p.name(), p.id());
+              p.alsoCalled().forEach(a -> put(patterns, a.name(), p.id()));
+            });
+    for (ConditionBook.Grade g : shelf.condition().grades()) {
+      both(grades, g.label(), g.id());
+    }
+    shelf
+        .clues()
+        .feature(HANDLE)
+        .ifPresent(f -> f.clues().forEach(c -> both(handles, c.label(), c.id())));
+    if (shelf.condition().box() != null) {
+      for (BoxBook.Level l : shelf.condition().box().grades()) {
+        both(boxes, l.label(), l.id());
+      }
+    }
+    Map<String, Map<String, String>> by =
+        Map.of("grade", grades, "handle", handles, "box", boxes, "asked", asked);
+    shortForms.forEach(
+        (field, all) ->
+            all.forEach((id, words) -> words.forEach(w -> by.get(field).put(key(w), id))));
+  }
+
+  // A name that stands for two stands for neither: the first is kept.
+  private static void put(Map<String, String> names, String name, String id) {
+    names.putIfAbsent(key(name), id);
+  }
+
+  // A table we wrote ourselves has ids where another has names.
+  private static void both(Map<String, String> names, String name, String id) {
+    put(names, name, id);
+    put(names, id, id);
+  }
+
+  Optional<String> maker(String written) {
+    return find(makers, written);
+  }
+
+  Optional<String> pattern(String written) {
+    return find(patterns, written);
+  }
+
+  Optional<String> grade(String written) {
+    return find(grades, written);
+  }
+
+  Optional<String> handle(String written) {
+    return find(handles, written);
+  }
+
+  Optional<String> box(String written) {
+    return find(boxes, written);
+  }
+
+  Optional<Boolean> asked(String written) {
+    return find(asked, written).map("asked"::equals);
+  }
+
+  private static Optional<String> find(Map<String, String> names, String written) {
+    return Optional.ofNullable(names.get(key(written)));
+  }
+
+  // The same words in any order are the same name: "bone, jigged" and "jigged bone".
+  private static String key(String name) {
+    Set<String> words = new TreeSet<>(Arrays.asList(folded(name).split(" ")));
+    return String.join(" ", words);
+  }
+
+  /** Without case, accents and signs. */
+  static String folded(String text) {
+    return Normalizer.normalize(text.toLowerCase(Locale.ROOT), Normalizer.Form.NFD)
+        .replaceAll("\\p{M}|['\u2019]", "")
+        .replaceAll("[^\\p{L}\\p{N}]+", " ")
+        .strip();
+  }
+}

@@ -1,0 +1,196 @@
+package snikra.server.sales;
+
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import snikra.core.examination.Examiner;
+import snikra.core.value.KeptSale;
+import snikra.core.value.MarketCheck;
+import snikra.core.value.Sale;
+import snikra.formats.SaleFormat;
+import snikra.formats.SalesTable;
+import snikra.formats.SalesTable.SalesField;
+import snikra.formats.SalesTable.SalesRead;
+
+/** {@code /api/sales}: the sales book. */
+@RestController
+@RequestMapping("/api/sales")
+class SalesController {
+  /** So many are left out in turn, so that it takes seconds and not minutes. */
+  private static final int MOST_TRIED = 100;
+
+  private static final int MOST_TOLD = 200;
+
+  private final SalesBook book;
+  private final Supplier<Examiner> desk;
+
+  SalesController(SalesBook book, Supplier<Examiner> desk) {
+    this.book = book;
+    this.desk = desk;
+  }
+
+  /**
+   * What became of a table.
+   *
+   * @param read the first rows, those that cannot be taken in first
+   * @param rows how many there are
+   * @param good how many are sales
+   * @param known how many of those are in the book already, and are not taken in again
+   * @param refused how many cannot be taken in
+   * @param leftover how many have something that was not understood and is kept in the note
+   * @param batch by which what was taken in can be taken out again; null where it was only looked
+   *     at
+   */
+  record TableTold(
+      SalesRead read,
+      List<SalesField> fields,
+      int rows,
+      int good,
+      int known,
+      int refused,
+      int leftover,
+      @Nullable String batch) {}
+
+  @GetMapping
+  List<KeptSale> all() {
+    return book.all();
+  }
+
+  /**
+   * Keeps a sale.
+   *
+   * @param id an id of the sender's own, so that what is sent twice is kept once
+   */
+  @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
+  @ResponseStatus(HttpStatus.CREATED)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      required = true,
+      content = @Content(schema = @Schema(implementation = Sale.class)))
+  KeptSale add(@RequestParam UUID id, @RequestBody String body) {
+    return book.add(id.toString(), read(body));
+  }
+
+  @PutMapping(path = "/{id}", consumes = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      required = true,
+      content = @Content(schema = @Schema(implementation = Sale.class)))
+  KeptSale change(@PathVariable String id, @RequestBody String body) {
+    return book.change(id, read(body));
+  }
+
+  private Sale read(String body) {
+    return SaleFormat.read(body, desk.get().shelf());
+  }
+
+  /** Takes a sale out; it can be put back. */
+  @DeleteMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(@PathVariable String id) {
+    book.remove(id, true);
+  }
+
+  @PostMapping("/{id}/restore")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void restore(@PathVariable String id) {
+    book.remove(id, false);
+  }
+
+  /**
+   * Takes in a table of any shape, or only looks at it.
+   *
+   * @param currency of amounts that do not say
+   * @param columns what each column is, where the collector said so
+   * @param keep whether it is taken in
+   */
+  @PostMapping(path = "/table", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+  TableTold table(
+      @RequestParam(defaultValue = "the table") String name,
+      @RequestParam String currency,
+      @RequestParam(required = false) @Nullable List<String> columns,
+      @RequestParam(defaultValue = "false") boolean keep,
+      @RequestBody(required = false) byte @Nullable [] body) {
+    SalesRead read =
+        new SalesTable(desk.get().shelf(), currency)
+            .read(name, body == null ? new byte[0] : body, columns == null ? List.of() : columns);
+    List<Sale> anew = new ArrayList<>();
+    int good = 0;
+    for (SalesTable.RowRead row : read.rows()) {
+      if (row.sale() != null) {
+        good++;
+        boolean isKnown =
+            book.all().stream().anyMatch(k -> k.sale().isLike(row.sale()))
+                || anew.stream().anyMatch(s -> s.isLike(row.sale()));
+        if (!isKnown) {
+          anew.add(row.sale());
+        }
+      }
+    }
+    String batch = keep && !anew.isEmpty() ? book.addAll(anew) : null;
+    return new TableTold(
+        told(read),
+        SalesTable.fields(),
+        read.rows().size(),
+        good,
+        good - anew.size(),
+        read.rows().size() - good,
+        (int) read.rows().stream().filter(r -> !r.leftover().isEmpty()).count(),
+        batch);
+  }
+
+  private static SalesRead told(SalesRead read) {
+    List<SalesTable.RowRead> rows =
+        read.rows().stream()
+            .sorted(java.util.Comparator.comparing(r -> r.problems().isEmpty()))
+            .limit(MOST_TOLD)
+            .toList();
+    return new SalesRead(read.encoding(), read.separator(), read.headed(), read.columns(), rows);
+  }
+
+  /** Takes out all that one table brought. */
+  @DeleteMapping("/table/{batch}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void removeTable(@PathVariable String batch) {
+    book.removeBatch(batch, true);
+  }
+
+  @PostMapping("/table/{batch}/restore")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void restoreTable(@PathVariable String batch) {
+    book.removeBatch(batch, false);
+  }
+
+  /** The book as a table, to save. */
+  @GetMapping(path = "/table", produces = "text/csv")
+  ResponseEntity<String> csv() {
+    String file = ContentDisposition.attachment().filename("sales.csv").build().toString();
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, file)
+        .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
+        .body(SalesTable.write(book.all().stream().map(KeptSale::sale).toList()));
+  }
+
+  /** How well the sales tell one another's prices: each of some is left out in turn. */
+  @PostMapping("/check")
+  MarketCheck.Found check() {
+    return desk.get().trySales(MOST_TRIED);
+  }
+}

@@ -1,0 +1,207 @@
+package snikra.server.sales;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import java.nio.charset.StandardCharsets;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.http.MediaType;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.ResultActions;
+import snikra.core.value.KeptSale;
+import snikra.server.TestApp;
+import snikra.server.reference.ReferenceDesk;
+import tools.jackson.databind.JsonNode;
+
+class SalesApiTest {
+  private static final String SOLD =
+      """
+      {"knife": {"described": "A like jack", "price": 100, "currency": "GBP", "sold": "2025"}%s}
+      """;
+  private static final String TABLE =
+      """
+      Item;Sold for;Date;Condition
+      Jack, two blades;\u00a3 45;May 2024;VG
+      Jack, bone;sixty;2023;Good
+      Pen knife;1.200,50 EUR;14.5.2023;as new
+      """;
+
+  @RegisterExtension static final TestApp APP = new TestApp();
+  private final MockMvc web = APP.web();
+  private final SalesBook book = APP.bean(SalesBook.class);
+  private final ReferenceDesk desk = APP.bean(ReferenceDesk.class);
+
+  @AfterEach
+  void theBookIsEmptyAgain() {
+    book.all().stream().map(KeptSale::id).toList().forEach(id -> book.remove(id, true));
+  }
+
+  private String add(String body) throws Exception {
+    UUID id = UUID.randomUUID();
+    web.perform(post("/api/sales?id=" + id).contentType(MediaType.APPLICATION_JSON).content(body))
+        .andExpect(status().isCreated())
+        .andExpect(jsonPath("$.id").value(id.toString()));
+    return id.toString();
+  }
+
+  private ResultActions table(String more) throws Exception {
+    return web.perform(
+        post("/api/sales/table?currency=GBP" + more)
+            .contentType(MediaType.APPLICATION_OCTET_STREAM)
+            .content(TABLE.getBytes(StandardCharsets.UTF_8)));
+  }
+
+  private ResultActions valued() throws Exception {
+    return web.perform(
+        post("/api/examine")
+            .contentType(MediaType.APPLICATION_JSON)
+            .content("{\"specimen\":{\"frame\":\"canoe\"}}"));
+  }
+
+  @Test
+  void aSaleIsEnteredOnceAndValuesEveryKnife() throws Exception {
+    valued().andExpect(jsonPath("$.value.counted").value(0));
+    String fingerprint = desk.fingerprint();
+    String id = add(SOLD.formatted(", \"premium\": 20"));
+    assertThat(desk.fingerprint()).isNotEqualTo(fingerprint);
+    valued()
+        .andExpect(jsonPath("$.value.counted").value(1))
+        .andExpect(jsonPath("$.value.sales[0].id").value(id))
+        .andExpect(jsonPath("$.value.sales[0].price").value(120));
+    book.reopen();
+    desk.reopen();
+    valued().andExpect(jsonPath("$.value.counted").value(1));
+  }
+
+  @Test
+  void sentTwiceItIsKeptOnce() throws Exception {
+    String id = add(SOLD.formatted(""));
+    web.perform(
+            post("/api/sales?id=" + id)
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(SOLD.formatted("")))
+        .andExpect(status().isCreated());
+    assertThat(book.all()).hasSize(1);
+  }
+
+  @Test
+  void aSaleIsChangedTakenOutAndPutBack() throws Exception {
+    String id = add(SOLD.formatted(""));
+    web.perform(
+            put("/api/sales/" + id)
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(SOLD.formatted("").replace("100", "80")))
+        .andExpect(jsonPath("$.sale.knife.price").value(80));
+    web.perform(delete("/api/sales/" + id)).andExpect(status().isNoContent());
+    valued().andExpect(jsonPath("$.value.counted").value(0));
+    web.perform(post("/api/sales/" + id + "/restore")).andExpect(status().isNoContent());
+    web.perform(get("/api/sales")).andExpect(jsonPath("$[0].id").value(id));
+    web.perform(delete("/api/sales/nobody"))
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("sale"));
+  }
+
+  @Test
+  void whatIsNoSaleIsRefusedByItsField() throws Exception {
+    web.perform(
+            post("/api/sales?id=" + UUID.randomUUID())
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(SOLD.formatted("").replace("\"2025\"", "\"soon\"")))
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("knife.sold"));
+    web.perform(
+            post("/api/sales?id=" + UUID.randomUUID())
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(SOLD.formatted(", \"premium\": 900")))
+        .andExpect(jsonPath("$.problems[0].field").value("premium"));
+    assertThat(book.all()).isEmpty();
+  }
+
+  @Test
+  void aTableIsLookedAtTakenInOnceAndOutInOneStep() throws Exception {
+    table("")
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.read.separator").value("semicolon"))
+        .andExpect(jsonPath("$.read.columns[1].field").value("price"))
+        .andExpect(jsonPath("$.rows").value(3))
+        .andExpect(jsonPath("$.good").value(2))
+        .andExpect(jsonPath("$.refused").value(1))
+        .andExpect(jsonPath("$.leftover").value(1))
+        .andExpect(jsonPath("$.read.rows[0].problems[0].given").value("sixty"))
+        .andExpect(jsonPath("$.read.rows[0].line").value(3))
+        .andExpect(jsonPath("$.batch").doesNotExist());
+    assertThat(book.all()).isEmpty();
+    String answer =
+        table("&keep=true").andReturn().getResponse().getContentAsString(StandardCharsets.UTF_8);
+    JsonNode told = snikra.formats.Json.mapper().readTree(answer);
+    assertThat(book.all()).hasSize(2);
+    table("&keep=true")
+        .andExpect(jsonPath("$.known").value(2))
+        .andExpect(jsonPath("$.batch").doesNotExist());
+    String batch = told.path("batch").asString("");
+    web.perform(delete("/api/sales/table/" + batch)).andExpect(status().isNoContent());
+    assertThat(book.all()).isEmpty();
+    web.perform(post("/api/sales/table/" + batch + "/restore")).andExpect(status().isNoContent());
+    assertThat(book.all()).hasSize(2);
+    web.perform(delete("/api/sales/table/none"))
+        .andExpect(jsonPath("$.problems[0].field").value("batch"));
+  }
+
+  @Test
+  void columnsCanBeTakenForSomethingElse() throws Exception {
+    table("&columns=described,left-out,sold,note").andExpect(jsonPath("$.good").value(0));
+    table("&columns=described,price")
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("columns"));
+  }
+
+  @Test
+  void theBookGoesOutAsATableThatComesBack() throws Exception {
+    add(
+        SOLD.formatted(", \"premium\": 20, \"source\": \"=a list\"")
+            .replace("A like jack", "A \\\"like\\\" jack, bone"));
+    String csv =
+        web.perform(get("/api/sales/table"))
+            .andExpect(status().isOk())
+            .andReturn()
+            .getResponse()
+            .getContentAsString(StandardCharsets.UTF_8);
+    assertThat(csv).contains("\"A \"\"like\"\" jack, bone\"").contains(",'=a list");
+    web.perform(
+            post("/api/sales/table?currency=EUR")
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .content(csv.getBytes(StandardCharsets.UTF_8)))
+        .andExpect(jsonPath("$.good").value(1))
+        .andExpect(jsonPath("$.known").value(1));
+  }
+
+  @Test
+  void theSampleSalesAreAllOfKnownMakersAndPatternsAndComeOnce() throws Exception {
+    DemoSales.fill(book, desk.examiner().shelf());
+    assertThat(book.all())
+        .hasSizeGreaterThanOrEqualTo(40)
+        .allMatch(s -> s.sale().knife().maker() != null && s.sale().knife().pattern() != null)
+        .allMatch(s -> s.sale().note() == null);
+    int many = book.all().size();
+    DemoSales.fill(book, desk.examiner().shelf());
+    assertThat(book.all()).hasSize(many);
+  }
+
+  @Test
+  void theSalesAreTriedOnOneAnother() throws Exception {
+    for (int i = 0; i < 4; i++) {
+      add(SOLD.formatted("").replace("100", "" + (90 + 10 * i)));
+    }
+    web.perform(post("/api/sales/check"))
+        .andExpect(jsonPath("$.knives").value(4))
+        .andExpect(jsonPath("$.error").isNumber());
+  }
+}

@@ -1,0 +1,192 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useRef, useState } from "react";
+import { api } from "../../api/client";
+import type { Book, KeptSale } from "../../api/types";
+import { money } from "../../format";
+import { useKeys } from "../../keys";
+import { Failed } from "../../ui/failed";
+import { useToast } from "../../ui/toasts";
+import { BringTable } from "./bring";
+import { SaleForm } from "./form";
+import { find } from "./search";
+import { Trust } from "./trust";
+
+const SHOWN = 200;
+
+/** What like knives brought, entered once for the whole collection. */
+export function SalesPage({ book }: { book: Book }) {
+  const queries = useQueryClient();
+  const toast = useToast();
+  const sales = useQuery({ queryKey: ["sales"], queryFn: api.sales });
+  const [words, setWords] = useState("");
+  const [open, setOpen] = useState<KeptSale | "new">();
+  const [bringing, setBringing] = useState(false);
+  const opener = useRef<HTMLElement | null>(null);
+  useKeys({ "+": () => setOpen("new") });
+  useEffect(() => {
+    document.title = "Sales book \u2013 Snikra";
+  }, []);
+  const changed = async () => {
+    await queries.invalidateQueries({ queryKey: ["sales"] });
+    // Every value in the tray is another now.
+    await queries.invalidateQueries({ queryKey: ["tray"] });
+  };
+  const attempt = async (done: Promise<unknown>, text: string, undo?: () => Promise<unknown>) => {
+    try {
+      await done;
+      toast(text, undo && (() => attempt(undo(), "As it was before.")));
+    } catch (e) {
+      toast(`That could not be done. ${(e as Error).message}`);
+    }
+    await changed();
+  };
+  if (sales.isError)
+    return (
+      <Failed
+        what="The sales book could not be opened."
+        error={sales.error}
+        onAgain={() => sales.refetch()}
+      />
+    );
+  if (sales.isPending) return <p className="voice p-6 text-ink3">Opening the sales book.</p>;
+  const found = find(sales.data, words, book);
+  return (
+    <main className="px-4 pt-3 pb-8 lg:px-6">
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
+        <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">Sales book</h1>
+        <p className="text-ink2">{count(sales.data.length)} that value every knife in the tray</p>
+        <span className="ml-auto flex flex-wrap gap-3">
+          <button type="button" className="press" onClick={() => setOpen("new")}>
+            Add a sale
+          </button>
+          <button type="button" className="press" onClick={() => setBringing(true)}>
+            Bring a table
+          </button>
+          {sales.data.length > 0 && (
+            <a className="press inline-flex items-center" href="/api/sales/table" download>
+              Save as a table
+            </a>
+          )}
+        </span>
+      </div>
+      {sales.data.length === 0 ? (
+        <p className="voice mt-3 max-w-[44rem] text-ink3">
+          Nothing yet. Enter what like knives brought once, here, and each knife finds the sales that are most
+          like it. A list you have in a spreadsheet can be brought as it is: columns are found by their
+          headings and by what stands in them.
+        </p>
+      ) : (
+        <>
+          <label className="mt-2 block max-w-[26rem]">
+            <span className="sr-only">Search the sales</span>
+            <input
+              type="search"
+              className="entry"
+              placeholder="Search: maker, pattern, words, a year"
+              value={words}
+              onChange={(e) => setWords(e.target.value)}
+            />
+          </label>
+          <SalesTable
+            sales={found.slice(0, SHOWN)}
+            book={book}
+            onOpen={(sale, from) => {
+              opener.current = from;
+              setOpen(sale);
+            }}
+          />
+          <p role="status" className="mt-1 text-ink2">
+            {words && `${count(found.length)} found. `}
+            {found.length > SHOWN && `The latest ${SHOWN} are shown; search to find the others.`}
+          </p>
+          <Trust key={sales.dataUpdatedAt} count={sales.data.length} />
+        </>
+      )}
+      {open && (
+        <SaleForm
+          kept={open === "new" ? undefined : open}
+          like={sales.data.at(-1)?.sale}
+          book={book}
+          from={opener}
+          onClose={() => setOpen(undefined)}
+          onKept={changed}
+          onRemove={(s) =>
+            attempt(api.removeSale(s.id), `${s.sale.knife.described} was taken out.`, () =>
+              api.restoreSale(s.id),
+            )
+          }
+        />
+      )}
+      {bringing && (
+        <BringTable
+          currency={sales.data.at(-1)?.sale.knife.currency ?? "GBP"}
+          onClose={() => setBringing(false)}
+          onBrought={(batch, many) =>
+            attempt(Promise.resolve(), `${count(many)} taken in.`, () => api.removeTable(batch))
+          }
+        />
+      )}
+    </main>
+  );
+}
+
+const count = (n: number) => `${n.toLocaleString()} ${n === 1 ? "sale" : "sales"}`;
+
+const CELL = "border-t border-rule py-1 pr-3 align-baseline";
+
+function SalesTable({
+  sales,
+  book,
+  onOpen,
+}: {
+  sales: KeptSale[];
+  book: Book;
+  onOpen: (sale: KeptSale, from: HTMLElement) => void;
+}) {
+  const name = (all: { id: string; name: string }[], id: string | undefined) =>
+    all.find((o) => o.id === id)?.name ?? id;
+  return (
+    <table className="mt-2 w-full text-left" aria-label="Sales, the latest first">
+      <thead className="text-ink2">
+        <tr>
+          <th className="w-28 font-normal max-sm:hidden">When</th>
+          <th className="font-normal">What was sold</th>
+          <th className="w-48 font-normal max-lg:hidden">Maker</th>
+          <th className="w-48 font-normal max-lg:hidden">Pattern</th>
+          <th className="w-28 font-normal max-sm:hidden">Grade</th>
+          <th className="w-36 text-right font-normal">Price</th>
+        </tr>
+      </thead>
+      <tbody>
+        {sales.map((s) => {
+          const { knife, premium } = s.sale;
+          return (
+            <tr key={s.id}>
+              <td className={`num text-ink2 max-sm:hidden ${CELL}`}>{knife.sold}</td>
+              <td className={CELL}>
+                <button
+                  type="button"
+                  className="min-h-6 text-left underline"
+                  onClick={(e) => onOpen(s, e.currentTarget)}
+                >
+                  {knife.described}
+                </button>
+              </td>
+              <td className={`max-lg:hidden ${CELL}`}>{name(book.makers, knife.maker)}</td>
+              <td className={`max-lg:hidden ${CELL}`}>{name(book.patterns, knife.pattern)}</td>
+              <td className={`max-sm:hidden ${CELL}`}>
+                {book.condition.grades.find((g) => g.id === knife.grade)?.label}
+              </td>
+              <td className="num border-t border-rule py-1 text-right align-baseline">
+                {money(knife.price, knife.currency)}
+                <span className="block text-[0.78125rem]/4 text-ink2">
+                  {[premium && `and ${premium}%`, knife.asked && "only asked"].filter(Boolean).join(", ")}
+                </span>
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,203 @@
+// @vitest-environment happy-dom
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
+import { MemoryRouter } from "react-router";
+import { afterEach, beforeEach, expect, test, vi } from "vitest";
+import { api, Refused } from "../../api/client";
+import type { Book, KeptSale, Sale, TableTold } from "../../api/types";
+import { PreferencesProvider } from "../../preferences";
+import { ToastProvider } from "../../ui/toasts";
+import { SalesPage } from ".";
+import { find } from "./search";
+
+const BOOK = {
+  makers: [{ id: "thrale", name: "Thrale Works" }],
+  patterns: [{ id: "jack", name: "Jack" }],
+  questions: [],
+  condition: { grades: [{ id: "good", label: "Good" }], box: { grades: [] } },
+} as unknown as Book;
+
+const sale = (
+  id: string,
+  described: string,
+  more: Partial<Sale["knife"]> = {},
+  rest: Partial<Sale> = {},
+): KeptSale => ({
+  id,
+  sale: { knife: { described, price: 40, currency: "GBP", ...more }, ...rest },
+});
+
+let kept: KeptSale[];
+
+function show() {
+  vi.spyOn(api, "sales").mockImplementation(async () => kept);
+  render(
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+      <PreferencesProvider>
+        <ToastProvider>
+          <MemoryRouter>
+            <SalesPage book={BOOK} />
+          </MemoryRouter>
+        </ToastProvider>
+      </PreferencesProvider>
+    </QueryClientProvider>,
+  );
+}
+
+beforeEach(() => {
+  kept = [
+    sale("a", "A jack", { maker: "thrale", pattern: "jack", grade: "good", sold: "2024-05" }),
+    sale("b", "A pen knife", { asked: true }, { premium: 20, source: "Autumn list" }),
+  ];
+});
+afterEach(() => {
+  cleanup();
+  vi.restoreAllMocks();
+});
+
+test("an empty book says what it is for", async () => {
+  kept = [];
+  show();
+  await screen.findByText(/Enter what like knives brought once/);
+  expect(screen.queryByRole("table")).toBeNull();
+});
+
+test("sales stand with what is known of them, the latest first", async () => {
+  show();
+  const rows = (await screen.findAllByRole("row")).slice(1);
+  expect(rows[1]?.textContent).toContain("A pen knife");
+  expect(rows[1]?.textContent).toContain("and 20%, only asked");
+  expect(rows[0]?.textContent).toContain("Thrale Works");
+  screen.getByText("2 sales that value every knife in the tray");
+});
+
+test("words find names, grades and sources alike, without accents", () => {
+  const ids = (words: string) => find(kept, words, BOOK).map((s) => s.id);
+  expect(ids("")).toEqual(["a", "b"]);
+  expect(ids("thrale good")).toEqual(["a"]);
+  expect(ids("AUTUMN")).toEqual(["b"]);
+  expect(ids("\u00e0utumn")).toEqual(["b"]);
+  expect(ids("thrale pen")).toEqual([]);
+});
+
+test("a new sale begins in the currency of the last, and is kept once", async () => {
+  kept = [sale("a", "A jack", { currency: "EUR" })];
+  show();
+  const add = vi.spyOn(api, "addSale").mockResolvedValue(sale("c", "x"));
+  vi.spyOn(api, "money").mockResolvedValue({ amount: 55 });
+  fireEvent.click(await screen.findByText("Add a sale"));
+  const sheet = within(screen.getByRole("dialog"));
+  fireEvent.click(sheet.getByText("Keep it"));
+  sheet.getByText("must say what was sold.");
+  const type = async (label: string, text: string) => {
+    fireEvent.change(sheet.getByLabelText(label), { target: { value: text } });
+    fireEvent.blur(sheet.getByLabelText(label));
+  };
+  await type("What was sold", "A congress");
+  await type("Price", "55");
+  await waitFor(() => expect((sheet.getByLabelText("Price") as HTMLInputElement).value).toBe("55 EUR"));
+  fireEvent.click(sheet.getByText("Keep it"));
+  await waitFor(() => expect(add).toHaveBeenCalledTimes(1));
+  expect(add.mock.calls[0]?.[1].knife).toMatchObject({ described: "A congress", price: 55, currency: "EUR" });
+});
+
+test("what is refused stays in hand with its field", async () => {
+  show();
+  vi.spyOn(api, "changeSale").mockRejectedValue(
+    new Refused(400, "no", [
+      { field: "knife.price", given: "0", accepted: "must be more than 0" },
+      { field: "premium", given: "900", accepted: "must be 100 or less" },
+    ]),
+  );
+  fireEvent.click(await screen.findByText("A jack"));
+  fireEvent.click(screen.getByText("Keep it"));
+  await screen.findByText(/must be more than 0/);
+  screen.getByText("On top: must be 100 or less.");
+});
+
+test("a sale is taken out and comes back", async () => {
+  show();
+  const remove = vi.spyOn(api, "removeSale").mockResolvedValue(undefined as never);
+  const restore = vi.spyOn(api, "restoreSale").mockResolvedValue(undefined as never);
+  fireEvent.click(await screen.findByText("A jack"));
+  fireEvent.click(screen.getByText("Take it out"));
+  await waitFor(() => expect(remove).toHaveBeenCalledWith("a"));
+  fireEvent.click(await screen.findByText("Undo"));
+  await waitFor(() => expect(restore).toHaveBeenCalledWith("a"));
+});
+
+const TOLD: TableTold = {
+  read: {
+    encoding: "UTF-8",
+    separator: "comma",
+    headed: true,
+    columns: [
+      { title: "Item", field: "described", sample: "A jack" },
+      { title: "Cost", field: "note", sample: "45" },
+    ],
+    rows: [
+      {
+        line: 3,
+        problems: [{ field: "Price", given: "free", accepted: "must be one amount" }],
+        leftover: [],
+      },
+      { line: 2, problems: [], leftover: ["Maker: Nobody"], sale: sale("x", "A trapper").sale },
+    ],
+  },
+  fields: [
+    { id: "described", label: "What was sold" },
+    { id: "price", label: "Price" },
+    { id: "note", label: "Note" },
+  ],
+  rows: 2,
+  good: 1,
+  known: 0,
+  refused: 1,
+  leftover: 1,
+};
+
+test("a table is looked at, its columns told otherwise, taken in, and out again in one step", async () => {
+  show();
+  const read = vi
+    .spyOn(api, "salesTable")
+    .mockImplementation(async (_file, _currency, _columns, keep) => (keep ? { ...TOLD, batch: "t1" } : TOLD));
+  const out = vi.spyOn(api, "removeTable").mockResolvedValue(undefined as never);
+  fireEvent.click(await screen.findByText("Bring a table"));
+  const sheet = within(screen.getByRole("dialog"));
+  fireEvent.change(sheet.getByLabelText("Table to bring"), {
+    target: { files: [new File(["Item,Cost\nA jack,45"], "list.csv")] },
+  });
+  expect((await sheet.findByTestId("report")).textContent).toBe(
+    "2 rows, parted by comma, read as UTF-8. 1 can be taken in; 1 cannot. In 1 something is not known and stays in the note.",
+  );
+  sheet.getByText(/Price, free: must be one amount/);
+  sheet.getByText(/Maker: Nobody/);
+  fireEvent.change(sheet.getByLabelText("What Cost is"), { target: { value: "price" } });
+  await waitFor(() => expect(read.mock.calls.at(-1)?.[2]).toEqual(["described", "price"]));
+  fireEvent.click(await sheet.findByText("Take in 1 sale"));
+  await waitFor(() => expect(read.mock.calls.at(-1)?.[3]).toBe(true));
+  fireEvent.click(await screen.findByText("Undo"));
+  await waitFor(() => expect(out).toHaveBeenCalledWith("t1"));
+});
+
+test("how far to trust them is worked out when asked, from four sales on", async () => {
+  show();
+  await screen.findByText("A jack");
+  expect(screen.queryByText("How far to trust them")).toBeNull();
+  cleanup();
+  kept = ["a", "b", "c", "d"].map((id) => sale(id, id));
+  vi.spyOn(api, "trySales").mockResolvedValue({
+    knives: 4,
+    half: 0.5,
+    nineTenths: 0.93,
+    error: 0.3,
+    nearest: 0.5,
+    plain: 1.2,
+    width: 4,
+  });
+  show();
+  fireEvent.click(await screen.findByText("Try them"));
+  const found = within(await screen.findByTestId("trust"));
+  found.getByText("93% (nine in ten is right)");
+  found.getByText("120%");
+});
