@@ -139,6 +139,7 @@ export const api = {
     answered(client.DELETE("/api/sales/table/{batch}", { params: { path: { batch } } })),
   restoreTable: (batch: string) =>
     answered(client.POST("/api/sales/table/{batch}/restore", { params: { path: { batch } } })),
+  topPrice: (body: Body<"/api/top-price", "post">) => answered(client.POST("/api/top-price", { body })),
   trySales: () => answered(client.POST("/api/sales/check")),
   money: (written: string) => answered(client.GET("/api/read/money", { params: { query: { written } } })),
   mean: (reading: string[]) => answered(client.GET("/api/read/mean", { params: { query: { reading } } })),

@@ -28,11 +28,14 @@ export function useGrading() {
   const head = async (school: string) => {
     if (!grading) return;
     const before = choiceOf(grading);
+    // Chosen at once; what the server says of it comes a moment later.
+    queries.setQueryData(gradingQuery.queryKey, { ...grading, heads: school });
     try {
       await judge({ ...before, heads: school });
       const label = grading.schools.find((s) => s.school.id === school)?.school.label;
       toast(`${label} heads every page of this collection.`, () => judge(before));
     } catch (e) {
+      queries.setQueryData(gradingQuery.queryKey, grading);
       toast(`The school stays as it was. ${(e as Error).message}`);
     }
   };

@@ -180,6 +180,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/top-price": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["topPrice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sales": {
         parameters: {
             query?: never;
@@ -2556,6 +2572,27 @@ export interface components {
             /** Format: double */
             was: number;
         };
+        TopPrice: {
+            even: number;
+            safe: number;
+            ask: number;
+        };
+        TopPricePlan: {
+            /** Format: double */
+            margin: number;
+            /** Format: double */
+            fees: number;
+            postage: number;
+            restoration: number;
+            /** Format: double */
+            restored: number;
+            /** Format: double */
+            goesWell: number;
+        };
+        TopPriceRequest: {
+            specimen: components["schemas"]["Specimen"];
+            plan: components["schemas"]["TopPricePlan"];
+        };
         TrayEntry: {
             id: string;
             /** Format: int32 */
@@ -2599,7 +2636,7 @@ export interface components {
             likeness: number;
         };
         ValueVerdictWeighed: {
-            id?: string;
+            id: string;
             described: string;
             price: number;
             adjusted: number;
@@ -3178,6 +3215,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Progress"];
+                };
+            };
+        };
+    };
+    topPrice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TopPriceRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TopPrice"];
                 };
             };
         };

@@ -1,9 +1,14 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import type { ComparableSale, Verdict } from "../../../api/types";
+import { api } from "../../../api/client";
+import type { ComparableSale, Specimen, Verdict } from "../../../api/types";
+import { money } from "../../../format";
 import { SaleFields } from "../../sales/fields";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { Ladder } from "../value/ladder";
+import { TopPrice } from "../value/top-price";
 import { Worth } from "../value/worth";
 import { Rows } from "./rows";
 
@@ -13,10 +18,14 @@ const MOST_OF_BOOK = 8;
 export function ValueStation({ knife, book }: StationProps) {
   const value = knife.verdict?.value;
   const [, setQuery] = useSearchParams();
+  const [without, setWithout] = useState<string[]>([]);
+  const leave = (id: string) =>
+    setWithout((ids) => (ids.includes(id) ? ids.filter((o) => o !== id) : [...ids, id]));
   const onGo = (at: string) => setQuery({ at }, { replace: true });
   return (
     <div className="mt-1">
       {value && <Worth value={value} onGo={onGo} />}
+      <LeftOut knife={knife.specimen} without={without} onAll={() => setWithout([])} />
       <Rows<ComparableSale>
         entries={knife.specimen.comparables}
         name="Sale"
@@ -27,7 +36,14 @@ export function ValueStation({ knife, book }: StationProps) {
           price: 1,
           currency: knife.specimen.comparables.at(-1)?.currency ?? "GBP",
         }}
-        note={(i) => <Ladder of={value?.sales[i]} currency={knife.specimen.comparables[i]?.currency} />}
+        note={(i) => (
+          <Ladder
+            of={value?.sales[i]}
+            currency={knife.specimen.comparables[i]?.currency}
+            without={without}
+            onLeave={leave}
+          />
+        )}
         onChange={(comparables) => knife.change((s) => ({ ...s, comparables }))}
       >
         {(sale, set, i) => (
@@ -39,13 +55,56 @@ export function ValueStation({ knife, book }: StationProps) {
           />
         )}
       </Rows>
-      {value && <FromTheBook value={value} own={knife.specimen.comparables.length} />}
+      {value && (
+        <FromTheBook
+          value={value}
+          own={knife.specimen.comparables.length}
+          without={without}
+          onLeave={leave}
+        />
+      )}
+      {value?.currency && <TopPrice specimen={knife.specimen} currency={value.currency} />}
     </div>
   );
 }
 
+/** What the range would be without some of the sales. */
+function LeftOut({ knife, without, onAll }: { knife: Specimen; without: string[]; onAll: () => void }) {
+  const tried = useQuery({
+    queryKey: ["left-out", knife, without],
+    queryFn: ({ signal }) => api.examine({ specimen: knife, without }, signal),
+    enabled: without.length > 0,
+  });
+  if (without.length === 0) return null;
+  const value = tried.data?.value;
+  return (
+    <p role="status" className="mt-1 border-l-2 border-blue pl-2" data-testid="left-out">
+      Without {without.length === 1 ? "one sale" : `${without.length} sales`}:{" "}
+      {value ? rangeOf(value) : tried.isError ? tried.error.message : "working it out"}{" "}
+      <button type="button" className="min-h-6 underline" onClick={onAll}>
+        Count all again
+      </button>
+    </p>
+  );
+}
+
+const rangeOf = ({ low, high, middle, currency, standsOn }: Verdict["value"]): string =>
+  low === undefined || high === undefined || middle === undefined || !currency
+    ? standsOn
+    : `${money(low, currency)}\u2013${money(high, currency)} in one sale of two, middle ${money(middle, currency)}.`;
+
 /** Sales of the whole collection that count for this knife, the weightiest first. */
-function FromTheBook({ value, own }: { value: Verdict["value"]; own: number }) {
+function FromTheBook({
+  value,
+  own,
+  without,
+  onLeave,
+}: {
+  value: Verdict["value"];
+  own: number;
+  without: string[];
+  onLeave: (id: string) => void;
+}) {
   const sales = value.sales.slice(own);
   return (
     <section aria-labelledby="from-the-book" className="mt-3 border-t border-ink pt-1">
@@ -58,7 +117,7 @@ function FromTheBook({ value, own }: { value: Verdict["value"]; own: number }) {
           <li key={s.id} className="border-b border-rule py-1">
             <span className="block">{s.described}</span>
             <span className="text-ink2">
-              <Ladder of={s} currency={value.currency} />
+              <Ladder of={s} currency={value.currency} without={without} onLeave={onLeave} />
             </span>
           </li>
         ))}

@@ -8,7 +8,18 @@ const HIGH = 26;
 const STEP = 26;
 
 /** From the price of a sale to this knife, step by step, and how much it counts. */
-export function Ladder({ of, currency }: { of: Weighed | undefined; currency: string | undefined }) {
+export function Ladder({
+  of,
+  currency,
+  without = [],
+  onLeave,
+}: {
+  of: Weighed | undefined;
+  currency: string | undefined;
+  /** Sales that are left out to see what they do. */
+  without?: string[];
+  onLeave?: (id: string) => void;
+}) {
   if (!of || !currency) return null;
   if (!of.counted) return <>Shown and not counted: it is in another currency than most.</>;
   const priced = of.steps.filter((s) => s.times !== 1);
@@ -25,6 +36,20 @@ export function Ladder({ of, currency }: { of: Weighed | undefined; currency: st
           : "Alike in all that is told"}
         ; its part in the middle {percent(of.weight)}%
         {of.trust < ODD && ", hardly trusted, as the others do not bear it out"}.
+        {onLeave && (
+          <>
+            {" "}
+            <button
+              type="button"
+              className="min-h-6 underline"
+              aria-pressed={without.includes(of.id)}
+              aria-label={`Leave out: ${of.described}`}
+              onClick={() => onLeave(of.id)}
+            >
+              {without.includes(of.id) ? "Left out" : "Leave out"}
+            </button>
+          </>
+        )}
       </span>
     </span>
   );

@@ -100,6 +100,40 @@ class GradingIT {
   }
 
   @Test
+  void aSchoolOfOnesOwnIsTriedKeptAndHeadsEveryPageOfTheCollection() {
+    Page page = newKnife(1280, 800);
+    page.keyboard().press("c");
+    BenchPage bench = new BenchPage(page);
+    bench.choose("Steel", "Pitted");
+    bench.saved();
+    page.getByText("Schools, and one of your own").click();
+    page.getByText("Make one of my own like this").first().click();
+    Locator sheet = page.getByRole(AriaRole.DIALOG);
+    sheet.getByLabel("Name").fill("At our club");
+    sheet.getByText("Blades", new Locator.GetByTextOptions().setExact(true)).click();
+    Locator deep = sheet.getByLabel("Steel: Deeply pitted lets pass at best");
+    deep.selectOption("mint");
+    sheet.getByText("Keep it").click();
+    assertThat(sheet.getByRole(AriaRole.ALERT))
+        .containsText("Steel, Deeply pitted, mint: must be fair");
+    deep.selectOption("fair");
+    sheet.getByLabel("Steel: Pitted lets pass at best").selectOption("good");
+    sheet.getByText("What would it grade otherwise?").click();
+    assertThat(page.getByTestId("regraded")).containsText("Fair");
+    assertThat(page.getByTestId("regraded")).containsText("Good");
+    sheet.getByText("Keep it").click();
+    assertThat(sheet).isHidden();
+    page.getByLabel("At our club").check();
+    assertThat(page.getByText("At our club heads every page")).isVisible();
+    page.goBack();
+    assertThat(page.getByTestId("school-grade")).hasText("Good");
+    page.getByLabel("School that heads the page").selectOption("usual");
+    assertThat(page.getByTestId("school-grade")).hasText("Fair");
+    page.reload();
+    assertThat(page.getByTestId("school-grade")).hasText("Fair");
+  }
+
+  @Test
   void onAPhoneTheQuestionStandsFirstAndThePointsOfEachBladeAreThere() {
     Page page = newKnife(390, 844);
     BenchPage bench = new BenchPage(page);

@@ -42,12 +42,14 @@ import snikra.core.reference.ReferenceShelf;
 import snikra.core.resemblance.Comparison;
 import snikra.core.resemblance.Likeness;
 import snikra.core.resemblance.Lookalike;
+import snikra.core.specimen.ComparableSale;
 import snikra.core.specimen.LookReliability;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.Specimen;
 import snikra.core.value.Appraiser;
 import snikra.core.value.KeptSale;
 import snikra.core.value.MarketCheck;
+import snikra.core.value.TopPrice;
 import snikra.core.value.ValueVerdict;
 import snikra.core.wording.Wording;
 
@@ -139,7 +141,8 @@ public final class Examiner {
   /**
    * The verdict as it would be without some of the clues.
    *
-   * @param without ids of features and of statements, and {@link #MARK} for what the marks say
+   * @param without ids of features, of statements and of sales, and {@link #MARK} for what the
+   *     marks say
    */
   public Verdict examine(Specimen knife, Set<String> without) {
     PatternVerdict pattern = namer.name(knife);
@@ -176,7 +179,8 @@ public final class Examiner {
     OriginalityJudge originality = new OriginalityJudge(shelf, knife, dated, number, main);
     List<Originality.Finding> done = originality.findings();
     BoxBook.Boxed box = boxed(knife);
-    ValueVerdict value = value(knife, pattern, dated, number, looked, () -> done, box);
+    ValueVerdict value =
+        value(knife, pattern, dated, number, looked, () -> done, box, sales(knife, without));
     return new Verdict(
         pattern,
         markVerdict(marks),
@@ -316,7 +320,7 @@ public final class Examiner {
         dated,
         number,
         shelf.condition().grade(looked),
-        value(knife, pattern, dated, number, looked, done, box),
+        value(knife, pattern, dated, number, looked, done, box, sales(knife, Set.of())),
         box,
         shelf.care().reminders(knife));
   }
@@ -392,8 +396,9 @@ public final class Examiner {
       @Nullable NumberVerdict number,
       Looked looked,
       Supplier<List<Originality.Finding>> done,
-      BoxBook.@Nullable Boxed box) {
-    if (knife.comparables().isEmpty() && sales.isEmpty()) {
+      BoxBook.@Nullable Boxed box,
+      Weighable by) {
+    if (by.own().isEmpty() && by.book().isEmpty()) {
       return Appraiser.nothing();
     }
     boolean isDated = !dated.explanations().isEmpty();
@@ -423,8 +428,29 @@ public final class Examiner {
             done.get().stream()
                 .map(f -> new Appraiser.Altered(f.probability(), f.worth()))
                 .toList()),
-        knife.comparables(),
-        sales);
+        by.own(),
+        by.book());
+  }
+
+  /** Sales a knife is valued by: those that stand with it, and those of the book. */
+  private record Weighable(List<ComparableSale> own, List<KeptSale> book) {}
+
+  // Those that stand with the knife are left out by their place.
+  private Weighable sales(Specimen knife, Set<String> without) {
+    List<ComparableSale> own = knife.comparables();
+    return without.isEmpty()
+        ? new Weighable(own, sales)
+        : new Weighable(
+            IntStream.range(0, own.size())
+                .filter(i -> !without.contains(Appraiser.ownSale(i)))
+                .mapToObj(own::get)
+                .toList(),
+            sales.stream().filter(s -> !without.contains(s.id())).toList());
+  }
+
+  /** The most to pay for a knife that has this verdict, and what to ask for it. */
+  public @Nullable TopPrice topPrice(Verdict verdict, TopPrice.Plan plan) {
+    return appraiser.topPrice(verdict.value(), plan);
   }
 
   // Of years nine in ten of which lie within.

@@ -143,6 +143,16 @@ public final class Appraiser {
         costs(cases, price));
   }
 
+  /** The most to pay and what to ask, for a knife of this value. */
+  public @Nullable TopPrice topPrice(ValueVerdict value, TopPrice.Plan plan) {
+    return TopPrice.of(value, plan, rates.asked());
+  }
+
+  /** By what a sale that stands with the knife itself is told, by its place from 0. */
+  public static String ownSale(int place) {
+    return "sale-" + (place + 1);
+  }
+
   /** Where there is no sale of a like knife. */
   public static ValueVerdict nothing() {
     return new ValueVerdict(
@@ -449,7 +459,7 @@ public final class Appraiser {
       }
       out.add(
           new Weighed(
-              null,
+              ownSale(i),
               sale.described(),
               sale.price(),
               shown(adjusted),

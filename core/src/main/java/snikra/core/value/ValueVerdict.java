@@ -77,13 +77,13 @@ public record ValueVerdict(
   /**
    * One sale with what was made of it.
    *
-   * @param id in the sales book; null where it stands with the knife itself
+   * @param id in the sales book; {@code sale-1} and on for those that stand with the knife itself
    * @param adjusted what it says this knife would bring
    * @param weight its part in the middle, of all that count
    * @param trust 1 where the other sales bear it out, near 0 where they do not
    */
   public record Weighed(
-      @Nullable String id,
+      String id,
       String described,
       BigDecimal price,
       BigDecimal adjusted,

@@ -16,11 +16,14 @@ import snikra.core.examination.Problem;
 import snikra.core.examination.Verdict;
 import snikra.core.reference.Maker;
 import snikra.core.specimen.Specimen;
+import snikra.core.value.TopPrice;
 import snikra.formats.InvalidInput;
+import snikra.formats.Json;
 import snikra.formats.PackFormat;
 import snikra.formats.SpecimenFormat;
 import snikra.server.reference.ReferenceDesk;
 import snikra.server.reference.Verdicts;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 
 /** {@code POST /api/examine}: a specimen in, the whole verdict out, nothing kept. */
@@ -57,6 +60,46 @@ class ExaminationController {
     Specimen knife = SpecimenFormat.read(tree.path("specimen"), with.shelf());
     Set<String> without = without(tree.path("without"));
     return own || !without.isEmpty() ? with.examine(knife, without) : verdicts.of(knife);
+  }
+
+  /**
+   * What is sent for a top price.
+   *
+   * @param plan what one means to do with it
+   */
+  record TopPriceRequest(Specimen specimen, TopPrice.Plan plan) {}
+
+  /** The most to pay for a knife one means to sell again, and what to ask for it. */
+  @PostMapping(path = "/api/top-price", consumes = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      required = true,
+      content = @Content(schema = @Schema(implementation = TopPriceRequest.class)))
+  TopPrice topPrice(@RequestBody String body) {
+    JsonNode tree = SpecimenFormat.parse(body);
+    Specimen knife = SpecimenFormat.read(tree.path("specimen"), desk.examiner().shelf());
+    TopPrice top = desk.examiner().topPrice(verdicts.of(knife), plan(tree.path("plan")));
+    if (top == null) {
+      throw new InvalidInput(
+          List.of(new Problem("specimen", "no sale of a like knife", "must have a value first")));
+    }
+    return top;
+  }
+
+  private static TopPrice.Plan plan(JsonNode written) {
+    try {
+      return Json.mapper().treeToValue(written, TopPrice.Plan.class);
+    } catch (JacksonException e) {
+      String why = e.getCause() instanceof IllegalArgumentException of ? of.getMessage() : "";
+      int found = why.indexOf("; found ");
+      throw new InvalidInput(
+          List.of(
+              found < 0
+                  ? new Problem("plan", written.toString(), "must be the six figures of a plan")
+                  : new Problem(
+                      "plan." + why.substring(0, why.indexOf(' ')),
+                      why.substring(found + "; found ".length()),
+                      why.substring(why.indexOf(' ') + 1, found))));
+    }
   }
 
   private static Set<String> without(JsonNode ids) {

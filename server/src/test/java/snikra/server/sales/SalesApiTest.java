@@ -184,6 +184,47 @@ class SalesApiTest {
   }
 
   @Test
+  void aSaleLeftOutIsNotWeighedWhetherInTheBookOrWithTheKnife() throws Exception {
+    String id = add(SOLD.formatted(""));
+    String own =
+        "{\"specimen\":{\"frame\":\"canoe\",\"comparables\":[{\"described\":\"own\",\"price\":50,\"currency\":\"GBP\"}]},\"without\":[%s]}";
+    examined(own.formatted("")).andExpect(jsonPath("$.value.counted").value(2));
+    examined(own.formatted("\"" + id + "\""))
+        .andExpect(jsonPath("$.value.sales[0].id").value("sale-1"))
+        .andExpect(jsonPath("$.value.counted").value(1));
+    examined(own.formatted("\"sale-1\""))
+        .andExpect(jsonPath("$.value.sales[0].id").value(id))
+        .andExpect(jsonPath("$.value.counted").value(1));
+  }
+
+  private ResultActions examined(String body) throws Exception {
+    return web.perform(post("/api/examine").contentType(MediaType.APPLICATION_JSON).content(body));
+  }
+
+  private ResultActions top(String plan) throws Exception {
+    return web.perform(
+        post("/api/top-price")
+            .contentType(MediaType.APPLICATION_JSON)
+            .content("{\"specimen\":{\"frame\":\"canoe\"},\"plan\":" + plan + "}"));
+  }
+
+  @Test
+  void theMostToPayIsToldWhereThereIsAValue() throws Exception {
+    String plan =
+        "{\"margin\":25,\"fees\":10,\"postage\":5,\"restoration\":0,\"restored\":0,\"goesWell\":0}";
+    top(plan)
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("specimen"));
+    add(SOLD.formatted(""));
+    top(plan).andExpect(status().isOk()).andExpect(jsonPath("$.even").isNumber());
+    top(plan.replace("25", "-3"))
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("plan.margin"))
+        .andExpect(jsonPath("$.problems[0].given").value("-3.0"));
+    top("{}").andExpect(jsonPath("$.problems[0].field").value("plan"));
+  }
+
+  @Test
   void theSampleSalesAreAllOfKnownMakersAndPatternsAndComeOnce() throws Exception {
     DemoSales.fill(book, desk.examiner().shelf());
     assertThat(book.all())

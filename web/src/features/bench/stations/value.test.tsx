@@ -1,0 +1,112 @@
+// @vitest-environment happy-dom
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
+import { MemoryRouter } from "react-router";
+import { afterEach, expect, test, vi } from "vitest";
+import { api, Refused } from "../../../api/client";
+import type { Book, Specimen, Verdict } from "../../../api/types";
+import { PreferencesProvider } from "../../../preferences";
+import type { Knife } from "../use-knife";
+import { ValueStation } from "./value";
+
+type Value = Verdict["value"];
+
+const weighed = (id: string, described: string): Value["sales"][number] => ({
+  id,
+  described,
+  price: 40,
+  adjusted: 50,
+  weight: 0.2,
+  trust: 1,
+  steps: [],
+  counted: true,
+});
+
+const VALUE: Value = {
+  currency: "GBP",
+  middle: 50,
+  low: 40,
+  high: 60,
+  lowest: 20,
+  highest: 90,
+  counted: 2,
+  enough: false,
+  standsOn: "From 2 sales.",
+  sales: [weighed("sale-1", "An own jack"), weighed("b-1", "A jack of the book")],
+  costs: [],
+};
+
+const SPECIMEN = {
+  comparables: [{ described: "An own jack", price: 40, currency: "GBP" }],
+} as unknown as Specimen;
+
+function show(value: Value = VALUE) {
+  const knife = {
+    specimen: SPECIMEN,
+    verdict: { value },
+    problems: [],
+    change: () => {},
+  } as unknown as Knife;
+  const book = {
+    makers: [],
+    patterns: [],
+    questions: [],
+    condition: { grades: [], box: { grades: [] } },
+  } as unknown as Book;
+  render(
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+      <PreferencesProvider>
+        <MemoryRouter>
+          <ValueStation knife={knife} book={book} />
+        </MemoryRouter>
+      </PreferencesProvider>
+    </QueryClientProvider>,
+  );
+}
+
+afterEach(() => {
+  cleanup();
+  vi.restoreAllMocks();
+});
+
+test("sales of the book that count stand below those of the knife", () => {
+  show();
+  const book = within(screen.getByLabelText("From the sales book"));
+  book.getByText("A jack of the book");
+  expect(book.queryByText("An own jack")).toBeNull();
+  cleanup();
+  show({ ...VALUE, sales: VALUE.sales.slice(0, 1) });
+  screen.getByText("No sale in it counts for this knife yet.");
+});
+
+test("a sale left out shows the range without it, until all count again", async () => {
+  const examine = vi
+    .spyOn(api, "examine")
+    .mockResolvedValue({ value: { ...VALUE, low: 30, high: 80, middle: 45 } } as Verdict);
+  show();
+  fireEvent.click(screen.getByLabelText("Leave out: A jack of the book"));
+  await waitFor(() =>
+    expect(screen.getByTestId("left-out").textContent).toContain(
+      "Without one sale: \u00a330\u2013\u00a380 in one sale of two, middle \u00a345.",
+    ),
+  );
+  expect(examine.mock.calls[0]?.[0]).toEqual({ specimen: SPECIMEN, without: ["b-1"] });
+  fireEvent.click(screen.getByLabelText("Leave out: An own jack"));
+  expect(screen.getByTestId("left-out").textContent).toContain("Without 2 sales");
+  fireEvent.click(screen.getByText("Count all again"));
+  expect(screen.queryByTestId("left-out")).toBeNull();
+});
+
+test("the most to pay is worked out from what one means to do with it", async () => {
+  const top = vi.spyOn(api, "topPrice").mockResolvedValue({ even: 36, safe: 28, ask: 60 });
+  show();
+  fireEvent.change(screen.getByLabelText("Margin wanted, %"), { target: { value: "50" } });
+  fireEvent.click(screen.getByText("Work it out"));
+  expect((await screen.findByTestId("top-price")).textContent).toBe(
+    "Up to \u00a328 it pays for itself in three sales of four, up to \u00a336 in one of two. Ask \u00a360 to get the middle of its range.",
+  );
+  expect(top.mock.calls[0]?.[0].plan).toMatchObject({ margin: 50, fees: 10, restoration: 0 });
+  top.mockRejectedValue(new Refused(400, "fees must be less."));
+  fireEvent.click(screen.getByText("Work it out"));
+  await screen.findByText("fees must be less.");
+});
