@@ -91,10 +91,10 @@ function Sheet() {
       <header className="flex min-h-11 flex-wrap items-center gap-x-6 border-b max-sm:gap-x-3.5 border-ink px-4 lg:px-6">
         <NavLink
           to="/tray"
-          className="flex items-center gap-2 font-serif text-[1.3125rem]/none font-medium tracking-tight"
+          className="flex min-h-6 min-w-6 items-center gap-2 font-serif text-[1.3125rem]/none font-medium tracking-tight"
         >
           <Mark />
-          Snikra
+          <span className="max-sm:sr-only">Snikra</span>
         </NavLink>
         <nav aria-label="Rooms" className="flex gap-4 max-sm:gap-3.5">
           <Room to={lastKnife() ? `/bench/${lastKnife()}` : "/bench"} name="Bench" shortcut="B" />

@@ -24,6 +24,19 @@ export function placeOfPoint(drawn: OpenKnife, book: Book, of: string, blade: nu
   return (drawn.blades[Math.max(0, blade - 1)] ?? drawn.blades[0])?.at(at.along, at.across);
 }
 
+const SIDE = 18;
+
+/** The same places, those that would lie on another moved aside, towards the butt. */
+export function apart<T extends { at: Point }>(marks: T[]): T[] {
+  const out: T[] = [];
+  for (const mark of marks) {
+    let [x, y] = mark.at;
+    while (out.some(({ at }) => Math.abs(at[0] - x) < SIDE && Math.abs(at[1] - y) < SIDE)) x -= SIDE / 2;
+    out.push({ ...mark, at: [x, y] });
+  }
+  return out;
+}
+
 /** The faults that count, each at its place on the knife, and the place of what is asked. */
 export function FaultMarks({
   drawn,
@@ -36,6 +49,10 @@ export function FaultMarks({
   school: SchoolVerdict | undefined;
   asked: PointedAt | undefined;
 }) {
+  const placed = (school?.reasons ?? []).slice(0, MOST_FAULTS).flatMap((fault, i) => {
+    const at = placeOfPoint(drawn, book, fault.of, fault.blade);
+    return at ? [{ fault, letter: letterOf(i), at }] : [];
+  });
   const here = asked && placeOfPoint(drawn, book, asked.point, asked.blade + 1);
   return (
     <g data-testid="fault-marks">
@@ -51,10 +68,9 @@ export function FaultMarks({
           strokeDasharray="5 3"
         />
       )}
-      {(school?.reasons ?? []).slice(0, MOST_FAULTS).map((f, i) => {
-        const at = placeOfPoint(drawn, book, f.of, f.blade);
-        return at && <FaultMark key={`${f.of}${f.blade}`} fault={f} at={at} letter={letterOf(i)} />;
-      })}
+      {apart(placed).map(({ fault, letter, at }) => (
+        <FaultMark key={letter} fault={fault} at={at} letter={letter} />
+      ))}
     </g>
   );
 }

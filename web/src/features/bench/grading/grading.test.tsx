@@ -7,7 +7,7 @@ import { api } from "../../../api/client";
 import type { Book, Grading, SchoolVerdict, Verdict } from "../../../api/types";
 import type { OpenKnife } from "../../../drawing/open";
 import { PreferencesProvider } from "../../../preferences";
-import { FaultMarks } from "../fault-marks";
+import { apart, FaultMarks } from "../fault-marks";
 import { Schools } from ".";
 import { Boxed, Built } from "./built";
 
@@ -174,6 +174,16 @@ test("what came with it is a grade of its own, with what else was seen of it", (
 test("nothing looked at is no grade", () => {
   show([school("usual", "worst-fault", { chances: [] })]);
   screen.getByText(/No grade yet/);
+});
+
+test("marks that would lie on one another stand beside each other", () => {
+  const at = (x: number, y: number) => ({ at: [x, y] as [number, number] });
+  expect(apart([at(100, 50), at(98, 52), at(100, 90), at(101, 50)]).map((m) => m.at)).toEqual([
+    [100, 50],
+    [80, 52],
+    [100, 90],
+    [56, 50],
+  ]);
 });
 
 test("faults stand on the knife by the letters of the list, and what is asked is ringed", () => {

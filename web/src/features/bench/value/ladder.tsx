@@ -25,7 +25,7 @@ export function Ladder({
   const priced = of.steps.filter((s) => s.times !== 1);
   const alike = of.steps.filter((s) => s.likeness < 1);
   return (
-    <span className="flex flex-wrap items-center gap-x-3">
+    <span className="flex items-center gap-x-3">
       {priced.length > 0 && <Stairs times={priced.map((s) => s.times)} />}
       <span>
         {money(of.price, currency)}

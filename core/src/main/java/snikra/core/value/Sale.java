@@ -2,7 +2,9 @@ package snikra.core.value;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
+import snikra.core.provenance.EdtfDate;
 import snikra.core.specimen.ComparableSale;
 
 /**
@@ -41,11 +43,16 @@ public record Sale(
         knife.asked());
   }
 
-  /** Whether both tell of one sale: the same knife at the same price on the same day. */
-  public boolean isLike(Sale other) {
-    return knife.described().equalsIgnoreCase(other.knife.described())
-        && knife.price().compareTo(other.knife.price()) == 0
-        && knife.currency().equals(other.knife.currency())
-        && java.util.Objects.equals(knife.sold(), other.knife.sold());
+  /** What two accounts of one sale have alike: what was sold, at what price, on what day. */
+  public record Told(String described, BigDecimal price, String currency, @Nullable String sold) {}
+
+  /** By this it is known again, whoever tells of it. */
+  public Told told() {
+    EdtfDate sold = knife.sold();
+    return new Told(
+        knife.described().toLowerCase(Locale.ROOT),
+        knife.price().stripTrailingZeros(),
+        knife.currency(),
+        sold == null ? null : sold.written());
   }
 }

@@ -2,8 +2,10 @@ package snikra.server.sales;
 
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
@@ -28,6 +30,7 @@ import snikra.core.value.MarketCheck;
 import snikra.core.value.Sale;
 import snikra.formats.SaleFormat;
 import snikra.formats.SalesTable;
+import snikra.formats.SalesTable.RowRead;
 import snikra.formats.SalesTable.SalesField;
 import snikra.formats.SalesTable.SalesRead;
 
@@ -131,33 +134,24 @@ class SalesController {
     SalesRead read =
         new SalesTable(desk.get().shelf(), currency)
             .read(name, body == null ? new byte[0] : body, columns == null ? List.of() : columns);
-    List<Sale> anew = new ArrayList<>();
-    int good = 0;
-    for (SalesTable.RowRead row : read.rows()) {
-      if (row.sale() != null) {
-        good++;
-        boolean isKnown =
-            book.all().stream().anyMatch(k -> k.sale().isLike(row.sale()))
-                || anew.stream().anyMatch(s -> s.isLike(row.sale()));
-        if (!isKnown) {
-          anew.add(row.sale());
-        }
-      }
-    }
+    Set<Sale.Told> known = new HashSet<>();
+    book.all().forEach(kept -> known.add(kept.sale().told()));
+    List<Sale> good = read.rows().stream().map(RowRead::sale).filter(Objects::nonNull).toList();
+    List<Sale> anew = good.stream().filter(sale -> known.add(sale.told())).toList();
     String batch = keep && !anew.isEmpty() ? book.addAll(anew) : null;
     return new TableTold(
         told(read),
         SalesTable.fields(),
         read.rows().size(),
-        good,
-        good - anew.size(),
-        read.rows().size() - good,
+        good.size(),
+        good.size() - anew.size(),
+        read.rows().size() - good.size(),
         (int) read.rows().stream().filter(r -> !r.leftover().isEmpty()).count(),
         batch);
   }
 
   private static SalesRead told(SalesRead read) {
-    List<SalesTable.RowRead> rows =
+    List<RowRead> rows =
         read.rows().stream()
             .sorted(java.util.Comparator.comparing(r -> r.problems().isEmpty()))
             .limit(MOST_TOLD)
