@@ -84,7 +84,8 @@ class SalesIT {
     sheet.getByLabel("What When is").selectOption("note");
     assertThat(sheet.getByTestId("report")).containsText("2 can be taken in; 1 cannot");
     sheet.getByText("Take in 2 sales").click();
-    assertThat(page.getByText("Trapper")).isVisible();
+    assertThat(sheet).isHidden();
+    assertThat(page.getByLabel("Sales, the latest first")).containsText("Trapper");
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo")).click();
     assertThat(page.getByText("Trapper")).isHidden();
     page.close();
