@@ -140,6 +140,9 @@ export const api = {
   restoreTable: (batch: string) =>
     answered(client.POST("/api/sales/table/{batch}/restore", { params: { path: { batch } } })),
   topPrice: (body: Body<"/api/top-price", "post">) => answered(client.POST("/api/top-price", { body })),
+  priceCountries: () => answered(client.GET("/api/price-then/countries")),
+  priceThen: (query: { country: string; amount: string; year: number; unit?: string; worth?: number }) =>
+    answered(client.GET("/api/price-then", { params: { query } })),
   trySales: () => answered(client.POST("/api/sales/check")),
   money: (written: string) => answered(client.GET("/api/read/money", { params: { query: { written } } })),
   mean: (reading: string[]) => answered(client.GET("/api/read/mean", { params: { query: { reading } } })),

@@ -580,6 +580,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/price-then": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["priceThen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/price-then/countries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["priceCountries"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/photos/{id}/{copy}": {
         parameters: {
             query?: never;
@@ -2046,6 +2078,41 @@ export interface components {
             along: number;
             /** Format: double */
             across: number;
+        };
+        PriceCountry: {
+            id: string;
+            label: string;
+            /** Format: int32 */
+            from: number;
+            units: components["schemas"]["PriceThenUnit"][];
+        };
+        PriceThenToday: {
+            amount: number;
+            currency: string;
+            unit: string;
+            country: string;
+            title: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            year: number;
+            /** Format: double */
+            within: number;
+            sure: string;
+        };
+        PriceThenTold: {
+            today: components["schemas"]["PriceThenToday"];
+            /** Format: double */
+            growth?: number;
+        };
+        PriceThenUnit: {
+            name: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            /** Format: double */
+            per?: number;
         };
         Problem: {
             field: string;
@@ -3922,6 +3989,52 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ReadDate"];
+                };
+            };
+        };
+    };
+    priceThen: {
+        parameters: {
+            query: {
+                country: string;
+                amount: string;
+                year: number;
+                unit?: string;
+                worth?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PriceThenTold"];
+                };
+            };
+        };
+    };
+    priceCountries: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PriceCountry"][];
                 };
             };
         };

@@ -110,3 +110,53 @@ test("the most to pay is worked out from what one means to do with it", async ()
   fireEvent.click(screen.getByText("Work it out"));
   await screen.findByText("fees must be less.");
 });
+
+test("a price of another year is told in money of today, with how sure and how it grew", async () => {
+  vi.spyOn(api, "priceCountries").mockResolvedValue([
+    {
+      id: "uk",
+      label: "United Kingdom",
+      from: 1860,
+      units: [
+        { name: "pounds", from: 1860, to: 2025, per: 1 },
+        { name: "tokens", from: 1910, to: 1920, per: 2 },
+      ],
+    },
+  ]);
+  const today = {
+    amount: 30,
+    currency: "GBP",
+    unit: "pounds",
+    country: "United Kingdom",
+    title: "Consumer prices",
+    from: 1912,
+    year: 2025,
+    within: 1.6,
+    sure: "medium",
+  };
+  const asked = vi.spyOn(api, "priceThen").mockResolvedValue({ today, growth: 0.0045 });
+  show();
+  const details = screen.getByText("What it cost then").closest("details") as HTMLDetailsElement;
+  details.open = true;
+  fireEvent(details, new Event("toggle"));
+  fireEvent.change(await screen.findByLabelText("Where"), { target: { value: "uk" } });
+  fireEvent.change(screen.getByLabelText("Price then"), { target: { value: "0.20" } });
+  expect(screen.queryByLabelText("Money")).toBeNull();
+  fireEvent.change(screen.getByLabelText("Year"), { target: { value: "1912" } });
+  fireEvent.change(screen.getByLabelText("Money"), { target: { value: "tokens" } });
+  fireEvent.click(screen.getByText("In money of today"));
+  const told = await screen.findByTestId("price-then");
+  expect(told.textContent).toContain("0.20 pounds of 1912 are about \u00a330 in money of 2025");
+  expect(told.textContent).toContain("give or take 1.6% (how sure: medium)");
+  expect(told.textContent).toContain("0.5% a year above that");
+  expect(asked.mock.calls[0]?.[0]).toEqual({
+    country: "uk",
+    amount: "0.20",
+    year: 1912,
+    unit: "tokens",
+    worth: 50,
+  });
+  asked.mockRejectedValue(new Refused(400, "It must lie after 1947."));
+  fireEvent.click(screen.getByText("In money of today"));
+  await screen.findByText("It must lie after 1947.");
+});

@@ -8,6 +8,7 @@ import { SaleFields } from "../../sales/fields";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { Ladder } from "../value/ladder";
+import { PriceThen } from "../value/price-then";
 import { TopPrice } from "../value/top-price";
 import { Worth } from "../value/worth";
 import { Rows } from "./rows";
@@ -64,6 +65,7 @@ export function ValueStation({ knife, book }: StationProps) {
         />
       )}
       {value?.currency && <TopPrice specimen={knife.specimen} currency={value.currency} />}
+      {value && <PriceThen value={value} />}
     </div>
   );
 }

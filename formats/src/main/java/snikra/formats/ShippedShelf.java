@@ -34,6 +34,7 @@ import snikra.core.profile.BladeRoom;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
 import snikra.core.value.PriceIndex;
+import snikra.core.value.PriceThen;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -50,6 +51,7 @@ public final class ShippedShelf {
           "condition",
           "care",
           "price-indices",
+          "price-then",
           "table-columns",
           "measures",
           "number-tables",
@@ -92,6 +94,11 @@ public final class ShippedShelf {
   /** The columns of tables. */
   static TableColumns tableColumns() {
     return read("table-columns", TableColumns.class);
+  }
+
+  /** What prices of other years are today. */
+  public static PriceThen priceThen() {
+    return read("price-then", PriceThen.class);
   }
 
   private record PriceIndices(List<PriceIndex> indices) {}

@@ -1,5 +1,6 @@
 package snikra.server.examination;
 
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
@@ -7,19 +8,29 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import snikra.core.examination.Examiner;
 import snikra.core.examination.Problem;
 import snikra.core.measure.Measurement;
 import snikra.core.measure.Measurement.Mean;
 import snikra.core.provenance.EdtfDate;
 import snikra.core.provenance.WrittenDate;
 import snikra.core.value.Amount;
+import snikra.core.value.PriceThen;
 import snikra.core.wording.NotAccepted;
 import snikra.formats.InvalidInput;
+import snikra.formats.ShippedShelf;
 
 /** {@code /api/read}: what something typed means; nothing is kept. */
 @RestController
 class ReadingController {
   private static final int MOST = 100;
+  private static final PriceThen PRICES = ShippedShelf.priceThen();
+
+  private final Supplier<Examiner> desk;
+
+  ReadingController(Supplier<Examiner> desk) {
+    this.desk = desk;
+  }
 
   /**
    * Several readings of one thing.
@@ -31,6 +42,50 @@ class ReadingController {
   @GetMapping("/api/read/money")
   Amount money(@RequestParam String written) {
     return read("written", written, () -> Amount.parse(written));
+  }
+
+  /** What a price may be restated from: countries, their years and their money. */
+  @GetMapping("/api/price-then/countries")
+  List<PriceCountry> priceCountries() {
+    return PRICES.countries().stream()
+        .map(
+            c ->
+                new PriceCountry(
+                    c.id(),
+                    c.label(),
+                    c.rows().keySet().stream().mapToInt(y -> y).min().orElse(0),
+                    c.units()))
+        .toList();
+  }
+
+  /** A country prices may be restated in. */
+  record PriceCountry(String id, String label, int from, List<PriceThen.Unit> units) {}
+
+  /**
+   * A price of another year in money of today.
+   *
+   * @param growth by how much a year a worth of today is above it; null where none was given
+   */
+  record PriceThenTold(PriceThen.Today today, @Nullable Double growth) {}
+
+  /**
+   * What a price of another year is today.
+   *
+   * @param unit what money it was; left out for the one of that year
+   * @param worth what the thing is worth today, in the same currency
+   */
+  @GetMapping("/api/price-then")
+  PriceThenTold priceThen(
+      @RequestParam String country,
+      @RequestParam String amount,
+      @RequestParam int year,
+      @RequestParam(required = false) @Nullable String unit,
+      @RequestParam(required = false) @Nullable BigDecimal worth) {
+    BigDecimal price = read("amount", amount, () -> Amount.parse(amount)).amount();
+    PriceThen.Today today = read("year", "" + year, () -> PRICES.today(country, price, year, unit));
+    boolean isPriced = worth != null && worth.signum() > 0 && today.amount().signum() > 0;
+    return new PriceThenTold(
+        today, isPriced ? today.growth(worth.doubleValue(), desk.get().thisYear()) : null);
   }
 
   /** A date as people write it, in the form in which it is kept. */

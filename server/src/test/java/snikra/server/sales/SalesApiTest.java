@@ -225,6 +225,25 @@ class SalesApiTest {
   }
 
   @Test
+  void aPriceOfAnotherYearIsToldInMoneyOfTodayOrWhyNot() throws Exception {
+    web.perform(get("/api/price-then?country=us&amount=1.50&year=1913&worth=48"))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.today.amount").value(48.8))
+        .andExpect(jsonPath("$.today.unit").value("dollars"))
+        .andExpect(jsonPath("$.growth").isNumber());
+    web.perform(get("/api/price-then?country=us&amount=1.50&year=1913"))
+        .andExpect(jsonPath("$.growth").doesNotExist());
+    web.perform(get("/api/price-then?country=de&amount=3&year=1905"))
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("year"));
+    web.perform(get("/api/price-then?country=us&amount=dear&year=1905"))
+        .andExpect(jsonPath("$.problems[0].field").value("amount"));
+    web.perform(get("/api/price-then/countries"))
+        .andExpect(jsonPath("$[0].from").value(1860))
+        .andExpect(jsonPath("$[2].units[1].per").doesNotExist());
+  }
+
+  @Test
   void theSampleSalesAreAllOfKnownMakersAndPatternsAndComeOnce() throws Exception {
     DemoSales.fill(book, desk.examiner().shelf());
     assertThat(book.all())
