@@ -139,7 +139,8 @@ test("a price of another year is told in money of today, with how sure and how i
   const details = screen.getByText("What it cost then").closest("details") as HTMLDetailsElement;
   details.open = true;
   fireEvent(details, new Event("toggle"));
-  fireEvent.change(await screen.findByLabelText("Where"), { target: { value: "uk" } });
+  await screen.findByText("United Kingdom");
+  fireEvent.change(screen.getByLabelText("Where"), { target: { value: "uk" } });
   fireEvent.change(screen.getByLabelText("Price then"), { target: { value: "0.20" } });
   expect(screen.queryByLabelText("Money")).toBeNull();
   fireEvent.change(screen.getByLabelText("Year"), { target: { value: "1912" } });

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { api } from "../../../api/client";
 import type { Verdict } from "../../../api/types";
 import { money } from "../../../format";
+import { Field } from "../../../ui/field";
 import { Select } from "../../../ui/select";
 
 /** What it cost then, in money of today, and how its value grew since. */
@@ -38,47 +39,55 @@ function Asked({ value }: { value: Verdict["value"] }) {
           then.mutate({ country, amount, year: Number(year), unit, worth: value.middle });
         }}
       >
-        <label>
-          <span className="block text-ink2">Where</span>
-          <Select
-            value={country}
-            nothing="country"
-            options={countries.data ?? []}
-            onChange={(id) => id && setCountry(id)}
-          />
-        </label>
-        <label>
-          <span className="block text-ink2">Price then</span>
-          <input
-            className="entry num"
-            value={amount}
-            placeholder="1.50"
-            onChange={(e) => setAmount(e.target.value)}
-          />
-        </label>
-        <label>
-          <span className="block text-ink2">Year</span>
-          <input
-            className="entry num"
-            inputMode="numeric"
-            value={year}
-            placeholder={of ? `${of.from} on` : ""}
-            onChange={(e) => {
-              setYear(e.target.value);
-              setUnit(undefined);
-            }}
-          />
-        </label>
-        {there.length > 1 && (
-          <label>
-            <span className="block text-ink2">Money</span>
+        <Field label="Where">
+          {(ids) => (
             <Select
-              value={unit ?? there[0]?.name}
-              nothing="money"
-              options={there.map((u) => ({ id: u.name, label: u.name }))}
-              onChange={setUnit}
+              {...ids}
+              value={country}
+              nothing="country"
+              options={countries.data ?? []}
+              onChange={(id) => id && setCountry(id)}
             />
-          </label>
+          )}
+        </Field>
+        <Field label="Price then">
+          {(ids) => (
+            <input
+              {...ids}
+              className="entry num"
+              value={amount}
+              placeholder="1.50"
+              onChange={(e) => setAmount(e.target.value)}
+            />
+          )}
+        </Field>
+        <Field label="Year">
+          {(ids) => (
+            <input
+              {...ids}
+              className="entry num"
+              inputMode="numeric"
+              value={year}
+              placeholder={of ? `${of.from} on` : ""}
+              onChange={(e) => {
+                setYear(e.target.value);
+                setUnit(undefined);
+              }}
+            />
+          )}
+        </Field>
+        {there.length > 1 && (
+          <Field label="Money">
+            {(ids) => (
+              <Select
+                {...ids}
+                value={unit ?? there[0]?.name}
+                nothing="money"
+                options={there.map((u) => ({ id: u.name, label: u.name }))}
+                onChange={setUnit}
+              />
+            )}
+          </Field>
         )}
         <button type="submit" className="press" disabled={!amount || !year} aria-busy={then.isPending}>
           In money of today
