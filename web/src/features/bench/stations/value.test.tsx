@@ -134,7 +134,7 @@ test("a price of another year is told in money of today, with how sure and how i
     within: 1.6,
     sure: "medium",
   };
-  const asked = vi.spyOn(api, "priceThen").mockResolvedValue({ today, growth: 0.0045 });
+  const asked = vi.spyOn(api, "priceThen").mockResolvedValue({ today, growth: 0.0052 });
   show();
   const details = screen.getByText("What it cost then").closest("details") as HTMLDetailsElement;
   details.open = true;
