@@ -22,7 +22,7 @@ export function SalesPage({ book }: { book: Book }) {
   const [open, setOpen] = useState<KeptSale | "new">();
   const [bringing, setBringing] = useState(false);
   const opener = useRef<HTMLElement | null>(null);
-  useKeys({ "+": () => setOpen("new") });
+  useKeys({ "+": () => !open && !bringing && setOpen("new") });
   useEffect(() => {
     document.title = "Sales book \u2013 Snikra";
   }, []);

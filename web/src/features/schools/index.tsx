@@ -19,7 +19,7 @@ export function SchoolsPage({ book }: { book: Book }) {
   const opener = useRef<HTMLButtonElement>(null);
   const toast = useToast();
   const navigate = useNavigate();
-  useKeys({ escape: () => !draft && navigate(-1) });
+  useKeys({ escape: () => !draft && !tried && navigate(-1) });
   useEffect(() => {
     document.title = "Schools of grading \u2013 Snikra";
   }, []);

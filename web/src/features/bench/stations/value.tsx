@@ -3,11 +3,11 @@ import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { api } from "../../../api/client";
 import type { ComparableSale, Specimen, Verdict } from "../../../api/types";
-import { money } from "../../../format";
+import { money, percent } from "../../../format";
 import { SaleFields } from "../../sales/fields";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
-import { Ladder } from "../value/ladder";
+import { Ladder, LeaveOut } from "../value/ladder";
 import { PriceThen } from "../value/price-then";
 import { TopPrice } from "../value/top-price";
 import { Worth } from "../value/worth";
@@ -116,11 +116,19 @@ function FromTheBook({
       {sales.length === 0 && <p className="voice text-ink3">No sale in it counts for this knife yet.</p>}
       <ul>
         {sales.slice(0, MOST_OF_BOOK).map((s) => (
-          <li key={s.id} className="border-b border-rule py-1">
-            <span className="block">{s.described}</span>
-            <span className="text-ink2">
-              <Ladder of={s} currency={value.currency} without={without} onLeave={onLeave} />
-            </span>
+          <li key={s.id} className="flex items-baseline gap-x-4 border-b border-rule">
+            <details className="min-w-0 flex-1">
+              <summary className="min-h-6 cursor-pointer py-0.5">
+                {s.described}
+                <span className="text-ink2">
+                  , says {money(s.adjusted, value.currency ?? "")}, {percent(s.weight)}% of the middle
+                </span>
+              </summary>
+              <p className="pb-1 text-ink2">
+                <Ladder of={s} currency={value.currency} />
+              </p>
+            </details>
+            <LeaveOut sale={s} without={without} onLeave={onLeave} />
           </li>
         ))}
       </ul>

@@ -39,19 +39,35 @@ export function Ladder({
         {onLeave && (
           <>
             {" "}
-            <button
-              type="button"
-              className="min-h-6 underline"
-              aria-pressed={without.includes(of.id)}
-              aria-label={`Leave out: ${of.described}`}
-              onClick={() => onLeave(of.id)}
-            >
-              {without.includes(of.id) ? "Left out" : "Leave out"}
-            </button>
+            <LeaveOut sale={of} without={without} onLeave={onLeave} />
           </>
         )}
       </span>
     </span>
+  );
+}
+
+/** Counts a sale no more, to see what it does, or again. */
+export function LeaveOut({
+  sale,
+  without,
+  onLeave,
+}: {
+  sale: Weighed;
+  without: string[];
+  onLeave: (id: string) => void;
+}) {
+  const isOut = without.includes(sale.id);
+  return (
+    <button
+      type="button"
+      className="min-h-6 shrink-0 underline"
+      aria-pressed={isOut}
+      aria-label={`${isOut ? "Left out" : "Leave out"}: ${sale.described}`}
+      onClick={() => onLeave(sale.id)}
+    >
+      {isOut ? "Left out" : "Leave out"}
+    </button>
   );
 }
 

@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import snikra.core.examination.Problem;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.MappingIterator;
@@ -133,7 +134,7 @@ record Table(String encoding, char separator, List<Row> rows) {
       int begins = 1;
       while (rows.size() < most && all.hasNextValue()) {
         List<String> cells =
-            Arrays.stream(all.nextValue()).map(c -> c == null ? "" : c.strip()).toList();
+            Arrays.stream(all.nextValue()).map(Table::read).toList();
         if (cells.stream().anyMatch(c -> !c.isEmpty())) {
           rows.add(new Row(begins, cells));
         }
@@ -157,6 +158,14 @@ record Table(String encoding, char separator, List<Row> rows) {
           .append("\r\n");
     }
     return out.toString();
+  }
+
+  // What we put a sign before to make it harmless is read without it.
+  private static String read(@Nullable String cell) {
+    String plain = cell == null ? "" : cell.strip();
+    return plain.startsWith("'") && FORMULA.matcher(plain.substring(1)).lookingAt()
+        ? plain.substring(1)
+        : plain;
   }
 
   private static String written(String cell) {

@@ -156,6 +156,7 @@ class SalesTableTest {
     String written = SalesTable.write(sales);
     assertThat(written).contains("'=SUM(1)");
     Sale back = only(read(written));
+    assertThat(back.told()).isEqualTo(sales.get(0).told());
     assertThat(back.knife().grade()).isEqualTo("good");
     assertThat(back.knife().pattern()).isEqualTo("barlow");
     assertThat(back.knife().box()).isEqualTo("worn");

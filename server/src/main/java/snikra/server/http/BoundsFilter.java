@@ -31,7 +31,8 @@ public class BoundsFilter extends OncePerRequestFilter {
 
   private static final long MB = 1024L * 1024;
   private static final int PIECE = 64 * 1024;
-  private static final Set<String> PACKS = Set.of("/api/packs", "/api/trials/pack");
+  private static final Set<String> FILES =
+      Set.of("/api/packs", "/api/trials/pack", "/api/sales/table");
 
   private final Duration mostSending;
   private final Semaphore held;
@@ -73,7 +74,7 @@ public class BoundsFilter extends OncePerRequestFilter {
   private static long largest(HttpServletRequest request) {
     String path = request.getRequestURI();
     boolean isPhoto = path.startsWith("/api/knives/") && path.endsWith("/photos");
-    return isPhoto ? LARGEST_PHOTO : PACKS.contains(path) ? LARGEST_PACK : LARGEST_BODY;
+    return isPhoto ? LARGEST_PHOTO : FILES.contains(path) ? LARGEST_PACK : LARGEST_BODY;
   }
 
   private void take(

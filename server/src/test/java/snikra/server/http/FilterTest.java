@@ -81,6 +81,7 @@ class FilterTest {
     "/api/examine, 31457280, 413, At most 2 MB",
     "/api/packs, 8388609, 413, At most 8 MB",
     "/api/trials/pack, 8388609, 413, At most 8 MB",
+    "/api/sales/table, 8388609, 413, At most 8 MB",
     "/api/knives/x/photos, 31457281, 413, At most 30 MB",
     "/photos, 2097153, 413, At most 2 MB",
   })
