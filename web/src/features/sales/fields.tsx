@@ -15,7 +15,8 @@ export function SaleFields({
   problem,
 }: {
   sale: ComparableSale;
-  set: (changed: ComparableSale) => void;
+  /** Takes what changed alone: a price and a date may both be on their way. */
+  set: (changed: Partial<ComparableSale>) => void;
   book: Book;
   problem: (field: string) => Problem | undefined;
 }) {
@@ -27,7 +28,7 @@ export function SaleFields({
           value={sale[key]}
           nothing="not known"
           options={options}
-          onChange={(id) => set({ ...sale, [key]: id })}
+          onChange={(id) => set({ [key]: id })}
         />
       )}
     </Field>
@@ -38,7 +39,7 @@ export function SaleFields({
       placeholder={placeholder}
       problem={problem(key)}
       value={sale[key]}
-      onChange={(written) => set({ ...sale, [key]: written })}
+      onChange={(written) => set({ [key]: written })}
     />
   );
   return (
@@ -48,16 +49,14 @@ export function SaleFields({
         className="col-span-2"
         maxLength={200}
         value={sale.described}
-        onCommit={(described) => described && set({ ...sale, described })}
+        onCommit={(described) => described && set({ described })}
       />
       <MoneyEntry
         label="Price"
         amount={sale.price}
         currency={sale.currency}
         problem={problem("price") ?? problem("currency")}
-        onChange={(price, currency) =>
-          set({ ...sale, price: price ?? 0, currency: currency ?? sale.currency })
-        }
+        onChange={(price, currency) => set({ price: price ?? 0, currency: currency ?? sale.currency })}
       />
       <Field label="Paid or asked">
         {(ids) => (
@@ -66,7 +65,7 @@ export function SaleFields({
             value={sale.asked ? "asked" : undefined}
             nothing="paid"
             options={[{ id: "asked", label: "only asked" }]}
-            onChange={(asked) => set({ ...sale, asked: asked ? true : undefined })}
+            onChange={(asked) => set({ asked: asked ? true : undefined })}
           />
         )}
       </Field>

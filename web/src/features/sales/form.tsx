@@ -70,7 +70,7 @@ export function SaleForm({
         <div className="mt-3 grid grid-cols-2 items-end gap-x-5 gap-y-2">
           <SaleFields
             sale={sale.knife}
-            set={(knife) => setSale({ ...sale, knife })}
+            set={(changed) => setSale((now) => ({ ...now, knife: { ...now.knife, ...changed } }))}
             book={book}
             problem={(field) => problem(`knife.${field}`)}
           />
@@ -78,21 +78,23 @@ export function SaleForm({
             label="On top, per cent"
             hint="what a sale room takes from the buyer"
             value={sale.premium === undefined ? undefined : `${sale.premium}`}
-            onCommit={(text) => setSale({ ...sale, premium: text === undefined ? undefined : Number(text) })}
+            onCommit={(text) =>
+              setSale((now) => ({ ...now, premium: text === undefined ? undefined : Number(text) }))
+            }
             problem={problem("premium")}
           />
           <TextField
             label="Where it is told"
             maxLength={300}
             value={sale.source}
-            onCommit={(source) => setSale({ ...sale, source })}
+            onCommit={(source) => setSale((now) => ({ ...now, source }))}
           />
           <TextField
             label="Note"
             className="col-span-2"
             maxLength={2000}
             value={sale.note}
-            onCommit={(note) => setSale({ ...sale, note })}
+            onCommit={(note) => setSale((now) => ({ ...now, note }))}
           />
         </div>
         <div className="mt-4 flex gap-3 border-t border-ink pt-3">

@@ -201,3 +201,26 @@ test("how far to trust them is worked out when asked, from four sales on", async
   found.getByText("93% (nine in ten is right)");
   found.getByText("120%");
 });
+
+test("a price and a date that are read at the same time are both kept", async () => {
+  show();
+  const add = vi.spyOn(api, "addSale").mockResolvedValue(sale("c", "x"));
+  let readMoney = (_: { amount: number; currency: string }) => {};
+  vi.spyOn(api, "money").mockReturnValue(new Promise((done) => (readMoney = done)));
+  vi.spyOn(api, "date").mockResolvedValue({ edtf: "2024-05", from: 2024, to: 2024 });
+  fireEvent.click(await screen.findByText("Add a sale"));
+  const sheet = within(screen.getByRole("dialog"));
+  const type = (label: string, text: string) => {
+    fireEvent.change(sheet.getByLabelText(label), { target: { value: text } });
+    fireEvent.blur(sheet.getByLabelText(label));
+  };
+  type("What was sold", "A congress");
+  type("Price", "45 gbp");
+  type("When", "May 2024");
+  await waitFor(() => expect((sheet.getByLabelText("When") as HTMLInputElement).value).toBe("2024-05"));
+  readMoney({ amount: 45, currency: "GBP" });
+  await waitFor(() => expect((sheet.getByLabelText("Price") as HTMLInputElement).value).toBe("45 GBP"));
+  fireEvent.click(sheet.getByText("Keep it"));
+  await waitFor(() => expect(add).toHaveBeenCalledTimes(1));
+  expect(add.mock.calls[0]?.[1].knife).toMatchObject({ described: "A congress", price: 45, sold: "2024-05" });
+});

@@ -10,6 +10,13 @@ import { DateEntry } from "./date-entry";
 import { MoneyEntry } from "./money-entry";
 import { Rows } from "./rows";
 
+/** Takes what changed alone: a price and a date may both be on their way to be read. */
+const changed = (knife: StationProps["knife"], place: number, what: Partial<StoryEvent>) =>
+  knife.change((s) => ({
+    ...s,
+    story: s.story.map((e, at) => (at === place ? { ...e, ...what } : e)),
+  }));
+
 /** Where it has been: holders and events with dates as uncertain as they are, each with its source. */
 export function StoryStation({ knife, book }: StationProps) {
   return (
@@ -44,7 +51,7 @@ export function StoryStation({ knife, book }: StationProps) {
               placeholder="c. 1936"
               problem={problemAt(knife.problems, `story[${i}].date`)}
               value={event.date}
-              onChange={(date) => set({ ...event, date })}
+              onChange={(date) => changed(knife, i, { date })}
             />
             <TextField label="Holder" value={event.holder} onCommit={(holder) => set({ ...event, holder })} />
             <TextField
@@ -99,7 +106,7 @@ export function StoryStation({ knife, book }: StationProps) {
                 problemAt(knife.problems, `story[${i}].price`) ??
                 problemAt(knife.problems, `story[${i}].currency`)
               }
-              onChange={(price, currency) => set({ ...event, price, currency })}
+              onChange={(price, currency) => changed(knife, i, { price, currency })}
             />
             {(event.kind === "advertised" || event.shows) && (
               <ShownWith

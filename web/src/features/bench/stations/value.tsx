@@ -47,10 +47,15 @@ export function ValueStation({ knife, book }: StationProps) {
         )}
         onChange={(comparables) => knife.change((s) => ({ ...s, comparables }))}
       >
-        {(sale, set, i) => (
+        {(sale, _, i) => (
           <SaleFields
             sale={sale}
-            set={set}
+            set={(changed) =>
+              knife.change((s) => ({
+                ...s,
+                comparables: s.comparables.map((c, at) => (at === i ? { ...c, ...changed } : c)),
+              }))
+            }
             book={book}
             problem={(field) => problemAt(knife.problems, `comparables[${i}].${field}`)}
           />
