@@ -118,7 +118,8 @@ public final class Appraiser {
   public ValueVerdict appraise(Subject knife, List<ComparableSale> own, List<KeptSale> book) {
     List<ComparableSale> sales = new ArrayList<>(own);
     book.forEach(kept -> sales.add(kept.sale().all()));
-    String currency = commonest(sales).orElse(null);
+    // What stands with the knife says in which money it is told.
+    String currency = commonest(own).or(() -> commonest(sales)).orElse(null);
     if (currency == null) {
       return nothing();
     }

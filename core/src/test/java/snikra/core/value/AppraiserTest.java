@@ -340,4 +340,20 @@ class AppraiserTest {
         .findFirst()
         .orElseThrow();
   }
+
+  @Test
+  void salesThatStandWithTheKnifeSayInWhichMoneyItIsTold() {
+    ComparableSale dollars =
+        new ComparableSale(
+            "own", BigDecimal.valueOf(90), "USD", null, "thrale", "jack", "good", "bone");
+    List<KeptSale> book = new ArrayList<>();
+    for (ComparableSale s : sales(100, 110, 120)) {
+      book.add(new KeptSale("b" + book.size(), new Sale(s, null, null, null)));
+    }
+    assertThat(appraiser.appraise(GOOD, List.of(), book).currency()).isEqualTo("GBP");
+    ValueVerdict own = appraiser.appraise(GOOD, List.of(dollars), book);
+    assertThat(own.currency()).isEqualTo("USD");
+    assertThat(own.counted()).isEqualTo(1);
+    assertThat(own.sales()).hasSize(1);
+  }
 }
