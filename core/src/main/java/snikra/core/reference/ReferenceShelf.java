@@ -125,10 +125,31 @@ public record ReferenceShelf(
       List<List<String>> words,
       List<AssayOffice> offices,
       List<Maker> others) {
+    return with(condition, letters, words, offices, others, judgement);
+  }
+
+  /** The same shelf where condition is judged by another book. */
+  public ReferenceShelf gradedBy(ConditionBook other) {
+    return with(other, confusions, spellings, assayOffices, makers, judgement);
+  }
+
+  /** The same shelf, judged by other numbers. */
+  public ReferenceShelf judgedBy(Judgement other) {
+    return with(condition, confusions, spellings, assayOffices, makers, other);
+  }
+
+  // What stays the same on every other shelf is said here alone.
+  private ReferenceShelf with(
+      ConditionBook grading,
+      Map<Character, String> letters,
+      List<List<String>> words,
+      List<AssayOffice> offices,
+      List<Maker> others,
+      Judgement rates) {
     return new ReferenceShelf(
         clues,
         patterns,
-        condition,
+        grading,
         care,
         prices,
         measures,
@@ -139,44 +160,6 @@ public record ReferenceShelf(
         words,
         offices,
         others,
-        judgement);
-  }
-
-  /** The same shelf where condition is judged by another book. */
-  public ReferenceShelf gradedBy(ConditionBook other) {
-    return new ReferenceShelf(
-        clues,
-        patterns,
-        other,
-        care,
-        prices,
-        measures,
-        numberTables,
-        regions,
-        unlistedWeight,
-        confusions,
-        spellings,
-        assayOffices,
-        makers,
-        judgement);
-  }
-
-  /** The same shelf, judged by other numbers. */
-  public ReferenceShelf judgedBy(Judgement other) {
-    return new ReferenceShelf(
-        clues,
-        patterns,
-        condition,
-        care,
-        prices,
-        measures,
-        numberTables,
-        regions,
-        unlistedWeight,
-        confusions,
-        spellings,
-        assayOffices,
-        makers,
-        other);
+        rates);
   }
 }
