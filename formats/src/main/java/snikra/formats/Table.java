@@ -133,8 +133,7 @@ record Table(String encoding, char separator, List<Row> rows) {
         CSV.readerFor(String[].class).with(schema).readValues(text)) {
       int begins = 1;
       while (rows.size() < most && all.hasNextValue()) {
-        List<String> cells =
-            Arrays.stream(all.nextValue()).map(Table::read).toList();
+        List<String> cells = Arrays.stream(all.nextValue()).map(Table::read).toList();
         if (cells.stream().anyMatch(c -> !c.isEmpty())) {
           rows.add(new Row(begins, cells));
         }
