@@ -269,6 +269,8 @@ function GradeLine({ verdict }: { verdict: Verdict }) {
 }
 
 function valueWords({ value }: Verdict): string {
-  if (value.low === undefined || value.high === undefined || !value.currency) return value.standsOn;
-  return `${money(value.low, value.currency)}\u2013${money(value.high, value.currency)}. ${value.standsOn}`;
+  const { asItIs: is, currency } = value;
+  return is && currency
+    ? `${money(is.low, currency)}\u2013${money(is.high, currency)}. ${value.standsOn}`
+    : value.standsOn;
 }

@@ -1,6 +1,6 @@
 import { useStationName } from "../../api/book";
 import type { Verdict } from "../../api/types";
-import { percent } from "../../format";
+import { money, percent } from "../../format";
 
 const TOLD_FROM = 0.05;
 const MOST = 5;
@@ -12,7 +12,8 @@ export function Originality({ verdict, onGo }: { verdict: Verdict; onGo: (statio
   const { originality, dating } = verdict;
   const told = originality.findings.filter((f) => f.probability >= TOLD_FROM).slice(0, MOST);
   const asMade = dating.states.find((s) => s.state.kind === "as-made")?.probability ?? 1;
-  const { grade } = originality;
+  const { grade, low, high } = originality;
+  const { currency } = verdict.value;
   return (
     <section aria-labelledby="originality-name" className="mt-2" data-testid="originality">
       <h3 id="originality-name" className="voice text-[0.8125rem] text-ink2">
@@ -30,7 +31,13 @@ export function Originality({ verdict, onGo }: { verdict: Verdict; onGo: (statio
       {percent(originality.worth) < 100 && (
         <p className="mt-1 border-t border-rule pt-1">
           With that taken in: {grade && `${grade.label} at best, `}
-          <span className="num">{percent(originality.worth)}%</span> of what an untouched one brings.
+          <span className="num">{percent(originality.worth)}%</span> of what an untouched one brings
+          {low !== undefined && high !== undefined && currency && (
+            <span className="num">
+              : {money(low, currency)}&ndash;{money(high, currency)}
+            </span>
+          )}
+          .
         </p>
       )}
     </section>

@@ -29,6 +29,7 @@ const VALUE: Value = {
   high: 60,
   lowest: 20,
   highest: 90,
+  asItIs: { middle: 50, low: 40, high: 60, lowest: 20, highest: 90 },
   counted: 2,
   enough: false,
   standsOn: "From 2 sales.",
@@ -82,7 +83,7 @@ test("sales of the book that count stand below those of the knife", () => {
 test("a sale left out shows the range without it, until all count again", async () => {
   const examine = vi
     .spyOn(api, "examine")
-    .mockResolvedValue({ value: { ...VALUE, low: 30, high: 80, middle: 45 } } as Verdict);
+    .mockResolvedValue({ value: { ...VALUE, low: 60, high: 99, asItIs: { middle: 45, low: 30, high: 80, lowest: 9, highest: 99 } } } as Verdict);
   show();
   fireEvent.click(screen.getByLabelText("Leave out: A jack of the book"));
   await waitFor(() =>

@@ -95,10 +95,10 @@ function LeftOut({ knife, without, onAll }: { knife: Specimen; without: string[]
   );
 }
 
-const rangeOf = ({ low, high, middle, currency, standsOn }: Verdict["value"]): string =>
-  low === undefined || high === undefined || middle === undefined || !currency
-    ? standsOn
-    : `${money(low, currency)}\u2013${money(high, currency)} in one sale of two, middle ${money(middle, currency)}.`;
+const rangeOf = ({ asItIs: is, currency, standsOn }: Verdict["value"]): string =>
+  is && currency
+    ? `${money(is.low, currency)}\u2013${money(is.high, currency)} in one sale of two, middle ${money(is.middle, currency)}.`
+    : standsOn;
 
 /** Sales of the whole collection that count for this knife, the weightiest first. */
 function FromTheBook({

@@ -36,7 +36,7 @@ function Asked({ value }: { value: Verdict["value"] }) {
         className="grid grid-cols-2 items-end gap-x-5 gap-y-1 sm:grid-cols-4"
         onSubmit={(e) => {
           e.preventDefault();
-          then.mutate({ country, amount, year: Number(year), unit, worth: value.middle });
+          then.mutate({ country, amount, year: Number(year), unit, worth: value.asItIs?.middle });
         }}
       >
         <Field label="Where">

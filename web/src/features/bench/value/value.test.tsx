@@ -32,6 +32,7 @@ const VALUE: Value = {
   high: 72,
   lowest: 30,
   highest: 120,
+  asItIs: { middle: 60, low: 50, high: 72, lowest: 30, highest: 120 },
   counted: 2,
   enough: false,
   standsOn: "Thin: 2 sales count.",
@@ -46,6 +47,15 @@ test("the range says what half and what nine in ten bring, and on what it stands
   expect(screen.getByTestId("value-summary").textContent).toMatch(
     /^£50\u2013£72 in one sale of two, nine of ten £30\u2013£120, middle £60\. Thin: 2 sales count\. An opinion/,
   );
+});
+
+test("what may have been done to it heads the range, and an untouched one is told beside it", () => {
+  const asItIs = { middle: 30, low: 25, high: 36, lowest: 15, highest: 60 };
+  render(<Worth value={{ ...VALUE, asItIs }} onGo={() => {}} />);
+  expect(screen.getByTestId("value-summary").textContent).toMatch(
+    /^£25–£36 in one sale of two, nine of ten £15–£60, middle £30\. Were nothing done to it: £50–£72\./,
+  );
+  screen.getByLabelText("Nine sales in ten between £15–£60");
 });
 
 test("what keeps it wide leads to where it can be narrowed, where it can", () => {

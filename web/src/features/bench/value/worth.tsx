@@ -2,9 +2,9 @@ import type { Verdict } from "../../../api/types";
 import { money, percent } from "../../../format";
 
 type Value = Verdict["value"];
-type Priced = Value & Required<Pick<Value, "currency" | "middle" | "low" | "high" | "lowest" | "highest">>;
+type Priced = Value & Required<Pick<Value, "currency" | "low" | "high" | "asItIs">>;
 
-const isPriced = (v: Value): v is Priced => v.middle !== undefined && v.currency !== undefined;
+const isPriced = (v: Value): v is Priced => v.asItIs !== undefined && v.currency !== undefined;
 
 /** What it would bring, how wide that is, and what keeps it wide. */
 export function Worth({ value, onGo }: { value: Value; onGo: (station: string) => void }) {
@@ -15,10 +15,13 @@ export function Worth({ value, onGo }: { value: Value; onGo: (station: string) =
           {isPriced(value) && (
             <>
               <span className="num text-[1.25rem] text-blue">
-                {range(value.low, value.high, value.currency)}
+                {range(value.asItIs.low, value.asItIs.high, value.currency)}
               </span>{" "}
-              in one sale of two, nine of ten {range(value.lowest, value.highest, value.currency)}, middle{" "}
-              {money(value.middle, value.currency)}.{" "}
+              in one sale of two, nine of ten{" "}
+              {range(value.asItIs.lowest, value.asItIs.highest, value.currency)}, middle{" "}
+              {money(value.asItIs.middle, value.currency)}.{" "}
+              {value.high !== value.asItIs.high &&
+                `Were nothing done to it: ${range(value.low, value.high, value.currency)}. `}
             </>
           )}
           <span className="text-ink2">
@@ -39,9 +42,10 @@ const HIGH = 60;
 
 /** The range on a rule of prices, doubling step by step, with what each sale says of this knife. */
 function Rule({ value }: { value: Priced }) {
+  const { asItIs } = value;
   const counted = value.sales.filter((s) => s.counted);
-  const least = Math.min(value.lowest, ...counted.map((s) => s.adjusted)) * 0.9;
-  const most = Math.max(value.highest, ...counted.map((s) => s.adjusted)) * 1.1;
+  const least = Math.min(asItIs.lowest, ...counted.map((s) => s.adjusted)) * 0.9;
+  const most = Math.max(asItIs.highest, ...counted.map((s) => s.adjusted)) * 1.1;
   const x = (amount: number) => (100 * Math.log(amount / least)) / Math.log(most / least);
   return (
     <figure className="mt-1">
@@ -49,33 +53,33 @@ function Rule({ value }: { value: Priced }) {
         width="100%"
         height={HIGH}
         role="img"
-        aria-label={`Nine sales in ten between ${range(value.lowest, value.highest, value.currency)}`}
+        aria-label={`Nine sales in ten between ${range(asItIs.lowest, asItIs.highest, value.currency)}`}
       >
         <line
-          x1={`${x(value.lowest)}%`}
-          x2={`${x(value.highest)}%`}
+          x1={`${x(asItIs.lowest)}%`}
+          x2={`${x(asItIs.highest)}%`}
           y1="30"
           y2="30"
           stroke="currentColor"
           strokeWidth="1.5"
         />
         <line
-          x1={`${x(value.low)}%`}
-          x2={`${x(value.high)}%`}
+          x1={`${x(asItIs.low)}%`}
+          x2={`${x(asItIs.high)}%`}
           y1="30"
           y2="30"
           stroke="var(--color-blue)"
           strokeWidth="7"
         />
         <line
-          x1={`${x(value.middle)}%`}
-          x2={`${x(value.middle)}%`}
+          x1={`${x(asItIs.middle)}%`}
+          x2={`${x(asItIs.middle)}%`}
           y1="22"
           y2="38"
           stroke="currentColor"
           strokeWidth="2"
         />
-        {[value.lowest, value.middle, value.highest].map((amount) => (
+        {[asItIs.lowest, asItIs.middle, asItIs.highest].map((amount) => (
           <text
             key={amount}
             x={`${x(amount)}%`}

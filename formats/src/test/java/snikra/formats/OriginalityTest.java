@@ -88,7 +88,9 @@ class OriginalityTest {
             + "]";
     Verdict v = examine("{" + OLD_MARK + "," + ACETAL + "," + sales + "}");
     Verdict sound = examine("{" + OLD_MARK + "," + sales + "}");
-    assertThat(v.value().middle()).isLessThan(sound.value().middle());
+    assertThat(v.value().asItIs().high()).isLessThan(sound.value().asItIs().high());
+    assertThat(v.originality().high()).isEqualTo(v.value().asItIs().high());
+    assertThat(v.originality().high()).isLessThan(v.value().high());
     assertThat(v.value().costs()).anyMatch(c -> c.of() == Doubt.ALTERED && c.share() > 0.02);
   }
 

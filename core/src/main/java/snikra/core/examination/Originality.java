@@ -1,5 +1,6 @@
 package snikra.core.examination;
 
+import java.math.BigDecimal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import snikra.core.condition.ConditionBook.Grade;
@@ -11,8 +12,15 @@ import snikra.core.condition.ConditionBook.Grade;
  * @param worth what is left of the value, each finding by its probability; sales are taken to be of
  *     untouched knives
  * @param grade by the worst fault and the likely findings; null while nothing was graded
+ * @param low half of the sales of a knife like this, with all that, are between this and {@code
+ *     high}; null where no sale counts
  */
-public record Originality(List<Finding> findings, double worth, @Nullable Grade grade) {
+public record Originality(
+    List<Finding> findings,
+    double worth,
+    @Nullable Grade grade,
+    @Nullable BigDecimal low,
+    @Nullable BigDecimal high) {
 
   /**
    * One way in which it may not be as made.

@@ -28,6 +28,7 @@ import snikra.core.specimen.LookReliability;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenFace;
 import snikra.core.specimen.Specimen;
+import snikra.core.value.ValueVerdict;
 import snikra.core.wording.Wording;
 
 /** Weighs in what a knife may not be as made. One for each knife. */
@@ -79,13 +80,18 @@ final class OriginalityJudge {
         .toList();
   }
 
-  Originality judge(List<Finding> findings, GradeVerdict graded) {
+  Originality judge(
+      List<Finding> findings, GradeVerdict graded, ValueVerdict.@Nullable Range value) {
     double worth = 1;
     for (Finding f : findings) {
       worth *= 1 - f.probability() * (1 - f.worth());
     }
     return new Originality(
-        findings, worth, graded.best() == null ? null : capped(graded.best(), findings));
+        findings,
+        worth,
+        graded.best() == null ? null : capped(graded.best(), findings),
+        value == null ? null : value.low(),
+        value == null ? null : value.high());
   }
 
   private Grade capped(Grade best, List<Finding> findings) {

@@ -92,6 +92,12 @@ public final class Appraiser {
       @Nullable String box,
       @Nullable String build,
       List<Altered> altered) {
+    /** The same knife, had nothing been done to it. */
+    Subject untouched() {
+      return new Subject(
+          makers, patterns, grades, handles, made, madeSpread, box, build, List.of());
+    }
+
     public Subject {
       makers = Map.copyOf(makers);
       patterns = Map.copyOf(patterns);
@@ -129,19 +135,38 @@ public final class Appraiser {
     List<Sold> sold = counted.stream().map(i -> sold(sales.get(i))).toList();
     Market market = new Market(sold, rates).fitted();
     List<Case> cases = cases(knife, likeliest, market);
-    Mixture price = new Mixture(cases.stream().map(Case::part).toList());
+    Mixture price = mixture(cases);
+    ValueVerdict.Range asItIs = range(price);
+    ValueVerdict.Range untouched =
+        knife.altered().isEmpty()
+            ? asItIs
+            : range(mixture(cases(knife.untouched(), likeliest, market)));
     return new ValueVerdict(
         currency,
-        shown(price.quantile(0.5)),
-        shown(price.quantile(0.25)),
-        shown(price.quantile(0.75)),
-        shown(price.quantile(0.05)),
-        shown(price.quantile(0.95)),
+        untouched.middle(),
+        untouched.low(),
+        untouched.high(),
+        untouched.lowest(),
+        untouched.highest(),
+        asItIs,
         counted.size(),
         counted.size() >= ENOUGH,
         told(counted.size(), sales.size()),
         told(weighed(sales, counted, sold, market, likeness, likeliest), own.size(), book),
         costs(cases, price));
+  }
+
+  private static Mixture mixture(List<Case> cases) {
+    return new Mixture(cases.stream().map(Case::part).toList());
+  }
+
+  private static ValueVerdict.Range range(Mixture price) {
+    return new ValueVerdict.Range(
+        shown(price.quantile(0.5)),
+        shown(price.quantile(0.25)),
+        shown(price.quantile(0.75)),
+        shown(price.quantile(0.05)),
+        shown(price.quantile(0.95)));
   }
 
   /** The most to pay and what to ask, for a knife of this value. */
@@ -157,7 +182,7 @@ public final class Appraiser {
   /** Where there is no sale of a like knife. */
   public static ValueVerdict nothing() {
     return new ValueVerdict(
-        null, null, null, null, null, null, 0, false, told(0, 0), List.of(), List.of());
+        null, null, null, null, null, null, null, 0, false, told(0, 0), List.of(), List.of());
   }
 
   private static Optional<String> commonest(List<ComparableSale> sales) {

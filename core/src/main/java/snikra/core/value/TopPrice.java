@@ -62,13 +62,14 @@ public record TopPrice(BigDecimal even, BigDecimal safe, BigDecimal ask) {
    * @param asked how much higher prices are asked than paid
    */
   public static @Nullable TopPrice of(ValueVerdict value, Plan plan, double asked) {
-    if (value.low() == null || value.middle() == null) {
+    ValueVerdict.Range is = value.asItIs();
+    if (is == null) {
       return null;
     }
     return new TopPrice(
-        whole(plan.mostAt(value.middle().doubleValue())),
-        whole(plan.mostAt(value.low().doubleValue())),
-        whole(value.middle().doubleValue() * asked));
+        whole(plan.mostAt(is.middle().doubleValue())),
+        whole(plan.mostAt(is.low().doubleValue())),
+        whole(is.middle().doubleValue() * asked));
   }
 
   // Down to the whole unit: what is more would be more than one should pay.

@@ -7,16 +7,17 @@ import org.jspecify.annotations.Nullable;
 /**
  * What a knife would bring in one sale, in today's money. Amounts are null where no sale counts.
  *
- * @param middle as likely below as above
+ * @param middle what it would bring were nothing done to it: as likely below as above
  * @param low half of such sales are between this and {@code high}
  * @param lowest nine in ten are between this and {@code highest}
+ * @param asItIs the same with what may have been done to it taken in
  * @param counted sales that count
  * @param enough whether so many count that the trade of this knife is known; with fewer the width
  *     is mostly what is not known of it
  * @param standsOn the same as a sentence
  * @param sales those that stand with the knife, in their order, then those of the sales book that
  *     count, the weightiest first
- * @param costs what keeps the range wide, the most first
+ * @param costs what keeps the range wide as it is, the most first
  */
 public record ValueVerdict(
     @Nullable String currency,
@@ -25,11 +26,22 @@ public record ValueVerdict(
     @Nullable BigDecimal high,
     @Nullable BigDecimal lowest,
     @Nullable BigDecimal highest,
+    @Nullable Range asItIs,
     int counted,
     boolean enough,
     String standsOn,
     List<Weighed> sales,
     List<Cost> costs) {
+
+  /**
+   * What one sale would bring.
+   *
+   * @param middle as likely below as above
+   * @param low half of such sales are between this and {@code high}
+   * @param lowest nine in ten are between this and {@code highest}
+   */
+  public record Range(
+      BigDecimal middle, BigDecimal low, BigDecimal high, BigDecimal lowest, BigDecimal highest) {}
 
   /**
    * What keeps a range wide, and by what part of it.

@@ -14,11 +14,18 @@ class TopPriceTest {
   private static final ValueVerdict WORTH =
       new ValueVerdict(
           "GBP",
-          BigDecimal.valueOf(100),
-          BigDecimal.valueOf(70),
-          BigDecimal.valueOf(140),
-          BigDecimal.valueOf(40),
-          BigDecimal.valueOf(220),
+          BigDecimal.valueOf(300),
+          BigDecimal.valueOf(210),
+          BigDecimal.valueOf(420),
+          BigDecimal.valueOf(120),
+          BigDecimal.valueOf(660),
+          // One pays for what it is, not for what it was.
+          new ValueVerdict.Range(
+              BigDecimal.valueOf(100),
+              BigDecimal.valueOf(70),
+              BigDecimal.valueOf(140),
+              BigDecimal.valueOf(40),
+              BigDecimal.valueOf(220)),
           9,
           true,
           "",
