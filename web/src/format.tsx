@@ -107,3 +107,6 @@ export function withUnit(typed: string, units: Units): string {
   const text = typed.trim();
   return /^[\d\s.,/\-½¼¾⅛⅜⅝⅞]+$/.test(text) ? `${text} ${units}` : text;
 }
+
+/** What amounts are in where nothing says so: as the last one was. */
+export const usualCurrency = (last?: string): string => last ?? "GBP";

@@ -139,6 +139,20 @@ export const api = {
     answered(client.DELETE("/api/sales/table/{batch}", { params: { path: { batch } } })),
   restoreTable: (batch: string) =>
     answered(client.POST("/api/sales/table/{batch}/restore", { params: { path: { batch } } })),
+  knivesTable: (
+    file: File,
+    { currency, columns, from, batch }: { currency: string; columns: string[]; from: number; batch?: string },
+    signal?: AbortSignal,
+  ) =>
+    answered(
+      client.POST("/api/knives/table", {
+        params: { query: { name: file.name, currency, columns, from, batch } },
+        ...asItIs(file),
+        signal,
+      }),
+    ),
+  removeKnivesTable: (batch: string) =>
+    answered(client.DELETE("/api/knives/table/{batch}", { params: { path: { batch } } })),
   topPrice: (body: Body<"/api/top-price", "post">) => answered(client.POST("/api/top-price", { body })),
   priceCountries: () => answered(client.GET("/api/price-then/countries")),
   priceThen: (query: { country: string; amount: string; year: number; unit?: string; worth?: number }) =>

@@ -404,6 +404,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/knives/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["list"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/knives/table/{batch}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/keeping/check": {
         parameters: {
             query?: never;
@@ -429,7 +461,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["restore_3"];
+        post: operations["restore_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -525,7 +557,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["restore_4"];
+        post: operations["restore_5"];
         delete?: never;
         options?: never;
         head?: never;
@@ -879,6 +911,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["letGo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/knives/table/{batch}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1755,6 +1803,20 @@ export interface components {
             before?: string;
             after?: string;
         };
+        ListTold: {
+            encoding: string;
+            separator: string;
+            headed: boolean;
+            columns: components["schemas"]["ColumnRead"][];
+            fields: components["schemas"]["TableField"][];
+            /** Format: int32 */
+            rows: number;
+            told: components["schemas"]["RowTold"][];
+            /** Format: int32 */
+            kept: number;
+            /** Format: int32 */
+            next?: number;
+        };
         Maker: {
             id: string;
             name: string;
@@ -1921,6 +1983,8 @@ export interface components {
             /** Format: double */
             worth: number;
             grade?: components["schemas"]["ConditionBookGrade"];
+            low?: number;
+            high?: number;
         };
         OriginalityFinding: {
             id: string;
@@ -2221,15 +2285,19 @@ export interface components {
             problems: components["schemas"]["Problem"][];
             leftover: string[];
         };
+        RowTold: {
+            /** Format: int32 */
+            line: number;
+            title?: string;
+            taken: components["schemas"]["TakenFor"][];
+            leftover: string[];
+            known: boolean;
+        };
         Sale: {
             knife: components["schemas"]["ComparableSale"];
             premium?: number;
             source?: string;
             note?: string;
-        };
-        SalesField: {
-            id: string;
-            label: string;
         };
         SalesRead: {
             encoding: string;
@@ -2575,7 +2643,7 @@ export interface components {
             holder?: string;
             place?: string;
             /** @enum {string} */
-            source: "own-record" | "document" | "catalogue" | "price-list" | "advertisement" | "book" | "family" | "dealer" | "hearsay" | "forum";
+            source: "own-record" | "document" | "catalogue" | "price-list" | "advertisement" | "book" | "list" | "family" | "dealer" | "hearsay" | "forum";
             price?: number;
             currency?: string;
             note?: string;
@@ -2599,9 +2667,13 @@ export interface components {
             box?: string;
             reminders: components["schemas"]["CareBookTold"][];
         };
+        TableField: {
+            id: string;
+            label: string;
+        };
         TableTold: {
             read: components["schemas"]["SalesRead"];
-            fields: components["schemas"]["SalesField"][];
+            fields: components["schemas"]["TableField"][];
             /** Format: int32 */
             rows: number;
             /** Format: int32 */
@@ -2618,6 +2690,10 @@ export interface components {
             /** Format: int32 */
             taken?: number;
             problems?: components["schemas"]["Problem"][];
+        };
+        TakenFor: {
+            field: string;
+            says: string;
         };
         TakenOut: {
             id: string;
@@ -2680,6 +2756,7 @@ export interface components {
             high?: number;
             lowest?: number;
             highest?: number;
+            asItIs?: components["schemas"]["ValueVerdictRange"];
             /** Format: int32 */
             counted: number;
             enough: boolean;
@@ -2694,6 +2771,13 @@ export interface components {
             share: number;
             label: string;
             station?: string;
+        };
+        ValueVerdictRange: {
+            middle: number;
+            low: number;
+            high: number;
+            lowest: number;
+            highest: number;
         };
         ValueVerdictStep: {
             what: string;
@@ -3733,6 +3817,56 @@ export interface operations {
             };
         };
     };
+    list: {
+        parameters: {
+            query: {
+                name?: string;
+                currency: string;
+                columns?: string[];
+                from?: number;
+                batch?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ListTold"];
+                };
+            };
+        };
+    };
+    restore_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     check_1: {
         parameters: {
             query?: never;
@@ -3753,7 +3887,7 @@ export interface operations {
             };
         };
     };
-    restore_3: {
+    restore_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -3905,7 +4039,7 @@ export interface operations {
             };
         };
     };
-    restore_4: {
+    restore_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -4403,6 +4537,26 @@ export interface operations {
             header?: never;
             path: {
                 id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
             };
             cookie?: never;
         };

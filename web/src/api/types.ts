@@ -53,6 +53,7 @@ export type Grade = Schemas["GradeVerdict"];
 export type Sale = Schemas["Sale"];
 export type KeptSale = Schemas["KeptSale"];
 export type TableTold = Schemas["TableTold"];
+export type ListTold = Schemas["ListTold"];
 export type Grading = Schemas["GradingTold"];
 export type SchoolTold = Schemas["SchoolTold"];
 export type School = Schemas["School"];

@@ -1,10 +1,11 @@
 import { useMutation } from "@tanstack/react-query";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { api } from "../../api/client";
 import type { TableTold } from "../../api/types";
 import { money } from "../../format";
+import { ColumnChooser } from "../../ui/column-chooser";
 import { Dialog } from "../../ui/dialog";
-import { Select } from "../../ui/select";
+import { TableSource } from "../../ui/table-source";
 
 const SHOWN = 40;
 
@@ -20,8 +21,6 @@ export function BringTable({
 }) {
   const [file, setFile] = useState<File>();
   const [currency, setCurrency] = useState(usual);
-  const [pasted, setPasted] = useState("");
-  const input = useRef<HTMLInputElement>(null);
   const look = useMutation({
     mutationFn: (asked: { file: File; currency: string; columns: string[] }) =>
       api.salesTable(asked.file, asked.currency, asked.columns, false),
@@ -46,54 +45,15 @@ export function BringTable({
   };
   return (
     <Dialog open onClose={onClose} title="Bring a table">
-      {/* biome-ignore lint/a11y/noStaticElementInteractions: the same is done by the button */}
-      <div
-        className="mt-3"
-        onDragOver={(e) => e.preventDefault()}
-        onDrop={(e) => {
-          e.preventDefault();
-          const dropped = e.dataTransfer.files[0];
-          if (dropped) again({ file: dropped });
+      <TableSource
+        label="Table to bring"
+        currency={currency}
+        onCurrency={(to) => {
+          setCurrency(to);
+          if (told) again({ currency: to });
         }}
-      >
-        <div className="flex flex-wrap items-end gap-4">
-          <button type="button" className="press" onClick={() => input.current?.click()}>
-            Choose a file
-          </button>
-          <input
-            ref={input}
-            type="file"
-            aria-label="Table to bring"
-            accept=".csv,.tsv,.txt,text/csv,text/plain"
-            hidden
-            onChange={(e) => {
-              const chosen = e.target.files?.[0];
-              if (chosen) again({ file: chosen });
-              e.target.value = "";
-            }}
-          />
-          <label>
-            <span className="block text-ink2">Amounts without a currency are in</span>
-            <input
-              className="entry !w-20"
-              value={currency}
-              maxLength={3}
-              onChange={(e) => setCurrency(e.target.value.toUpperCase())}
-              onBlur={() => told && again({ currency })}
-            />
-          </label>
-        </div>
-        <label className="mt-2 block">
-          <span className="block text-ink2">or paste rows out of a spreadsheet, or drop a file here</span>
-          <textarea
-            rows={3}
-            className="entry font-mono"
-            value={pasted}
-            onChange={(e) => setPasted(e.target.value)}
-            onBlur={() => pasted.trim() && again({ file: new File([pasted], "what was pasted") })}
-          />
-        </label>
-      </div>
+        onFile={(chosen) => again({ file: chosen })}
+      />
       <p role="status" className="voice text-ink2">
         {look.isPending ? "Reading the table." : ""}
       </p>
@@ -105,7 +65,11 @@ export function BringTable({
       {told && (
         <>
           <Report told={told} />
-          <Columns told={told} onChange={(columns) => again({ columns })} />
+          <ColumnChooser
+            columns={told.read.columns}
+            fields={told.fields}
+            onChange={(columns) => again({ columns })}
+          />
           <Rows told={told} />
           <div className="mt-4 flex gap-3 border-t border-ink pt-3">
             <button
@@ -137,36 +101,6 @@ function Report({ told }: { told: TableTold }) {
       {told.refused > 0 && `; ${told.refused} cannot`}
       {told.leftover > 0 && `. In ${told.leftover} something is not known and stays in the note`}.
     </p>
-  );
-}
-
-function Columns({ told, onChange }: { told: TableTold; onChange: (columns: string[]) => void }) {
-  const columns = columnsOf(told);
-  return (
-    <div className="mt-2 overflow-x-auto">
-      <table className="text-left" aria-label="Columns">
-        <tbody>
-          {told.read.columns.map((c, i) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: a column is known by its place
-            <tr key={i} className="border-t border-rule">
-              <th className="py-1 pr-4 font-normal">{c.title}</th>
-              <td className="pr-4">
-                <Select
-                  aria-label={`What ${c.title} is`}
-                  value={c.field}
-                  nothing="choose"
-                  options={told.fields}
-                  onChange={(field) =>
-                    field && onChange(columns.map((other, at) => (at === i ? field : other)))
-                  }
-                />
-              </td>
-              <td className="max-w-[16rem] truncate text-ink2">{c.sample}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
   );
 }
 

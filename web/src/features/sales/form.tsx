@@ -1,6 +1,7 @@
 import { type RefObject, useRef, useState } from "react";
 import { api, Refused } from "../../api/client";
 import type { Book, KeptSale, Problem, Sale } from "../../api/types";
+import { usualCurrency } from "../../format";
 import { Dialog } from "../../ui/dialog";
 import { TextField } from "../../ui/text-field";
 import { useToast } from "../../ui/toasts";
@@ -25,7 +26,7 @@ export function SaleForm({
   onRemove: (sale: KeptSale) => void;
 }) {
   const [sale, setSale] = useState<Sale>(
-    kept?.sale ?? { knife: { described: "", price: 0, currency: like?.knife.currency ?? "GBP" } },
+    kept?.sale ?? { knife: { described: "", price: 0, currency: usualCurrency(like?.knife.currency) } },
   );
   const [problems, setProblems] = useState<Problem[]>([]);
   // The same until it was kept: sent twice because no answer came, it is kept once.

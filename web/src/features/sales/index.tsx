@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { api } from "../../api/client";
 import type { Book, KeptSale } from "../../api/types";
-import { money } from "../../format";
+import { money, usualCurrency } from "../../format";
 import { useKeys } from "../../keys";
 import { Failed } from "../../ui/failed";
 import { useToast } from "../../ui/toasts";
@@ -119,7 +119,7 @@ export function SalesPage({ book }: { book: Book }) {
       )}
       {bringing && (
         <BringTable
-          currency={sales.data.at(-1)?.sale.knife.currency ?? "GBP"}
+          currency={usualCurrency(sales.data.at(-1)?.sale.knife.currency)}
           onClose={() => setBringing(false)}
           onBrought={(batch, many) =>
             attempt(Promise.resolve(), `${count(many)} taken in.`, () => api.removeTable(batch))

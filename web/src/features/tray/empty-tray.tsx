@@ -4,13 +4,13 @@ import { api } from "../../api/client";
 import { useToast } from "../../ui/toasts";
 
 /** The ways to begin where nothing is kept yet. */
-export function EmptyTray({ onNew }: { onNew: () => void }) {
+export function EmptyTray({ onNew, onList }: { onNew: () => void; onList: () => void }) {
   return (
     <section aria-labelledby="tray-empty" className="mt-6">
       <h2 id="tray-empty" className="font-serif text-[1.25rem]">
         The tray is empty.
       </h2>
-      <div className="mt-3 grid gap-x-8 gap-y-5 border-t border-ink pt-3 md:grid-cols-3">
+      <div className="mt-3 grid gap-x-8 gap-y-5 border-t border-ink pt-3 sm:grid-cols-2 lg:grid-cols-4">
         <div>
           <h3 className="font-semibold">One knife now</h3>
           <p className="mt-1 mb-2 text-ink2">
@@ -19,6 +19,16 @@ export function EmptyTray({ onNew }: { onNew: () => void }) {
           </p>
           <button type="button" className="press" onClick={onNew}>
             New knife
+          </button>
+        </div>
+        <div>
+          <h3 className="font-semibold">A list I have</h3>
+          <p className="mt-1 mb-2 text-ink2">
+            Any table with a row for each knife, pasted or as a file. You see what each row becomes before it
+            is taken in; what is not understood stays in the note.
+          </p>
+          <button type="button" className="press" onClick={onList}>
+            Bring a list
           </button>
         </div>
         <div>

@@ -9,6 +9,7 @@ import { usePreferences } from "../../preferences";
 import { Failed } from "../../ui/failed";
 import { Key } from "../../ui/key";
 import { useToast } from "../../ui/toasts";
+import { BringList } from "../list/bring-list";
 import { Compartment } from "./compartment";
 import { EmptyTray } from "./empty-tray";
 import { ManyKnives, type TrayHandle } from "./many";
@@ -28,6 +29,7 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
   });
   const [words, setWords] = useState("");
   const search = useDeferredValue(words);
+  const [bringing, setBringing] = useState(false);
   const box = useRef<HTMLInputElement>(null);
   const grid = useRef<HTMLOListElement>(null);
   useKeys({ "/": () => box.current?.focus() });
@@ -120,7 +122,13 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
             : `${knives.length} ${knives.length === 1 ? "knife" : "knives"}`}
           , shortest first, at half life size
         </p>
+        {knives.length > 0 && (
+          <button type="button" className="press" onClick={() => setBringing(true)}>
+            Bring a list
+          </button>
+        )}
       </div>
+      {bringing && <BringList onClose={() => setBringing(false)} />}
       {tray.isError && (
         <Failed what="The tray could not be opened." error={tray.error} onAgain={() => tray.refetch()} />
       )}
@@ -132,7 +140,9 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
       )}
       {tray.isPending && <p className="voice mt-4 text-ink3">Opening the tray.</p>}
       {unreadable.length > 0 && <Unreadable knives={unreadable} onRemove={remove} />}
-      {tray.isSuccess && tray.data.length === 0 && <EmptyTray onNew={onNew} />}
+      {tray.isSuccess && tray.data.length === 0 && (
+        <EmptyTray onNew={onNew} onList={() => setBringing(true)} />
+      )}
       {knives.length > 0 && (
         <>
           {knives.length > MANY ? (

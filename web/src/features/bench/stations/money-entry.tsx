@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { api, Refused } from "../../../api/client";
 import type { Problem } from "../../../api/types";
+import { usualCurrency } from "../../../format";
 import { TextField } from "../../../ui/text-field";
 
 /** An amount with its currency: as typed, "45 GBP" or "45". What it means the server says. */
@@ -27,7 +28,7 @@ export function MoneyEntry({
     try {
       const read = await api.money(text);
       setTyped(undefined);
-      onChange(read.amount, read.currency ?? currency ?? "GBP");
+      onChange(read.amount, read.currency ?? usualCurrency(currency));
     } catch (e) {
       const told = e instanceof Refused ? e.problems[0] : undefined;
       const accepted = told?.accepted ?? (e as Error).message;

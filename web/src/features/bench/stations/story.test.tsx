@@ -20,15 +20,13 @@ const book = {
 } as unknown as Book;
 
 let last: StoryEvent[] = [];
+let note: string | undefined;
 
 function Story({ first }: { first: StoryEvent[] }) {
-  const [story, setStory] = useState(first);
-  last = story;
-  const knife = {
-    specimen: { story } as unknown as Specimen,
-    problems: [],
-    change: (to: (s: Specimen) => Specimen) => setStory(to({ story } as unknown as Specimen).story),
-  } as unknown as Knife;
+  const [specimen, setSpecimen] = useState({ story: first } as unknown as Specimen);
+  last = specimen.story;
+  note = specimen.note;
+  const knife = { specimen, problems: [], change: setSpecimen } as unknown as Knife;
   return (
     <PreferencesProvider>
       <StoryStation knife={knife} book={book} />
@@ -73,4 +71,16 @@ test("several looks may be shown, each asked for once, and what is asked of each
 test("what stands there stays when the kind of event is changed", () => {
   render(<Story first={[{ kind: "dated", source: "book", date: "1912", shows: { shield: "bar" } }]} />);
   expect(screen.getByLabelText<HTMLSelectElement>("Shown with: shield").value).toBe("bar");
+});
+
+test("a note is kept when its field is left, and is nothing at all where it is emptied", () => {
+  render(<Story first={[]} />);
+  const field = screen.getByLabelText("Your note");
+  fireEvent.change(field, { target: { value: "From the fair.\nNo. 14" } });
+  expect(note).toBeUndefined();
+  fireEvent.blur(field);
+  expect(note).toBe("From the fair.\nNo. 14");
+  fireEvent.change(field, { target: { value: "  " } });
+  fireEvent.blur(field);
+  expect(note).toBeUndefined();
 });

@@ -17,6 +17,34 @@ const changed = (knife: StationProps["knife"], place: number, what: Partial<Stor
     story: s.story.map((e, at) => (at === place ? { ...e, ...what } : e)),
   }));
 
+/** Whatever else one wants to keep with the knife; it says nothing of its years. */
+function KnifeNote({ knife }: Pick<StationProps, "knife">) {
+  const [written, setWritten] = useState<string>();
+  const kept = knife.specimen.note ?? "";
+  const commit = () => {
+    if (written !== undefined && written !== kept) {
+      const note = written.trim() || undefined;
+      knife.change((s) => ({ ...s, note }));
+    }
+    setWritten(undefined);
+  };
+  return (
+    <Field label="Your note" problem={problemAt(knife.problems, "note")} className="mt-2">
+      {(ids) => (
+        <textarea
+          {...ids}
+          rows={Math.min(8, 1 + (written ?? kept).split("\n").length)}
+          maxLength={4000}
+          className="entry h-auto w-full"
+          value={written ?? kept}
+          onChange={(e) => setWritten(e.target.value)}
+          onBlur={commit}
+        />
+      )}
+    </Field>
+  );
+}
+
 /** Where it has been: holders and events with dates as uncertain as they are, each with its source. */
 export function StoryStation({ knife, book }: StationProps) {
   return (
@@ -25,6 +53,7 @@ export function StoryStation({ knife, book }: StationProps) {
         Dates as you would write them: c. 1936, 1930s, May 1936, before 1936, 1917-1919. A story counts as
         much as its source, and may contradict the knife.
       </p>
+      <KnifeNote knife={knife} />
       <Rows<StoryEvent>
         entries={knife.specimen.story}
         name="Event"

@@ -81,9 +81,14 @@ test("sales of the book that count stand below those of the knife", () => {
 });
 
 test("a sale left out shows the range without it, until all count again", async () => {
-  const examine = vi
-    .spyOn(api, "examine")
-    .mockResolvedValue({ value: { ...VALUE, low: 60, high: 99, asItIs: { middle: 45, low: 30, high: 80, lowest: 9, highest: 99 } } } as Verdict);
+  const examine = vi.spyOn(api, "examine").mockResolvedValue({
+    value: {
+      ...VALUE,
+      low: 60,
+      high: 99,
+      asItIs: { middle: 45, low: 30, high: 80, lowest: 9, highest: 99 },
+    },
+  } as Verdict);
   show();
   fireEvent.click(screen.getByLabelText("Leave out: A jack of the book"));
   await waitFor(() =>

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { api } from "../../../api/client";
 import type { ComparableSale, Specimen, Verdict } from "../../../api/types";
-import { money, percent } from "../../../format";
+import { money, percent, usualCurrency } from "../../../format";
 import { SaleFields } from "../../sales/fields";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
@@ -35,7 +35,7 @@ export function ValueStation({ knife, book }: StationProps) {
         blank={{
           described: "A like knife",
           price: 1,
-          currency: knife.specimen.comparables.at(-1)?.currency ?? "GBP",
+          currency: usualCurrency(knife.specimen.comparables.at(-1)?.currency),
         }}
         note={(i) => (
           <Ladder

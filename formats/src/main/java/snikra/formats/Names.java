@@ -15,7 +15,8 @@ import snikra.core.reference.ReferenceShelf;
 
 /** Names of the trade as people write them, and what they stand for on the shelf. */
 final class Names {
-  private static final String HANDLE = "handle_material";
+  /** The feature that tells what a handle is of. */
+  static final String HANDLE = "handle_material";
 
   private final Map<String, String> makers = new HashMap<>();
   private final Map<String, String> patterns = new HashMap<>();
@@ -23,6 +24,7 @@ final class Names {
   private final Map<String, String> handles = new HashMap<>();
   private final Map<String, String> boxes = new HashMap<>();
   private final Map<String, String> asked = new HashMap<>();
+  private final Map<String, String> countries = new HashMap<>();
 
   Names(ReferenceShelf shelf, Map<String, Map<String, List<String>>> shortForms) {
     shelf
@@ -51,8 +53,10 @@ final class Names {
         both(boxes, l.label(), l.id());
       }
     }
+    shelf.regions().forEach(r -> both(countries, r.label(), r.id()));
     Map<String, Map<String, String>> by =
-        Map.of("grade", grades, "handle", handles, "box", boxes, "asked", asked);
+        Map.of(
+            "grade", grades, "handle", handles, "box", boxes, "asked", asked, "country", countries);
     shortForms.forEach(
         (field, all) ->
             all.forEach((id, words) -> words.forEach(w -> by.get(field).put(key(w), id))));
@@ -83,6 +87,10 @@ final class Names {
 
   Optional<String> handle(String written) {
     return find(handles, written);
+  }
+
+  Optional<String> country(String written) {
+    return find(countries, written);
   }
 
   Optional<String> box(String written) {

@@ -82,7 +82,19 @@ public final class ShippedShelf {
    */
   record TableColumns(
       List<Column> sales,
+      List<Column> knives,
+      @JsonProperty("bare-lengths") BareLengths bareLengths,
       @JsonProperty("short") Map<String, Map<String, List<String>>> shortForms) {}
+
+  /** Up to how much a length without a unit is read in one. */
+  record BareLengths(UpTo inches, UpTo centimetres) {}
+
+  /**
+   * A limit.
+   *
+   * @param why it stands there
+   */
+  record UpTo(double to, String why) {}
 
   /**
    * A column.

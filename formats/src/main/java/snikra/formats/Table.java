@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import snikra.core.examination.Problem;
 import tools.jackson.core.JacksonException;
@@ -27,6 +28,8 @@ record Table(String encoding, char separator, List<Row> rows) {
   static final int MOST_COLUMNS = 60;
 
   private static final char[] SEPARATORS = {'\t', ';', ',', '|'};
+  private static final Map<Character, String> SEPARATORS_IN_WORDS =
+      Map.of('\t', "tab", ';', "semicolon", ',', "comma", '|', "bar");
   private static final int LOOKED_AT = 30;
   private static final Charset OLD_WESTERN = Charset.forName("windows-1252");
   private static final CsvMapper CSV =
@@ -59,6 +62,11 @@ record Table(String encoding, char separator, List<Row> rows) {
     }
     return new Table(
         encoding.name(), separator, rows.stream().map(r -> widened(r, width)).toList());
+  }
+
+  /** What parts its columns. */
+  String separatorInWords() {
+    return SEPARATORS_IN_WORDS.getOrDefault(separator, "" + separator);
   }
 
   int width() {

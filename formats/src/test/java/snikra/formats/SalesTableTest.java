@@ -11,7 +11,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.value.Sale;
-import snikra.formats.SalesTable.ColumnRead;
 import snikra.formats.SalesTable.RowRead;
 import snikra.formats.SalesTable.SalesRead;
 

@@ -66,6 +66,7 @@ public record StoryEvent(
     PRICE_LIST,
     ADVERTISEMENT,
     BOOK,
+    LIST,
     FAMILY,
     DEALER,
     HEARSAY,

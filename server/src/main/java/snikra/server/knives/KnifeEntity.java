@@ -36,6 +36,10 @@ class KnifeEntity implements Persistable<String> {
 
   private @Nullable Instant deletedAt;
 
+  /** The list it came with; null where it was entered by itself. */
+  @Column(length = 36)
+  private @Nullable String batch;
+
   @Transient private boolean isNew = true;
 
   protected KnifeEntity() {}
@@ -64,6 +68,12 @@ class KnifeEntity implements Persistable<String> {
   @PostPersist
   void isKept() {
     isNew = false;
+  }
+
+  /** A knife of a list. */
+  KnifeEntity(String id, int number, String specimen, Instant now, String batch) {
+    this(id, number, specimen, now);
+    this.batch = batch;
   }
 
   String id() {
@@ -97,6 +107,12 @@ class KnifeEntity implements Persistable<String> {
   void change(String changed, Instant now) {
     specimen = changed;
     updatedAt = now;
+  }
+
+  /** Puts a knife back that came with a list before and was taken out with it. */
+  void comeAgain(String with, Instant now) {
+    batch = with;
+    restore(now);
   }
 
   void delete(Instant now) {

@@ -22,6 +22,13 @@ public interface KnifeRepository extends JpaRepository<KnifeEntity, String> {
   @Query("select k.id from KnifeEntity k where k.id in :ids")
   Set<String> idsAmong(Collection<String> ids);
 
+  /** All that came with a list, deleted or not. */
+  List<KnifeEntity> findByBatch(String batch);
+
+  /** Which of these knives are in the tray. */
+  @Query("select k.id from KnifeEntity k where k.id in :ids and k.deletedAt is null")
+  Set<String> inTrayAmong(Collection<String> ids);
+
   /** How many are not deleted. */
   long countByDeletedAtIsNull();
 

@@ -5,10 +5,13 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Consumer;
@@ -21,8 +24,10 @@ import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import snikra.core.examination.Examiner;
+import snikra.core.examination.Problem;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.Specimen;
+import snikra.formats.InvalidInput;
 import snikra.formats.SpecimenFormat;
 import snikra.formats.UnreadableKnife;
 
@@ -186,6 +191,66 @@ public class KnifeService {
     } catch (ConcurrencyFailureException e) {
       throw new KnifeChangedMeanwhile(version, saved(find(id)));
     }
+  }
+
+  /**
+   * Keeps the knives of a list that are not in the tray yet, all or none of them; {@link
+   * #removeBatch} takes them out again. When this returns they are on the disk. Their first entry
+   * in the journal is made when they are first changed.
+   *
+   * @param batch by which they are known together; several calls may name one
+   * @param all by an id that is the same whenever the same row comes
+   * @return how many were kept
+   */
+  public int addAll(String batch, Map<String, Specimen> all) {
+    return transaction.execute(
+        status -> {
+          Map<String, KnifeEntity> here = new HashMap<>();
+          knives.findAllById(all.keySet()).forEach(k -> here.put(k.id(), k));
+          List<KnifeEntity> anew = new ArrayList<>();
+          all.forEach(
+              (id, knife) -> {
+                KnifeEntity known = here.get(id);
+                if (known == null) {
+                  String written = SpecimenFormat.write(knife);
+                  anew.add(new KnifeEntity(id, knives.nextNumber(), written, now(), batch));
+                } else if (known.isDeleted()) {
+                  known.comeAgain(batch, now());
+                  anew.add(known);
+                }
+              });
+          knives.saveAllAndFlush(anew);
+          return anew.size();
+        });
+  }
+
+  /** Which of these are in the tray. */
+  public Set<String> inTrayAmong(Collection<String> ids) {
+    return ids.isEmpty() ? Set.of() : knives.inTrayAmong(ids);
+  }
+
+  /** Takes all knives of a list out of the tray, or puts them back. */
+  public void removeBatch(String batch, boolean isRemoved) {
+    transaction.executeWithoutResult(
+        status -> {
+          List<KnifeEntity> rows = knives.findByBatch(batch);
+          if (rows.isEmpty()) {
+            throw new InvalidInput(
+                List.of(new Problem("batch", batch, "must be of a list that was taken in")));
+          }
+          Instant now = now();
+          rows.stream()
+              .filter(k -> k.isDeleted() != isRemoved)
+              .forEach(
+                  k -> {
+                    if (isRemoved) {
+                      k.delete(now);
+                    } else {
+                      k.restore(now);
+                    }
+                  });
+          knives.saveAllAndFlush(rows);
+        });
   }
 
   // What is there already may be from a save whose way to the disk failed: it is gone again.

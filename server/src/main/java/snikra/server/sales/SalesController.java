@@ -31,8 +31,8 @@ import snikra.core.value.Sale;
 import snikra.formats.SaleFormat;
 import snikra.formats.SalesTable;
 import snikra.formats.SalesTable.RowRead;
-import snikra.formats.SalesTable.SalesField;
 import snikra.formats.SalesTable.SalesRead;
+import snikra.formats.TableField;
 
 /** {@code /api/sales}: the sales book. */
 @RestController
@@ -65,7 +65,7 @@ class SalesController {
    */
   record TableTold(
       SalesRead read,
-      List<SalesField> fields,
+      List<TableField> fields,
       int rows,
       int good,
       int known,

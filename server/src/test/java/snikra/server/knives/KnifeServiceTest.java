@@ -97,6 +97,17 @@ class KnifeServiceTest {
             });
   }
 
+  @Test
+  void aSaveThatComesAgainIsAcknowledgedOnlyWhenTheDiskTakesIt() {
+    doThrow(new org.springframework.dao.DataAccessResourceFailureException("full"))
+        .when(transactions)
+        .commit(any());
+    assertThatThrownBy(() -> service.add("k", MINE)).hasMessageContaining("full");
+    assertThatThrownBy(() -> service.change("k", 0, Specimen.unseen()))
+        .hasMessageContaining("full");
+    assertThat(told).isEmpty();
+  }
+
   private KnifeService at(Instant now) {
     return new KnifeService(
         knives, () -> examiner, transactions, told::add, Clock.fixed(now, ZoneOffset.UTC));

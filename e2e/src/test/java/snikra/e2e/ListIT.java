@@ -1,0 +1,92 @@
+package snikra.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * A list one has already becomes knives in the tray, with its mistakes shown, and goes out again.
+ */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class ListIT {
+  private static final String LIST =
+      "Name;Closed;Griff;Circa;Paid\n"
+          + "Uncle's jack;3 3/8;stag;c. 1905;45 GBP\n"
+          + "The odd one;long;dodo bone;once;dear\n"
+          + "The small one;2 7/8;pearl;1920s;\n";
+
+  @TempDir static Path data;
+  private App app;
+  private Chromium chromium;
+
+  @BeforeAll
+  void start() {
+    app = App.start(data);
+    chromium = new Chromium();
+  }
+
+  @AfterAll
+  void stop() {
+    chromium.close();
+    app.close();
+    assertThat(chromium.complaints).isEmpty();
+  }
+
+  private static Locator undo(Page page) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo"));
+  }
+
+  @Test
+  void aPastedListWithMistakesIsTakenInFromTheEmptyTrayAndOutAgain() {
+    Page page = chromium.page(1280, 800);
+    page.navigate(app.url("/tray"));
+    page.getByText("Bring a list").press("Enter");
+    Locator sheet = page.getByRole(AriaRole.DIALOG);
+    sheet.getByLabel("or paste rows").focus();
+    page.keyboard().insertText(LIST);
+    page.keyboard().press("Tab");
+    assertThat(sheet.getByTestId("report")).containsText("3 rows, parted by semicolon");
+    assertThat(sheet.getByLabel("Rows")).containsText("In the note: Closed: long");
+    assertThat(sheet.getByLabel("Rows")).containsText("closed length 3 3/8");
+    sheet.getByText("Take in 3 knives").press("Enter");
+    assertThat(sheet).isHidden();
+    assertThat(page.getByText("3 knives taken into the tray.")).isVisible();
+    assertThat(page.getByText("Uncle's jack").first()).isVisible();
+    undo(page).press("Enter");
+    assertThat(page.getByText("The tray is empty.")).isVisible();
+    page.close();
+  }
+
+  @Test
+  void onAPhoneAFileIsTakenInAndItsKnifeSaysWhatTheListSaid() throws IOException {
+    Path file = data.resolve("list.csv");
+    Files.writeString(file, LIST);
+    Page page = chromium.page(390, 844);
+    page.navigate(app.url("/tray"));
+    page.getByText("Bring a list").click();
+    Locator sheet = page.getByRole(AriaRole.DIALOG);
+    sheet.locator("input[type=file]").setInputFiles(file);
+    sheet.getByText("Take in 3 knives").click();
+    page.getByText("The odd one").first().click();
+    assertThat(page.locator("#station")).isVisible();
+    page.keyboard().press("s");
+    assertThat(page.getByLabel("Your note"))
+        .hasValue(Pattern.compile("Closed: long.*Paid: dear", Pattern.DOTALL));
+    page.navigate(app.url("/tray"));
+    page.getByText("Uncle's jack").first().click();
+    assertThat(page.locator("#station")).isVisible();
+    page.close();
+  }
+}

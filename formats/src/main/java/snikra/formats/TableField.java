@@ -1,0 +1,4 @@
+package snikra.formats;
+
+/** What a column of a table may be taken for. */
+public record TableField(String id, String label) {}

@@ -1,0 +1,161 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api } from "../../api/client";
+import { usualCurrency } from "../../format";
+import { ColumnChooser } from "../../ui/column-chooser";
+import { Dialog } from "../../ui/dialog";
+import { TableSource } from "../../ui/table-source";
+import { useToast } from "../../ui/toasts";
+import { anew, type Whole } from "./in-parts";
+import { useList } from "./use-list";
+
+const SHOWN = 60;
+
+/** A list of knives one has already, looked at before it is taken into the tray. */
+export function BringList({ onClose }: { onClose: () => void }) {
+  const queries = useQueryClient();
+  const toast = useToast();
+  const [file, setFile] = useState<File>();
+  const [currency, setCurrency] = useState(usualCurrency());
+  const { so, work, error, go, stop } = useList();
+
+  const look = (next: { file?: File; currency?: string; columns?: string[] }) => {
+    const list = next.file ?? file;
+    if (!list) return;
+    setFile(list);
+    go("looking", {
+      file: list,
+      currency: next.currency ?? currency,
+      columns: next.columns ?? (next.file || !so ? [] : columnsOf(so)),
+    });
+  };
+  const takeIn = async () => {
+    if (!file || !so) return;
+    const batch = crypto.randomUUID();
+    const columns = columnsOf(so);
+    const whole = await go("taking-in", { file, currency, columns }, batch);
+    queries.invalidateQueries({ queryKey: ["tray"] });
+    if (whole) {
+      onClose();
+      toast(`${counted(whole.kept)} taken into the tray.`, async () => {
+        await api.removeKnivesTable(batch);
+        queries.invalidateQueries({ queryKey: ["tray"] });
+      });
+    } else {
+      // What came in before it was stopped goes out again: a list is taken in whole or not at all.
+      await api.removeKnivesTable(batch).catch(() => {});
+      queries.invalidateQueries({ queryKey: ["tray"] });
+    }
+  };
+  return (
+    <Dialog open onClose={onClose} title="A list I have">
+      <p className="mt-2 text-ink2">
+        Any table with a row for each knife. What it says of maker and years stands in the story as what a
+        list says; the look at the knife itself is still yours.
+      </p>
+      <TableSource
+        label="List to bring"
+        currency={currency}
+        onCurrency={(to) => {
+          setCurrency(to);
+          if (so) look({ currency: to });
+        }}
+        onFile={(chosen) => look({ file: chosen })}
+      />
+      <Progress so={so} work={work} onStop={stop} />
+      {error && (
+        <p role="alert" className="mt-2 text-lead">
+          {error.message}
+        </p>
+      )}
+      {so && (
+        <>
+          <Report so={so} />
+          <ColumnChooser columns={so.columns} fields={so.fields} onChange={(columns) => look({ columns })} />
+          <Rows so={so} />
+          <div className="mt-4 flex gap-3 border-t border-ink pt-3">
+            <button
+              type="button"
+              className="press"
+              disabled={anew(so) === 0 || work !== undefined}
+              onClick={takeIn}
+            >
+              Take in {counted(anew(so))}
+            </button>
+            <button type="button" className="press" onClick={onClose}>
+              Let it be
+            </button>
+          </div>
+        </>
+      )}
+    </Dialog>
+  );
+}
+
+const columnsOf = (so: Whole) => so.columns.map((c) => c.field);
+
+const counted = (many: number) => `${many.toLocaleString()} ${many === 1 ? "knife" : "knives"}`;
+
+function Progress({ so, work, onStop }: { so?: Whole; work?: string; onStop: () => void }) {
+  return (
+    <div className="flex min-h-6 items-center gap-3">
+      <p role="status" className="voice text-ink2">
+        {work === "looking" && "Reading the list."}
+        {work === "taking-in" && "Taking the knives in."}
+      </p>
+      {work && so && so.next !== undefined && (
+        <>
+          <progress aria-label="Rows gone over" max={so.rows} value={so.done} />
+          <span className="num text-ink2">
+            {so.done.toLocaleString()} of {so.rows.toLocaleString()}
+          </span>
+          <button type="button" className="press" onClick={onStop}>
+            Stop
+          </button>
+        </>
+      )}
+    </div>
+  );
+}
+
+function Report({ so }: { so: Whole }) {
+  const known = so.told.filter((r) => r.known).length;
+  const odd = so.told.filter((r) => r.leftover.length > 0).length;
+  return (
+    <p className="mt-1" data-testid="report">
+      {so.rows.toLocaleString()} rows, parted by {so.separator}, read as {so.encoding}
+      {so.headed ? "" : ", without headings"}
+      {so.done < so.rows && `; ${so.done.toLocaleString()} of them gone over`}
+      {known > 0 && `. ${known.toLocaleString()} are in the tray already`}
+      {odd > 0 && `. In ${odd.toLocaleString()} something is not known and stays in the note`}.
+    </p>
+  );
+}
+
+/** What each row becomes, those with something not understood first. */
+function Rows({ so }: { so: Whole }) {
+  const rows = [...so.told].sort((a, b) => Number(b.leftover.length > 0) - Number(a.leftover.length > 0));
+  return (
+    <ul className="mt-3 max-h-[16rem] overflow-auto border-t border-ink" aria-label="Rows">
+      {rows.slice(0, SHOWN).map((r) => (
+        <li key={r.line} className="border-b border-rule py-0.5">
+          <span className="num mr-2 text-ink2">line {r.line}</span>
+          <span className="font-semibold">{r.title ?? "No name"}</span>
+          {r.known && <span className="voice text-ink2"> in the tray already</span>}
+          {r.taken.map((t) => (
+            <span key={t.field}>
+              {"; "}
+              <span className="text-ink2">{t.field.toLowerCase()}</span> {t.says}
+            </span>
+          ))}
+          {r.leftover.length > 0 && (
+            <span className="block pl-6 text-lead">In the note: {r.leftover.join("; ")}</span>
+          )}
+        </li>
+      ))}
+      {rows.length > SHOWN && (
+        <li className="text-ink2">and {(rows.length - SHOWN).toLocaleString()} more</li>
+      )}
+    </ul>
+  );
+}

@@ -1,0 +1,69 @@
+import { useRef, useState } from "react";
+
+/** Where a table comes from: a file that is chosen or dropped, or rows that are pasted. */
+export function TableSource({
+  label,
+  currency,
+  onCurrency,
+  onFile,
+}: {
+  label: string;
+  currency: string;
+  /** Told when the field is left. */
+  onCurrency: (currency: string) => void;
+  onFile: (file: File) => void;
+}) {
+  const [pasted, setPasted] = useState("");
+  const [usual, setUsual] = useState(currency);
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: the same is done by the button
+    <div
+      className="mt-3"
+      onDragOver={(e) => e.preventDefault()}
+      onDrop={(e) => {
+        e.preventDefault();
+        const dropped = e.dataTransfer.files[0];
+        if (dropped) onFile(dropped);
+      }}
+    >
+      <div className="flex flex-wrap items-end gap-4">
+        <button type="button" className="press" onClick={() => input.current?.click()}>
+          Choose a file
+        </button>
+        <input
+          ref={input}
+          type="file"
+          aria-label={label}
+          accept=".csv,.tsv,.txt,text/csv,text/plain"
+          hidden
+          onChange={(e) => {
+            const chosen = e.target.files?.[0];
+            if (chosen) onFile(chosen);
+            e.target.value = "";
+          }}
+        />
+        <label>
+          <span className="block text-ink2">Amounts without a currency are in</span>
+          <input
+            className="entry !w-20"
+            value={usual}
+            maxLength={3}
+            onChange={(e) => setUsual(e.target.value.toUpperCase())}
+            onBlur={() => onCurrency(usual)}
+          />
+        </label>
+      </div>
+      <label className="mt-2 block">
+        <span className="block text-ink2">or paste rows out of a spreadsheet, or drop a file here</span>
+        <textarea
+          rows={3}
+          className="entry font-mono"
+          value={pasted}
+          onChange={(e) => setPasted(e.target.value)}
+          onBlur={() => pasted.trim() && onFile(new File([pasted], "what was pasted"))}
+        />
+      </label>
+    </div>
+  );
+}
