@@ -7,6 +7,7 @@ export function Dialog({
   onClose,
   title,
   from,
+  isWide = false,
   children,
 }: {
   open: boolean;
@@ -14,6 +15,8 @@ export function Dialog({
   title: string;
   /** What opened it, where that had let go of the focus meanwhile. */
   from?: RefObject<HTMLElement | null>;
+  /** For what stands side by side. */
+  isWide?: boolean;
   children: ReactNode;
 }) {
   return (
@@ -27,7 +30,7 @@ export function Dialog({
             e.preventDefault();
             from.current.focus();
           }}
-          className="fixed top-1/2 left-1/2 z-30 max-h-[90vh] w-[min(44rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto border border-ink bg-paper p-6"
+          className={`fixed top-1/2 left-1/2 z-30 max-h-[90vh] ${isWide ? "w-[min(72rem,94vw)]" : "w-[min(44rem,94vw)]"} -translate-x-1/2 -translate-y-1/2 overflow-auto border border-ink bg-paper p-6`}
         >
           <div className="flex items-baseline justify-between gap-4 border-b border-ink pb-2">
             <Radix.Title className="text-[1.1875rem]/[1.375rem]">{title}</Radix.Title>

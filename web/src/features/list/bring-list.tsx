@@ -48,46 +48,58 @@ export function BringList({ onClose }: { onClose: () => void }) {
     }
   };
   return (
-    <Dialog open onClose={onClose} title="A list I have">
-      <p className="mt-2 text-ink2">
-        Any table with a row for each knife. What it says of maker and years stands in the story as what a
-        list says; the look at the knife itself is still yours.
-      </p>
-      <TableSource
-        label="List to bring"
-        currency={currency}
-        onCurrency={(to) => {
-          setCurrency(to);
-          if (so) look({ currency: to });
-        }}
-        onFile={(chosen) => look({ file: chosen })}
-      />
-      <Progress so={so} work={work} onStop={stop} />
-      {error && (
-        <p role="alert" className="mt-2 text-lead">
-          {error.message}
-        </p>
-      )}
-      {so && (
-        <>
-          <Report so={so} />
-          <ColumnChooser columns={so.columns} fields={so.fields} onChange={(columns) => look({ columns })} />
-          <Rows so={so} />
-          <div className="mt-4 flex gap-3 border-t border-ink pt-3">
-            <button
-              type="button"
-              className="press"
-              disabled={anew(so) === 0 || work !== undefined}
-              onClick={takeIn}
-            >
-              Take in {counted(anew(so))}
-            </button>
-            <button type="button" className="press" onClick={onClose}>
-              Let it be
-            </button>
-          </div>
-        </>
-      )}
+    <Dialog open onClose={onClose} title="A list I have" isWide>
+      <div className="gap-x-6 lg:grid lg:grid-cols-[minmax(0,23rem)_minmax(0,1fr)]">
+        <div>
+          <p className="mt-2 text-ink2">
+            Any table with a row for each knife. What it says of maker and years stands in the story as what a
+            list says; the look at the knife itself is still yours.
+          </p>
+          <TableSource
+            label="List to bring"
+            currency={currency}
+            onCurrency={(to) => {
+              setCurrency(to);
+              if (so) look({ currency: to });
+            }}
+            onFile={(chosen) => look({ file: chosen })}
+          />
+          {so && (
+            <ColumnChooser
+              columns={so.columns}
+              fields={so.fields}
+              onChange={(columns) => look({ columns })}
+            />
+          )}
+        </div>
+        <div className="flex flex-col lg:border-l lg:border-ink lg:pl-6">
+          <Progress so={so} work={work} onStop={stop} />
+          {error && (
+            <p role="alert" className="text-lead">
+              {error.message}
+            </p>
+          )}
+          {so && (
+            <>
+              <Report so={so} />
+              <Rows so={so} />
+              <div className="mt-auto flex gap-3 border-t border-ink pt-3">
+                <button
+                  type="button"
+                  className="press"
+                  disabled={anew(so) === 0 || work !== undefined}
+                  onClick={takeIn}
+                >
+                  Take in {counted(anew(so))}
+                </button>
+                <button type="button" className="press" onClick={onClose}>
+                  Let it be
+                </button>
+              </div>
+            </>
+          )}
+        </div>
+      </div>
     </Dialog>
   );
 }
@@ -136,7 +148,7 @@ function Report({ so }: { so: Whole }) {
 function Rows({ so }: { so: Whole }) {
   const rows = [...so.told].sort((a, b) => Number(b.leftover.length > 0) - Number(a.leftover.length > 0));
   return (
-    <ul className="mt-3 max-h-[16rem] overflow-auto border-t border-ink" aria-label="Rows">
+    <ul className="mt-2 max-h-[24rem] overflow-auto border-t border-ink" aria-label="Rows">
       {rows.slice(0, SHOWN).map((r) => (
         <li key={r.line} className="border-b border-rule py-0.5">
           <span className="num mr-2 text-ink2">line {r.line}</span>

@@ -304,7 +304,7 @@ public final class KnivesTable {
     said.put("kind", "dated").put("source", LIST);
     if (made != null) {
       said.put("date", made.written());
-      took(taken, MADE, made.written());
+      took(taken, MADE, "" + cells.text(MADE));
     }
     if (maker != null) {
       said.put("maker", maker);
@@ -328,7 +328,7 @@ public final class KnivesTable {
     event.put("kind", "bought").put("source", "own-record");
     if (when != null) {
       event.put("date", when.written());
-      took(taken, "bought", when.written());
+      took(taken, "bought", "" + cells.text("bought"));
     }
     if (price != null) {
       String in = price.currency() != null ? price.currency() : code != null ? code : currency;

@@ -44,6 +44,8 @@ import snikra.server.knives.CatalogueRepository;
 import snikra.server.knives.DemoTin;
 import snikra.server.knives.KnifeRepository;
 import snikra.server.knives.KnifeService;
+import snikra.server.ledger.Ledger;
+import snikra.server.ledger.LedgerRepository;
 import snikra.server.phone.Neighbourhood;
 import snikra.server.phone.PhoneCamera;
 import snikra.server.photos.PhotoRepository;
@@ -179,6 +181,11 @@ class Wiring {
         transactions,
         journalHand,
         Clock.systemUTC());
+  }
+
+  @Bean
+  Ledger ledger(LedgerRepository revisions, PlatformTransactionManager transactions) {
+    return new Ledger(revisions, transactions, Clock.systemUTC());
   }
 
   /** What goes for good: from the tray, and all that hangs on it. */

@@ -89,11 +89,28 @@ public final class LedgerBook {
   private LedgerBook(List<KeptEntry> entries, String currency) {
     this.currency = CurrencyUnit.of(currency);
     entries.forEach(e -> this.entries.put(e.id(), e));
+    entries.forEach(e -> rate(e.entry()));
     entries.forEach(this::enter);
     went.values().forEach(this::hold);
     if (problems.isEmpty() && !isInOrder()) {
       problems.add(new Problem("out", "swaps in a circle", "must be knives that came before"));
     }
+  }
+
+  /**
+   * Works a ledger out, in the currency of the first entry that has no rate to another.
+   *
+   * @param usual the currency of an empty ledger
+   */
+  public static LedgerBook of(List<KeptEntry> entries, java.util.function.Supplier<String> usual) {
+    return of(
+        entries,
+        entries.stream()
+            .map(KeptEntry::entry)
+            .filter(e -> e.rate() == null)
+            .map(LedgerEntry::currency)
+            .findFirst()
+            .orElseGet(usual));
   }
 
   /**
@@ -104,6 +121,20 @@ public final class LedgerBook {
    */
   public static LedgerBook of(List<KeptEntry> entries, String currency) {
     return new LedgerBook(entries, currency);
+  }
+
+  private void rate(LedgerEntry e) {
+    boolean isOwn = e.currency().equals(currency.getCode());
+    if (isOwn && e.rate() != null) {
+      problems.add(
+          new Problem("rate", e.rate().toPlainString(), "must be left out in " + e.currency()));
+    } else if (!isOwn && e.rate() == null) {
+      problems.add(
+          new Problem(
+              "rate",
+              "nothing",
+              "must be what one " + e.currency() + " was in " + currency.getCode() + " that day"));
+    }
   }
 
   private void enter(KeptEntry kept) {
@@ -242,6 +273,20 @@ public final class LedgerBook {
             all(e, e.kind().pays() ? 1 : 0, -1),
             e.out().stream().map(g -> weight(e.shared(), g.share())).toList());
     return parts.get(e.out().indexOf(out.gone()));
+  }
+
+  /**
+   * What one entry gives each of its knives: of what was paid to each that came, else of what came
+   * back.
+   */
+  public Map<String, BigDecimal> sharesOf(String entry) {
+    LedgerEntry e = entries.get(entry).entry();
+    Map<String, BigDecimal> of = new LinkedHashMap<>();
+    e.in().forEach(p -> of.put(p.id(), cost(p.id()).getAmount()));
+    if (!e.kind().comes()) {
+      e.out().forEach(g -> of.put(g.piece(), back(went.get(g.piece())).getAmount()));
+    }
+    return of;
   }
 
   /** Every knife of the ledger, in the order they came. */

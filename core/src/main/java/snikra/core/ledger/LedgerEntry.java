@@ -1,9 +1,12 @@
 package snikra.core.ledger;
 
 import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
+import snikra.core.examination.Problem;
 import snikra.core.provenance.EdtfDate;
 
 /**
@@ -110,6 +113,73 @@ public record LedgerEntry(
    * @param share its estimate, or its amount by hand
    */
   public record Gone(String piece, @Nullable BigDecimal share) {}
+
+  /**
+   * What does not hold together in it by itself.
+   *
+   * @param today no entry is of a day after it
+   */
+  public List<Problem> problems(LocalDate today) {
+    List<Problem> found = new ArrayList<>();
+    if (date.earliestYear() != date.latestYear()) {
+      found.add(new Problem("date", date.written(), "must be a day, a month or a year"));
+    }
+    if (date.earliestYear() > today.getYear() || date.day().filter(today::isBefore).isPresent()) {
+      found.add(new Problem("date", date.written(), "must not be after today, " + today));
+    }
+    pieces(found, "in", kind.comes(), in.size());
+    pieces(found, "out", kind.goes(), out.size());
+    if (price != null && (kind == Kind.GAVE || kind == Kind.LOST)) {
+      found.add(
+          new Problem("price", price.toPlainString(), "must be left out of what brought none"));
+    }
+    if (price != null && price.signum() < 0 && kind != Kind.SWAPPED) {
+      found.add(
+          new Problem(
+              "price", price.toPlainString(), "must be 0 or more, but for a swap that paid"));
+    }
+    byHand(found);
+    return found;
+  }
+
+  private static void pieces(List<Problem> found, String field, boolean wanted, int many) {
+    if (wanted == (many == 0)) {
+      found.add(
+          new Problem(
+              field,
+              many + " knives",
+              wanted ? "must be one knife or more" : "must be left out of this kind of entry"));
+    }
+  }
+
+  // What is shared by hand adds up, so that nothing is left over and nothing is made up.
+  private void byHand(List<Problem> found) {
+    if (shared() != Sharing.BY_HAND || kind == Kind.SWAPPED) {
+      return;
+    }
+    List<BigDecimal> shares =
+        kind.comes()
+            ? in.stream().map(p -> orNothing(p.share())).toList()
+            : out.stream().map(g -> orNothing(g.share())).toList();
+    BigDecimal sum = shares.stream().reduce(BigDecimal.ZERO, BigDecimal::add);
+    BigDecimal whole =
+        kind.comes()
+            ? orNothing(price).add(orNothing(postage)).add(orNothing(fees))
+            : orNothing(price);
+    if (sum.compareTo(whole) != 0) {
+      found.add(
+          new Problem(
+              "sharing",
+              "amounts of " + sum.toPlainString() + " in all",
+              "must add up to "
+                  + whole.toPlainString()
+                  + (kind.comes() ? ", postage and fees included" : ", before postage and fees")));
+    }
+  }
+
+  private static BigDecimal orNothing(@Nullable BigDecimal amount) {
+    return amount == null ? BigDecimal.ZERO : amount;
+  }
 
   /** How the money is shared; equally where nobody said. */
   Sharing shared() {

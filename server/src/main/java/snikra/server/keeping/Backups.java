@@ -45,7 +45,7 @@ public class Backups {
 
   /** What a copy holds, parents first. */
   static final List<String> TABLES =
-      List.of("knife", "pack", "photo", "journal_entry", "grading", "sale");
+      List.of("knife", "pack", "photo", "journal_entry", "grading", "sale", "ledger_revision");
 
   /** Tables that are worked out of the others: they go with what they were worked out of. */
   static final List<String> DERIVED = List.of("catalogue_row");
