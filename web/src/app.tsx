@@ -26,6 +26,7 @@ const JudgementPage = lazy(() =>
 const WordsPage = lazy(() => import("./features/words").then((m) => ({ default: m.WordsPage })));
 const ConditionReport = lazy(() => import("./features/report").then((m) => ({ default: m.ConditionReport })));
 const SchoolsPage = lazy(() => import("./features/schools").then((m) => ({ default: m.SchoolsPage })));
+const LedgerPage = lazy(() => import("./features/ledger").then((m) => ({ default: m.LedgerPage })));
 const SalesPage = lazy(() => import("./features/sales").then((m) => ({ default: m.SalesPage })));
 const CarePage = lazy(() => import("./features/care").then((m) => ({ default: m.CarePage })));
 const Bench = lazy(() => import("./features/bench").then((m) => ({ default: m.Bench })));
@@ -80,6 +81,7 @@ function Sheet() {
     m: () => navigate("/makers"),
     w: () => navigate(`/words?at=${new URLSearchParams(location.search).get("at") ?? ""}`),
     y: () => navigate("/sales"),
+    x: () => navigate("/ledger"),
     k: () => navigate("/keeping"),
     u: () => setUnits(units === "in" ? "mm" : "in"),
     n: newKnife,
@@ -96,11 +98,12 @@ function Sheet() {
           <Mark />
           <span className="max-sm:sr-only">Snikra</span>
         </NavLink>
-        <nav aria-label="Rooms" className="flex gap-4 max-sm:gap-3.5">
+        <nav aria-label="Rooms" className="flex flex-wrap gap-4 max-sm:gap-x-2 max-sm:gap-y-0">
           <Room to={lastKnife() ? `/bench/${lastKnife()}` : "/bench"} name="Bench" shortcut="B" />
           <Room to="/tray" name="Tray" shortcut="T" />
           <Room to="/makers" name="Makers" shortcut="M" />
           <Room to="/sales" name="Sales" shortcut="Y" />
+          <Room to="/ledger" name="Ledger" shortcut="X" />
           <Room to="/keeping" name="Keeping" shortcut="K" />
           <Room to="/words" name="Words" shortcut="W" />
         </nav>
@@ -134,6 +137,7 @@ function Sheet() {
               <Route path="/keeping" element={<KeepingPage />} />
               <Route path="/care" element={<CarePage />} />
               <Route path="/sales" element={<SalesPage book={book.data} />} />
+              <Route path="/ledger" element={<LedgerPage />} />
               <Route path="/grading" element={<SchoolsPage book={book.data} />} />
               <Route path="/words" element={<WordsPage book={book.data} />} />
               <Route path="/judgement" element={<JudgementPage />} />

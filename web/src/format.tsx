@@ -93,6 +93,10 @@ export function money(amount: number, currency: string): string {
   }
 }
 
+/** An amount to the smallest coin, as in a column of figures. */
+export const coins = (amount: number, currency: string): string =>
+  new Intl.NumberFormat(undefined, { style: "currency", currency }).format(amount);
+
 /** Today in the reader's own time zone, as formats write it. */
 export const today = () => new Date().toLocaleDateString("sv");
 

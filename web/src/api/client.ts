@@ -1,6 +1,6 @@
 import createClient from "openapi-fetch";
 import type { paths } from "./schema";
-import type { OwnSchools, Problem, Sale, SavedKnife } from "./types";
+import type { LedgerEntry, OwnSchools, Problem, Sale, SavedKnife } from "./types";
 
 // Writes carry a header of our own, which no page of another site can add.
 const client = createClient<paths>({ baseUrl: "/", headers: { "X-Snikra": "1" } });
@@ -153,6 +153,18 @@ export const api = {
     ),
   removeKnivesTable: (batch: string) =>
     answered(client.DELETE("/api/knives/table/{batch}", { params: { path: { batch } } })),
+  ledger: () => answered(client.GET("/api/ledger")),
+  lookLedger: (id: string, body: LedgerEntry, signal?: AbortSignal) =>
+    answered(client.POST("/api/ledger/look", { params: { query: { id } }, body, signal })),
+  addLedger: (id: string, body: LedgerEntry) =>
+    answered(client.POST("/api/ledger", { params: { query: { id } }, body })),
+  correctLedger: (id: string, revision: number, body: LedgerEntry) =>
+    answered(client.PUT("/api/ledger/{id}", { params: { path: { id }, query: { revision } }, body })),
+  strikeLedger: (id: string) => answered(client.DELETE("/api/ledger/{id}", { params: { path: { id } } })),
+  restoreLedger: (id: string) =>
+    answered(client.POST("/api/ledger/{id}/restore", { params: { path: { id } } })),
+  ledgerHistory: (id: string) =>
+    answered(client.GET("/api/ledger/{id}/history", { params: { path: { id } } })),
   topPrice: (body: Body<"/api/top-price", "post">) => answered(client.POST("/api/top-price", { body })),
   priceCountries: () => answered(client.GET("/api/price-then/countries")),
   priceThen: (query: { country: string; amount: string; year: number; unit?: string; worth?: number }) =>

@@ -68,6 +68,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ledger/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["correct"];
+        post?: never;
+        delete: operations["strike"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/knives/{id}": {
         parameters: {
             query?: never;
@@ -324,6 +340,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ledger": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_1"];
+        put?: never;
+        post: operations["add_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ledger/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ledger/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["look"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/knives": {
         parameters: {
             query?: never;
@@ -333,7 +397,7 @@ export interface paths {
         };
         get: operations["tray"];
         put?: never;
-        post: operations["add_1"];
+        post: operations["add_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -349,7 +413,7 @@ export interface paths {
         };
         get: operations["photos"];
         put?: never;
-        post: operations["add_2"];
+        post: operations["add_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -397,7 +461,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["restore_2"];
+        post: operations["restore_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -429,7 +493,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["restore_3"];
+        post: operations["restore_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -461,7 +525,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["restore_4"];
+        post: operations["restore_5"];
         delete?: never;
         options?: never;
         head?: never;
@@ -557,7 +621,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["restore_5"];
+        post: operations["restore_6"];
         delete?: never;
         options?: never;
         head?: never;
@@ -684,6 +748,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["makers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ledger/{id}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ledger/years/{year}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["year"];
         put?: never;
         post?: never;
         delete?: never;
@@ -875,7 +971,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["look"];
+        get: operations["look_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1578,6 +1674,20 @@ export interface components {
             /** @enum {string} */
             kind: "force" | "scale" | "mass" | "length";
         };
+        EntryLooked: {
+            problems: components["schemas"]["Problem"][];
+            shares: {
+                [key: string]: number;
+            };
+            currency: string;
+        };
+        EntryTold: {
+            id: string;
+            entry: components["schemas"]["LedgerEntry"];
+            /** Format: int32 */
+            revision: number;
+            struck: boolean;
+        };
         ExamineRequest: {
             specimen: components["schemas"]["Specimen"];
             without?: string[];
@@ -1752,6 +1862,18 @@ export interface components {
             /** Format: int32 */
             to: number;
         };
+        Holding: {
+            piece: string;
+            knife?: string;
+            name?: string;
+            lot: string;
+            out?: string;
+            cost: number;
+            back?: number;
+            gain?: number;
+            /** Format: int64 */
+            days?: number;
+        };
         JournalEntry: {
             id: string;
             /** Format: date-time */
@@ -1803,6 +1925,39 @@ export interface components {
             before?: string;
             after?: string;
         };
+        LedgerEntry: {
+            /** @enum {string} */
+            kind: "bought" | "got" | "inherited" | "found" | "swapped" | "sold" | "returned" | "gave" | "lost";
+            /** @example 193X */
+            date: string;
+            who?: string;
+            price?: number;
+            postage?: number;
+            fees?: number;
+            currency: string;
+            rate?: number;
+            /** @enum {string} */
+            sharing?: "equally" | "by-value" | "by-hand";
+            in: components["schemas"]["LedgerEntryPiece"][];
+            out: components["schemas"]["LedgerEntryGone"][];
+            note?: string;
+        };
+        LedgerEntryGone: {
+            piece: string;
+            share?: number;
+        };
+        LedgerEntryPiece: {
+            id: string;
+            knife?: string;
+            name?: string;
+            share?: number;
+        };
+        LedgerTold: {
+            currency: string;
+            entries: components["schemas"]["EntryTold"][];
+            lots: components["schemas"]["Lot"][];
+            years: components["schemas"]["Year"][];
+        };
         ListTold: {
             encoding: string;
             separator: string;
@@ -1816,6 +1971,15 @@ export interface components {
             kept: number;
             /** Format: int32 */
             next?: number;
+        };
+        Lot: {
+            entry: string;
+            knives: components["schemas"]["Holding"][];
+            cost: number;
+            back: number;
+            net: number;
+            /** Format: int32 */
+            kept: number;
         };
         Maker: {
             id: string;
@@ -2272,6 +2436,14 @@ export interface components {
             /** Format: int32 */
             number: number;
             title: string;
+        };
+        RevisionTold: {
+            /** Format: int32 */
+            revision: number;
+            /** Format: date-time */
+            at: string;
+            entry: components["schemas"]["LedgerEntry"];
+            struck: boolean;
         };
         RoleChoice: {
             /** @enum {string} */
@@ -2901,6 +3073,13 @@ export interface components {
             question?: boolean;
             held?: string;
         };
+        Year: {
+            /** Format: int32 */
+            year: number;
+            spent: number;
+            back: number;
+            gain: number;
+        };
         YearCodes: {
             /** Format: int32 */
             year: number;
@@ -3112,6 +3291,56 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    correct: {
+        parameters: {
+            query: {
+                revision: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LedgerEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LedgerTold"];
+                };
+            };
+        };
+    };
+    strike: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LedgerTold"];
+                };
             };
         };
     };
@@ -3622,6 +3851,100 @@ export interface operations {
             };
         };
     };
+    all_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LedgerTold"];
+                };
+            };
+        };
+    };
+    add_1: {
+        parameters: {
+            query: {
+                id: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LedgerEntry"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LedgerTold"];
+                };
+            };
+        };
+    };
+    restore_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LedgerTold"];
+                };
+            };
+        };
+    };
+    look: {
+        parameters: {
+            query: {
+                id: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LedgerEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EntryLooked"];
+                };
+            };
+        };
+    };
     tray: {
         parameters: {
             query?: never;
@@ -3642,7 +3965,7 @@ export interface operations {
             };
         };
     };
-    add_1: {
+    add_2: {
         parameters: {
             query?: {
                 id?: string;
@@ -3690,7 +4013,7 @@ export interface operations {
             };
         };
     };
-    add_2: {
+    add_3: {
         parameters: {
             query?: {
                 role?: string;
@@ -3795,7 +4118,7 @@ export interface operations {
             };
         };
     };
-    restore_2: {
+    restore_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -3847,7 +4170,7 @@ export interface operations {
             };
         };
     };
-    restore_3: {
+    restore_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -3887,7 +4210,7 @@ export interface operations {
             };
         };
     };
-    restore_4: {
+    restore_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -4039,7 +4362,7 @@ export interface operations {
             };
         };
     };
-    restore_5: {
+    restore_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -4250,6 +4573,50 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Makers"];
+                };
+            };
+        };
+    };
+    history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RevisionTold"][];
+                };
+            };
+        };
+    };
+    year: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                year: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
         };
@@ -4489,7 +4856,7 @@ export interface operations {
             };
         };
     };
-    look: {
+    look_1: {
         parameters: {
             query?: never;
             header?: never;

@@ -61,6 +61,9 @@ class ScreenshotsIT {
       page.navigate(app.url("/sales"));
       assertThat(page.getByText("Save as a table")).isVisible();
       shoot(page, "sales");
+      page.navigate(app.url("/ledger"));
+      assertThat(page.getByText("What came, and what is left of it")).isVisible();
+      shoot(page, "ledger");
       page.navigate(app.url("/grading"));
       page.getByText("Make one of my own like this").first().click();
       page.getByText("Blades", new Page.GetByTextOptions().setExact(true)).click();
@@ -69,10 +72,6 @@ class ScreenshotsIT {
       shoot(page, "bench-condition");
       bench(app, page, "The keeper's plain jack", "Value");
       shoot(page, "bench-value");
-      bench(app, page, "Sharpened to a sliver", "Blades");
-      new BenchPage(page).field("Blade 2: kind").click();
-      page.keyboard().type("pen");
-      shoot(page, "bench-blades");
       bench(app, page, "Three blades, not a stockman", "Handle");
       page.keyboard().press("a");
       while (!page.locator("#station [data-answers]")

@@ -44,6 +44,7 @@ import snikra.server.knives.CatalogueRepository;
 import snikra.server.knives.DemoTin;
 import snikra.server.knives.KnifeRepository;
 import snikra.server.knives.KnifeService;
+import snikra.server.ledger.DemoLedger;
 import snikra.server.ledger.Ledger;
 import snikra.server.ledger.LedgerRepository;
 import snikra.server.phone.Neighbourhood;
@@ -298,12 +299,14 @@ class Wiring {
       KnifeService knives,
       Journal journal,
       SalesBook sales,
+      Ledger ledger,
       ReferenceDesk desk,
       Environment environment) {
     boolean demo = environment.getProperty("snikra.demo", Boolean.class, false);
     return args -> {
       if (demo) {
         DemoSales.fill(sales, desk.examiner().shelf());
+        DemoLedger.fill(ledger);
         DemoJournal.fill(journal, DemoTin.fill(knives, desk.examiner().shelf()));
       }
     };

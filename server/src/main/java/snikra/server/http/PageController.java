@@ -43,6 +43,7 @@ class PageController {
         "/care",
         "/grading",
         "/sales",
+        "/ledger",
         "/words",
         "/tray",
         "/makers",

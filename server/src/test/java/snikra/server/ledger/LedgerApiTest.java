@@ -142,6 +142,18 @@ class LedgerApiTest {
   }
 
   @Test
+  void ofTheSampleLotOfTenNineAreSoldAndTheTenthCostLessThanNothing() throws Exception {
+    Ledger ledger = APP.bean(Ledger.class);
+    DemoLedger.fill(ledger);
+    Ledger.LedgerTold told = ledger.told();
+    assertThat(told.lots().get(0).knives()).hasSize(10);
+    assertThat(told.lots().get(0).kept()).isEqualTo(1);
+    assertThat(told.lots().get(0).net()).isNegative();
+    DemoLedger.fill(ledger);
+    assertThat(ledger.told()).isEqualTo(told);
+  }
+
+  @Test
   void aYearIsATableToSave() throws Exception {
     add(UUID.randomUUID(), LOT);
     add(UUID.randomUUID(), SOLD.formatted("2025-02-03", "40"));

@@ -1,0 +1,155 @@
+// @vitest-environment happy-dom
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
+import { afterEach, beforeEach, expect, test, vi } from "vitest";
+import { api, Refused } from "../../api/client";
+import type { LedgerEntry, LedgerTold } from "../../api/types";
+import { PreferencesProvider } from "../../preferences";
+import { ToastProvider } from "../../ui/toasts";
+import { LedgerPage } from ".";
+import { as, blank, withGone, withMore } from "./draft";
+
+const BOUGHT: LedgerEntry = {
+  kind: "bought",
+  date: "2024-03-02",
+  who: "a widow",
+  price: 30,
+  currency: "GBP",
+  in: [
+    { id: "a", name: "the jack" },
+    { id: "b", knife: "k7" },
+  ],
+  out: [],
+};
+const SOLD: LedgerEntry = {
+  kind: "sold",
+  date: "2024-05-01",
+  price: 40,
+  currency: "GBP",
+  in: [],
+  out: [{ piece: "a" }],
+};
+const TOLD: LedgerTold = {
+  currency: "GBP",
+  entries: [
+    { id: "e1", entry: BOUGHT, revision: 2, struck: false },
+    { id: "e2", entry: SOLD, revision: 1, struck: true },
+  ],
+  lots: [
+    {
+      entry: "e1",
+      cost: 30,
+      back: 40,
+      net: -10,
+      kept: 1,
+      knives: [
+        { piece: "a", name: "the jack", lot: "e1", out: "e2", cost: 15, back: 40, gain: 25 },
+        { piece: "b", knife: "k7", lot: "e1", cost: 15 },
+      ],
+    },
+  ],
+  years: [{ year: 2024, spent: 30, back: 40, gain: 25 }],
+};
+
+beforeEach(() => {
+  vi.spyOn(api, "ledger").mockResolvedValue(TOLD);
+  vi.spyOn(api, "tray").mockResolvedValue([{ id: "k7", number: 7, version: 0, title: "Whittler" }]);
+  vi.spyOn(api, "lookLedger").mockResolvedValue({ problems: [], shares: {}, currency: "GBP" });
+});
+afterEach(() => {
+  cleanup();
+  vi.restoreAllMocks();
+});
+
+const show = () =>
+  render(
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+      <PreferencesProvider>
+        <ToastProvider>
+          <LedgerPage />
+        </ToastProvider>
+      </PreferencesProvider>
+    </QueryClientProvider>,
+  );
+
+test("a lot says what was paid, what came back, and what the one that stayed has cost", async () => {
+  show();
+  const lots = within(await screen.findByRole("region", { name: "What came, and what is left of it" }));
+  await lots.findByText("2 knives, 1 here: 7 Whittler");
+  lots.getByLabelText("Paid \u00a330.00, came back \u00a340.00, left -\u00a310.00");
+  lots.getByText("the one here cost less than nothing");
+});
+
+test("an entry that was corrected shows what it was, and one struck out can stand again", async () => {
+  const history = vi.spyOn(api, "ledgerHistory").mockResolvedValue([
+    { revision: 1, at: "2026-01-01T00:00:00Z", entry: { ...BOUGHT, price: 33 }, struck: false },
+    { revision: 2, at: "2026-01-02T00:00:00Z", entry: BOUGHT, struck: false },
+  ]);
+  const restored = vi.spyOn(api, "restoreLedger").mockResolvedValue(TOLD);
+  show();
+  const before = (await screen.findByText("Written 2 times: what it was"))
+    .parentElement as HTMLDetailsElement;
+  before.open = true;
+  fireEvent(before, new Event("toggle"));
+  await screen.findByText(/£33\.00/);
+  expect(history).toHaveBeenCalledExactlyOnceWith("e1");
+  expect(screen.getByText(/2024-05-01 Sold; the jack went/).className).toContain("line-through");
+  fireEvent.click(screen.getByRole("button", { name: "Let it stand" }));
+  await waitFor(() => expect(restored).toHaveBeenCalledExactlyOnceWith("e2"));
+});
+
+test("what a new entry gives each knife stands beside it; it is kept as it was typed", async () => {
+  const looked = vi.mocked(api.lookLedger);
+  looked.mockImplementation(async (_, entry) => ({
+    problems: [],
+    shares: Object.fromEntries(entry.in.map((p) => [p.id, 12.34])),
+    currency: "GBP",
+  }));
+  const added = vi.spyOn(api, "addLedger").mockResolvedValue(TOLD);
+  show();
+  fireEvent.click(await screen.findByText("Add an entry"));
+  const first = await screen.findByLabelText("Knife 1");
+  fireEvent.change(first, { target: { value: "7 Whittler" } });
+  fireEvent.keyDown(first, { key: "Enter" });
+  fireEvent.change(await screen.findByLabelText("Knife 2"), { target: { value: "a barlow" } });
+  await waitFor(() => expect(screen.getAllByText("£12.34")).toHaveLength(2));
+  fireEvent.click(screen.getByText("Keep it"));
+  await waitFor(() => expect(added).toHaveBeenCalled());
+  const kept = added.mock.calls[0]?.[1];
+  expect(kept?.in.map(({ knife, name }) => [knife, name])).toEqual([
+    ["k7", undefined],
+    [undefined, "a barlow"],
+  ]);
+  expect(looked.mock.calls[0]?.[0]).toBe(added.mock.calls[0]?.[0]);
+});
+
+test("what is refused is told by its field, and the entry stays open", async () => {
+  const problems = [{ field: "date", given: "2999", accepted: "must not be after today" }];
+  vi.spyOn(api, "correctLedger").mockRejectedValue(new Refused(400, "no", problems));
+  show();
+  fireEvent.click((await screen.findAllByText("Correct"))[0] as HTMLElement);
+  fireEvent.click(await screen.findByText("Keep it"));
+  expect((await screen.findByRole("alert")).textContent).toBe("date, 2999: must not be after today.");
+  expect(api.correctLedger).toHaveBeenCalledWith("e1", 2, BOUGHT);
+});
+
+test("knives that went are ticked among those that are here", async () => {
+  show();
+  fireEvent.click(await screen.findByText("Add an entry"));
+  fireEvent.change(await screen.findByLabelText("What"), { target: { value: "sold" } });
+  const went = within(await screen.findByRole("table", { name: "Knives that went" }));
+  expect(went.getAllByRole("checkbox")).toHaveLength(1);
+  fireEvent.click(went.getByRole("checkbox"));
+  await waitFor(() => expect(vi.mocked(api.lookLedger).mock.lastCall?.[1].out).toEqual([{ piece: "b" }]));
+});
+
+test("an entry turned into another kind keeps what belongs to it", () => {
+  const begun = { ...withMore(blank("2026-11-29", "GBP"), 4), price: 50 };
+  expect(begun.in).toHaveLength(5);
+  expect(new Set(begun.in.map((p) => p.id)).size).toBe(5);
+  const sold = withGone(as(begun, "sold"), "x", true);
+  expect([sold.in, sold.out, sold.price]).toEqual([[], [{ piece: "x" }], 50]);
+  expect(withGone(sold, "x", false).out).toEqual([]);
+  const given = as(sold, "got");
+  expect([given.in.length, given.out, given.price]).toEqual([1, [], undefined]);
+});

@@ -1,0 +1,58 @@
+import type { LedgerLot } from "../../api/types";
+import { coins } from "../../format";
+
+/**
+ * A lot as a rule: what was paid reaches to the right, each knife that went takes its part back off,
+ * and where that ends is what the rest has cost, left of nothing where more came back than was paid.
+ */
+export function LotRule({
+  lot,
+  most,
+  least,
+  currency,
+}: {
+  lot: LedgerLot;
+  most: number;
+  least: number;
+  currency: string;
+}) {
+  const x = (amount: number) => (100 * (amount - least)) / (most - least || 1);
+  const left: number[] = [];
+  let so = lot.cost;
+  for (const h of lot.knives) {
+    if (h.back === undefined) continue;
+    so -= h.back;
+    left.push(so);
+  }
+  const ends = [lot.net, 0].sort((a, b) => a - b) as [number, number];
+  return (
+    <svg
+      width="100%"
+      height="18"
+      role="img"
+      aria-label={`Paid ${coins(lot.cost, currency)}, came back ${coins(lot.back, currency)}, left ${coins(lot.net, currency)}`}
+    >
+      <line
+        x1={`${x(Math.min(0, lot.net))}%`}
+        x2={`${x(lot.cost)}%`}
+        y1="9"
+        y2="9"
+        stroke="var(--color-rule)"
+      />
+      <line
+        x1={`${x(ends[0])}%`}
+        x2={`${x(ends[1])}%`}
+        y1="9"
+        y2="9"
+        stroke={lot.net < 0 ? "var(--color-ink)" : "var(--color-blue)"}
+        strokeWidth="7"
+      />
+      {left.map((at, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a step is known by its place
+        <line key={i} x1={`${x(at)}%`} x2={`${x(at)}%`} y1="5" y2="13" stroke="currentColor" />
+      ))}
+      <line x1={`${x(lot.cost)}%`} x2={`${x(lot.cost)}%`} y1="2" y2="16" stroke="currentColor" />
+      <line x1={`${x(0)}%`} x2={`${x(0)}%`} y1="0" y2="18" stroke="currentColor" strokeWidth="1.5" />
+    </svg>
+  );
+}
