@@ -98,19 +98,17 @@ public final class LedgerBook {
   }
 
   /**
-   * Works a ledger out, in the currency of the first entry that has no rate to another.
+   * The currency of a ledger: that of the first entry without a rate to another.
    *
-   * @param usual the currency of an empty ledger
+   * @param usual that of an empty one
    */
-  public static LedgerBook of(List<KeptEntry> entries, java.util.function.Supplier<String> usual) {
-    return of(
-        entries,
-        entries.stream()
-            .map(KeptEntry::entry)
-            .filter(e -> e.rate() == null)
-            .map(LedgerEntry::currency)
-            .findFirst()
-            .orElseGet(usual));
+  public static String currencyOf(List<KeptEntry> entries, String usual) {
+    return entries.stream()
+        .map(KeptEntry::entry)
+        .filter(e -> e.rate() == null)
+        .map(LedgerEntry::currency)
+        .findFirst()
+        .orElse(usual);
   }
 
   /**

@@ -1,6 +1,7 @@
 package snikra.core.ledger;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -170,6 +171,16 @@ class LedgerBookTest {
     assertThat(book().lots().get(0).cost()).isEqualByComparingTo("96.14");
     assertThat(book().holdings().stream().map(h -> h.cost().toPlainString()))
         .containsExactly("32.05", "32.05", "32.04");
+  }
+
+  @Test
+  void theBookIsInTheCurrencyOfTheFirstEntryWithoutARateAndTheOthersNeedOne() {
+    assertThat(LedgerBook.currencyOf(entries, "EUR")).isEqualTo("EUR");
+    bought("2020", "30", "a");
+    assertThat(LedgerBook.currencyOf(entries, "EUR")).isEqualTo("GBP");
+    assertThat(LedgerBook.of(entries, "USD").problems())
+        .extracting(Problem::field, Problem::accepted)
+        .containsExactly(tuple("rate", "must be what one GBP was in USD that day"));
   }
 
   @Test

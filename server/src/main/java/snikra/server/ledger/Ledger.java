@@ -94,7 +94,7 @@ public class Ledger {
   }
 
   private static LedgerBook book(List<KeptEntry> standing) {
-    return LedgerBook.of(standing, () -> EMPTY);
+    return LedgerBook.of(standing, LedgerBook.currencyOf(standing, EMPTY));
   }
 
   /** What went in a year, as a table. */
