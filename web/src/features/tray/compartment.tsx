@@ -80,7 +80,7 @@ export function Compartment({
             <span className="truncate">
               {summary.maker ?? <span className="voice">maker not yet known</span>}
             </span>
-            {summary.conflict && <span className="font-semibold text-lead">conflict</span>}
+            {summary.conflict && <span className="shrink-0 font-semibold text-lead">conflict</span>}
           </span>
           <span className="shrink-0">
             {[summary.grade.best?.label, worth(entry)].filter(Boolean).join(", ")}
