@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 class NothingIsLostIT {
-  private static final int KILLS = 6;
+  private static final int KILLS = 3;
   private static final HttpClient HTTP = HttpClient.newHttpClient();
 
   @TempDir Path data;
