@@ -10,6 +10,7 @@ const KEYS: [string, [string, string][]][] = [
       ["T", "to the tray"],
       ["M", "to the makers"],
       ["Y", "to the sales book"],
+      ["X", "to the ledger"],
       ["K", "to safe keeping: copies, what was taken out, whether all is as it was"],
       ["W", "to the words of the trade, those of this station first"],
       ["N", "a new knife on the bench"],

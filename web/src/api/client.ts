@@ -58,6 +58,7 @@ export const api = {
   book: () => answered(client.GET("/api/book")),
   judgement: () => answered(client.GET("/api/judgement")),
   glossary: () => answered(client.GET("/api/glossary")),
+  tour: () => answered(client.GET("/api/tour")),
   makers: () => answered(client.GET("/api/makers")),
   bringPack: (file: File, keep: boolean) =>
     answered(

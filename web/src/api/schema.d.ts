@@ -628,6 +628,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tour": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["tour"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/read/money": {
         parameters: {
             query?: never;
@@ -2908,6 +2924,18 @@ export interface components {
             specimen: components["schemas"]["Specimen"];
             plan: components["schemas"]["TopPricePlan"];
         };
+        TourStep: {
+            id: string;
+            station: string;
+            asks: string;
+            told?: string;
+            known: components["schemas"]["Specimen"];
+        };
+        TourTold: {
+            sketch: components["schemas"]["Sketch"];
+            begins: components["schemas"]["Specimen"];
+            steps: components["schemas"]["TourStep"][];
+        };
         TrayEntry: {
             id: string;
             /** Format: int32 */
@@ -4380,6 +4408,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Backup"];
+                };
+            };
+        };
+    };
+    tour: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TourTold"];
                 };
             };
         };

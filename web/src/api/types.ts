@@ -56,6 +56,7 @@ export type TableTold = Schemas["TableTold"];
 export type LedgerEntry = Schemas["LedgerEntry"];
 export type LedgerTold = Schemas["LedgerTold"];
 export type LedgerLot = LedgerTold["lots"][number];
+export type TourTold = Schemas["TourTold"];
 export type ListTold = Schemas["ListTold"];
 export type Grading = Schemas["GradingTold"];
 export type SchoolTold = Schemas["SchoolTold"];

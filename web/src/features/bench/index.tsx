@@ -8,6 +8,7 @@ import { titleBy } from "../../format";
 import { useKeys } from "../../keys";
 import { usePreferences } from "../../preferences";
 import { Dialog } from "../../ui/dialog";
+import { TourStrip } from "../tour/strip";
 import type { PointedAt } from "./fault-marks";
 import { InstrumentsProvider } from "./instruments";
 import { Panel } from "./panel";
@@ -153,6 +154,14 @@ function OnTheBench({ saved, draft, tab, book }: LaidOut & { book: Book }) {
     <main className="max-[80rem]:pb-16">
       <h1 className="sr-only">The bench</h1>
       <Rail progress={knife.verdict?.progress} current={station} onGo={go} stations={book.stations} />
+      <TourStrip
+        id={saved.id}
+        specimen={knife.specimen}
+        change={knife.change}
+        station={station}
+        onGo={go}
+        book={book}
+      />
       <div className="mx-4 grid border-b border-ink min-[80rem]:grid-cols-[minmax(0,1fr)_23.25rem] min-[80rem]:gap-x-6 lg:mx-6">
         <div className="min-w-0">
           <Plate

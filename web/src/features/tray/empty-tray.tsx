@@ -2,9 +2,11 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api } from "../../api/client";
 import { useToast } from "../../ui/toasts";
+import { useTour } from "../tour/use-tour";
 
 /** The ways to begin where nothing is kept yet. */
 export function EmptyTray({ onNew, onList }: { onNew: () => void; onList: () => void }) {
+  const tour = useTour();
   return (
     <section aria-labelledby="tray-empty" className="mt-6">
       <h2 id="tray-empty" className="font-serif text-[1.25rem]">
@@ -17,9 +19,14 @@ export function EmptyTray({ onNew, onList }: { onNew: () => void; onList: () => 
             Lay it on the bench and answer what you can see, in any order. Each answer moves the verdict, and
             what is not looked at stays open.
           </p>
-          <button type="button" className="press" onClick={onNew}>
-            New knife
-          </button>
+          <div className="flex flex-wrap gap-2">
+            <button type="button" className="press" onClick={onNew}>
+              New knife
+            </button>
+            <button type="button" className="press" onClick={tour}>
+              Show me on one, in two minutes
+            </button>
+          </div>
         </div>
         <div>
           <h3 className="font-semibold">A list I have</h3>

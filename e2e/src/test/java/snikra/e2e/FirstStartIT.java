@@ -53,6 +53,39 @@ class FirstStartIT {
     }
   }
 
+  @Test
+  void theTourLeadsThroughAKnifeByKeysAndTakesItOutAgain() {
+    try (App app = App.start(data);
+        Chromium chromium = new Chromium()) {
+      Page page = chromium.page(390, 844);
+      page.navigate(app.url("/tray"));
+      button(page, "Show me on one, in two minutes").press("Enter");
+      Locator tour =
+          page.getByRole(
+              AriaRole.REGION, new Page.GetByRoleOptions().setName("Tour").setExact(true));
+      assertThat(tour).containsText("1 of 7");
+      BenchPage bench = new BenchPage(page);
+      bench.press("Swell-end").choose("Bolsters", "Bolsters at both ends");
+      assertThat(tour).containsText("2 of 7");
+      page.keyboard().press("2");
+      for (int step = 2; step < 7; step++) {
+        button(page, "Answer it for me").press("Enter");
+      }
+      assertThat(tour).containsText("That is the whole of it");
+      bench.saved();
+      assertThat(bench.opinion()).containsText("British");
+      page.reload();
+      assertThat(tour).containsText("7 of 7");
+      button(page, "End it and take the knife out").press("Enter");
+      assertThat(heading(page, "The tray is empty.")).isVisible();
+      button(page, "Undo").click();
+      page.locator("a[data-knife]").click();
+      assertThat(bench.opinion()).containsText("British");
+      assertThat(tour).hasCount(0);
+      assertThat(chromium.complaints).isEmpty();
+    }
+  }
+
   private static Locator heading(Page page, String name) {
     return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(name));
   }

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -33,6 +34,8 @@ import snikra.core.pattern.SpringLayout;
 import snikra.core.profile.BladeRoom;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
+import snikra.core.specimen.Specimen;
+import snikra.core.tour.Tour;
 import snikra.core.value.PriceIndex;
 import snikra.core.value.PriceThen;
 import tools.jackson.databind.JsonNode;
@@ -72,6 +75,11 @@ public final class ShippedShelf {
   private record Rates(Map<String, String> groups, List<Judgement.Rate> rates) {}
 
   private record KeptWords(JsonNode knife, List<Glossary.Term> terms) {}
+
+  private record KeptTour(JsonNode begins, List<KeptStep> steps) {}
+
+  private record KeptStep(
+      String id, String station, String asks, @Nullable String told, @Nullable JsonNode gives) {}
 
   private record Steps(List<Upgrades.Step> steps) {}
 
@@ -172,6 +180,28 @@ public final class ShippedShelf {
   public static Glossary glossary(ReferenceShelf shelf) {
     KeptWords kept = read("glossary", KeptWords.class);
     return new Glossary(SpecimenFormat.read(kept.knife, shelf), kept.terms);
+  }
+
+  /**
+   * A first knife.
+   *
+   * @param shelf to hold its answers against
+   */
+  public static Tour tour(ReferenceShelf shelf) {
+    KeptTour kept = read("tour", KeptTour.class);
+    ObjectNode known = Json.mapper().createObjectNode();
+    List<Tour.Step> steps = new ArrayList<>();
+    for (KeptStep step : kept.steps) {
+      if (step.gives != null) {
+        Json.mapper().updateValue(known, step.gives);
+      }
+      Specimen now = SpecimenFormat.read(known.deepCopy(), shelf);
+      steps.add(new Tour.Step(step.id, step.station, step.asks, step.told, now));
+    }
+    ObjectNode whole = (ObjectNode) kept.begins.deepCopy();
+    Json.mapper().updateValue(whole, known);
+    return new Tour(
+        SpecimenFormat.read(kept.begins, shelf), steps, SpecimenFormat.read(whole, shelf));
   }
 
   /** The priors and rates of judgement. */
