@@ -66,7 +66,8 @@ const KEYS: [string, [string, string][]][] = [
   [
     "In the tray",
     [
-      ["/", "search"],
+      ["/", "search: words, years, lengths, prices, \u201chandle stag\u201d"],
+      ["F", "to what they have in common, to narrow down"],
       ["\u2190 \u2192", "from knife to knife"],
       ["Enter", "to the bench with it"],
       ["Delete", "take it out of the tray"],

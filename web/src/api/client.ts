@@ -105,6 +105,8 @@ export const api = {
   beginCalibration: () => answered(client.POST("/api/calibration")),
   calibration: () => answered(client.GET("/api/calibration")),
   tray: () => answered(client.GET("/api/knives")),
+  search: (q: string, ticks: string[], signal?: AbortSignal) =>
+    answered(client.GET("/api/knives/search", { params: { query: { q, in: ticks } }, signal })),
   knife: (id: string) => answered(client.GET("/api/knives/{id}", { params: { path: { id } } })),
   /** A new knife under an id of the sender's own: sent twice it is kept once. */
   add: (id: string, body: Body<"/api/knives", "post">) =>

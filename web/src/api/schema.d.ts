@@ -884,6 +884,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/knives/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["search"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/knives/bearing": {
         parameters: {
             query?: never;
@@ -1709,6 +1725,12 @@ export interface components {
             without?: string[];
             packs?: components["schemas"]["Pack"][];
         };
+        FacetTold: {
+            /** @enum {string} */
+            id: "family" | "pattern" | "maker" | "country" | "decade" | "handle" | "blades" | "state" | "grade" | "box" | "place" | "holder" | "open";
+            label: string;
+            values: components["schemas"]["FoundValue"][];
+        };
         FeatureOnlyIf: {
             feature: string;
             values: string[];
@@ -1731,6 +1753,19 @@ export interface components {
             plain: number;
             /** Format: double */
             width: number;
+        };
+        FoundHit: {
+            /** Format: int32 */
+            number: number;
+            /** Format: double */
+            chance?: number;
+        };
+        FoundValue: {
+            value: string;
+            /** Format: int32 */
+            of: number;
+            /** Format: int32 */
+            found: number;
         };
         Frame: {
             id: string;
@@ -2599,6 +2634,13 @@ export interface components {
             /** Format: double */
             points?: number;
         };
+        SearchTold: {
+            phrases: components["schemas"]["Understood"][];
+            hits: components["schemas"]["FoundHit"][];
+            facets: components["schemas"]["FacetTold"][];
+            /** Format: int32 */
+            left: number;
+        };
         SeenBlade: {
             type?: components["schemas"]["SeenString"];
             end?: components["schemas"]["SeenEnd"];
@@ -2948,6 +2990,14 @@ export interface components {
             unreadable?: string;
             pending?: boolean;
             stale?: boolean;
+        };
+        Understood: {
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            says: string;
+            found: boolean;
         };
         ValueVerdict: {
             currency?: string;
@@ -4776,6 +4826,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Resting"][];
+                };
+            };
+        };
+    };
+    search: {
+        parameters: {
+            query?: {
+                q?: string;
+                /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
+                in?: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SearchTold"];
                 };
             };
         };

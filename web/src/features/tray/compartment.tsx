@@ -17,12 +17,15 @@ export function Compartment({
   entry,
   book,
   outside,
+  chance,
   onKey,
   onRemove,
 }: {
   entry: ReadableEntry;
   book: Book;
   outside: boolean;
+  /** That it is of the years asked for; none where none were. */
+  chance: number | undefined;
   onKey: (event: KeyboardEvent) => void;
   onRemove: () => void;
 }) {
@@ -86,7 +89,12 @@ export function Compartment({
             {[summary.grade.best?.label, worth(entry)].filter(Boolean).join(", ")}
           </span>
         </span>
-        {name !== title && <span className="voice block truncate text-xs text-ink2">{name}</span>}
+        {(name !== title || chance !== undefined) && (
+          <span className="flex justify-between gap-2 text-xs text-ink2">
+            <span className="voice truncate">{name !== title && name}</span>
+            {chance !== undefined && <span className="shrink-0">of those years {chanceOf(chance)}</span>}
+          </span>
+        )}
       </Link>
       <button
         type="button"
@@ -99,6 +107,9 @@ export function Compartment({
     </li>
   );
 }
+
+/** Never sure, as long as one year in a hundred is another. */
+const chanceOf = (chance: number) => (chance > 0.99 ? "over 99%" : `${Math.round(100 * chance)}%`);
 
 function worth({ summary }: ReadableEntry): string | undefined {
   if (summary.low === undefined || summary.high === undefined || !summary.currency) return undefined;

@@ -5,10 +5,11 @@ import userEvent from "@testing-library/user-event";
 import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
 import { api } from "../../api/client";
-import type { Book, TrayEntry } from "../../api/types";
+import type { Book, ReadableEntry, SearchTold, TrayEntry } from "../../api/types";
 import { PreferencesProvider } from "../../preferences";
 import { ToastProvider } from "../../ui/toasts";
 import { askAgain, Tray } from ".";
+import { inOrder, type Order } from "./order";
 
 const BOOK = { frames: [], blades: [], bolsters: [], questions: [] } as unknown as Book;
 const readable = (number: number, title: string): TrayEntry => ({
@@ -49,11 +50,38 @@ const show = () =>
     </QueryClientProvider>,
   );
 
+/** Answers as the server would: a knife whose title begins with the words, and the handle that is ticked. */
+const answered = (q: string, ticks: string[]): SearchTold => ({
+  phrases: q.startsWith("before")
+    ? [{ from: 0, to: q.length, says: "may be of those years", found: true }]
+    : q === "zzz"
+      ? [{ from: 0, to: 3, says: "in no knife here", found: false }]
+      : [],
+  hits: [
+    { number: 1, chance: q.startsWith("before") ? 0.62 : undefined },
+    ...(q || ticks.length > 0 ? [] : [{ number: 2 }]),
+  ].filter(() => q !== "zzz"),
+  facets: [
+    {
+      id: "handle",
+      label: "Handle",
+      values: [
+        { value: "Stag", of: 1, found: 1 },
+        { value: "Bone, jigged", of: 30, found: q ? 0 : 30 },
+      ],
+    },
+    { id: "maker", label: "Maker", values: [{ value: "Not yet known", of: 2, found: 2 }] },
+  ],
+  left: 0,
+});
+
 beforeEach(() => {
+  vi.spyOn(api, "search").mockImplementation(async (q, ticks) => answered(q, ticks));
   vi.spyOn(api, "tray").mockResolvedValue([readable(2, "Second"), UNREADABLE, readable(1, "First")]);
 });
 afterEach(() => {
   cleanup();
+  localStorage.clear();
   vi.restoreAllMocks();
 });
 
@@ -91,12 +119,61 @@ it("says that it is still there where taking out failed", async () => {
   expect(await screen.findByText("It is still in the tray. The disk is full.")).toBeDefined();
 });
 
-it("is searched by plain words, and what is outside keeps its place", async () => {
+it("is searched by plain words, says how they were understood, and what is outside keeps its place", async () => {
   show();
   const user = userEvent.setup();
-  await user.type(await screen.findByLabelText("Search the tray"), "second");
-  expect((await screen.findByRole("status")).textContent).toContain("1 of 2");
+  const box = await screen.findByLabelText("Search the tray");
+  await user.type(box, "before 1930");
+  await waitFor(() => expect(screen.getByRole("status").textContent).toBe("1 of 2"));
+  expect(screen.getByText("Second")).toBeDefined();
+  expect(screen.getByText("of those years 62%")).toBeDefined();
+  const understood = within(screen.getByRole("list", { name: "As it was understood" }));
+  expect(understood.getByText("before 1930")).toBeDefined();
+  expect(understood.getByText("may be of those years")).toBeDefined();
+  await user.keyboard("{Escape}");
+  await waitFor(() => expect(screen.getByRole("status").textContent).toBe("2 knives"));
+  await user.type(box, "zzz");
+  expect(await screen.findByText("Nothing in the tray answers to that.")).toBeDefined();
+  expect(screen.getByText("in no knife here")).toBeDefined();
+});
+
+it("is narrowed by what is ticked, of which the server is asked as it is written", async () => {
+  show();
+  const user = userEvent.setup();
+  await user.click(await screen.findByRole("checkbox", { name: /Bone, jigged/ }));
+  await waitFor(() => expect(screen.getByRole("status").textContent).toBe("1 of 2"));
+  expect(vi.mocked(api.search).mock.lastCall?.slice(0, 2)).toEqual(["", ["handle:Bone, jigged"]]);
+  expect(screen.queryByText("Not yet known")).toBeNull();
+  await user.click(screen.getByText("Show all"));
+  await waitFor(() => expect(screen.getByRole("status").textContent).toBe("2 knives"));
+});
+
+it("goes on showing the knives where the search fails, and asks again", async () => {
+  vi.mocked(api.search).mockRejectedValueOnce(new Error("It is being opened anew."));
+  show();
+  expect((await screen.findByRole("alert")).textContent).toContain("It is being opened anew.");
   expect(screen.getByText("First")).toBeDefined();
+  await userEvent.setup().click(screen.getByText("Try again"));
+  await waitFor(() => expect(screen.queryByRole("alert")).toBeNull());
+});
+
+it("lies in the order that was chosen, and what an order cannot place comes last", async () => {
+  show();
+  await userEvent.setup().selectOptions(await screen.findByLabelText("Order"), "longest first");
+  expect(screen.getAllByText(/^(First|Second)$/).map((e) => e.textContent)).toEqual(["Second", "First"]);
+  const [a, b, c] = [readable(1, "a"), readable(2, "b"), readable(3, "c")] as [
+    ReadableEntry,
+    ReadableEntry,
+    ReadableEntry,
+  ];
+  b.summary = { ...b.summary, high: 90, span: { share: 0.9, pieces: [{ from: 1900, to: 1950 }] } };
+  c.summary = { ...c.summary, high: 120, span: { share: 0.9, pieces: [{ from: 1890, to: 1910 }] } };
+  const numbers = (order: Order) => inOrder([a, b, c], order).map((k) => k.number);
+  expect(numbers("oldest")).toEqual([3, 2, 1]);
+  expect(numbers("newest")).toEqual([2, 3, 1]);
+  expect(numbers("worth")).toEqual([3, 2, 1]);
+  expect(numbers("last")).toEqual([3, 2, 1]);
+  expect(numbers("number")).toEqual([1, 2, 3]);
 });
 
 it("that only holds what cannot be read is not called empty", async () => {

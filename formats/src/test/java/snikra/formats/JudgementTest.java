@@ -15,6 +15,7 @@ import snikra.core.examination.Verdict;
 import snikra.core.judgement.Judgement;
 import snikra.core.provenance.StoryEvent;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.search.CardIndex;
 import snikra.core.specimen.Specimen;
 
 /** No number of judgement is read without effect: another number gives another verdict. */
@@ -280,6 +281,12 @@ class JudgementTest {
     StringBuilder out = new StringBuilder();
     for (double p : verdict.dating().curve()) {
       out.append(Math.round(p * 1e9)).append(' ');
+    }
+    CardIndex cards = new CardIndex();
+    cards.put(examiner.enter(1, specimen, verdict).card());
+    double mayBe = examiner.shelf().judgement().of("search.may-be");
+    for (int year = 1800; year < 2020; year += 5) {
+      out.append(cards.find("before " + year, Map.of(), mayBe).hits().size());
     }
     verdict.dating().makers().forEach(m -> out.append(m.label()).append(m.probability()));
     verdict.dating().states().forEach(s -> out.append(s.state().label()).append(s.probability()));

@@ -42,6 +42,7 @@ import snikra.core.reference.ReferenceShelf;
 import snikra.core.resemblance.Comparison;
 import snikra.core.resemblance.Likeness;
 import snikra.core.resemblance.Lookalike;
+import snikra.core.search.Card;
 import snikra.core.specimen.ComparableSale;
 import snikra.core.specimen.LookReliability;
 import snikra.core.specimen.Seen;
@@ -58,7 +59,7 @@ public final class Examiner {
   /** Stands for all marks together where clues are left out. */
   public static final String MARK = "mark";
 
-  private static final double NAMED_FROM = 0.5;
+  static final double NAMED_FROM = 0.5;
 
   /** Standard deviations of a bell between which nine in ten lie. */
   private static final double NINE_TENTHS = 3.29;
@@ -74,6 +75,7 @@ public final class Examiner {
   private final Appraiser appraiser;
   private final Likeness likeness;
   private final Stations stations;
+  private final Cards cards;
   private final List<KeptSale> sales;
 
   /** An examiner with this shelf at hand, in this year. */
@@ -93,6 +95,7 @@ public final class Examiner {
         new Appraiser(
             shelf.patterns(), shelf.condition(), shelf.judgement(), shelf.prices(), thisYear);
     this.stations = new Stations(shelf);
+    this.cards = new Cards(shelf);
   }
 
   /** The shelf this examiner works from. */
@@ -307,35 +310,52 @@ public final class Examiner {
 
   /** A knife in a few words, for lists of many knives. */
   public Summary summarise(Specimen knife) {
+    return enter(0, knife).summary();
+  }
+
+  /** A knife as it is told in a catalogue and found in it. */
+  public Entered enter(int number, Specimen knife) {
     PatternVerdict pattern = namer.name(knife);
     DatingVerdict dated = dating.dateBriefly(evidence(knife, pattern));
     Looked looked = looked(knife);
-    NumberVerdict number = Numbers.read(knife, Gathering.found(knife), dated, shelf).orElse(null);
+    NumberVerdict mark = Numbers.read(knife, Gathering.found(knife), dated, shelf).orElse(null);
     BoxBook.Boxed box = boxed(knife);
     Optional<MainBlade> main = MainBlade.of(knife, leadingPattern(pattern), shelf);
     Supplier<List<Originality.Finding>> done =
-        () -> new OriginalityJudge(shelf, knife, dated, number, main).findings();
-    return summary(
-        pattern,
-        dated,
-        number,
-        shelf.condition().grade(looked),
-        value(knife, pattern, dated, number, looked, done, box, sales(knife, Set.of())),
-        box,
-        shelf.care().reminders(knife));
+        () -> new OriginalityJudge(shelf, knife, dated, mark, main).findings();
+    Summary summary =
+        summary(
+            pattern,
+            dated,
+            mark,
+            shelf.condition().grade(looked),
+            value(knife, pattern, dated, mark, looked, done, box, sales(knife, Set.of())),
+            box,
+            shelf.care().reminders(knife));
+    return new Entered(summary, cards.of(number, knife, pattern, dated, summary));
   }
 
   /** The same out of the whole verdict on it, where that is at hand. */
-  public Summary summarise(Specimen knife, Verdict verdict) {
-    return summary(
-        verdict.pattern(),
-        verdict.dating(),
-        verdict.number(),
-        verdict.grade(),
-        verdict.value(),
-        verdict.box(),
-        shelf.care().reminders(knife));
+  public Entered enter(int number, Specimen knife, Verdict verdict) {
+    Summary summary =
+        summary(
+            verdict.pattern(),
+            verdict.dating(),
+            verdict.number(),
+            verdict.grade(),
+            verdict.value(),
+            verdict.box(),
+            shelf.care().reminders(knife));
+    return new Entered(
+        summary, cards.of(number, knife, verdict.pattern(), verdict.dating(), summary));
   }
+
+  /**
+   * A knife in a catalogue.
+   *
+   * @param card by which it is found
+   */
+  public record Entered(Summary summary, Card card) {}
 
   private Summary summary(
       PatternVerdict pattern,

@@ -15,6 +15,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -23,6 +24,12 @@ import org.springframework.context.event.EventListener;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import snikra.core.examination.Examiner;
+import snikra.core.examination.Sketch;
+import snikra.core.examination.Verdict;
+import snikra.core.search.Card;
+import snikra.core.search.Facet;
+import snikra.core.search.Found;
+import snikra.core.specimen.Specimen;
 import snikra.formats.Json;
 import snikra.formats.SpecimenFormat;
 import snikra.formats.UnreadableKnife;
@@ -54,6 +61,8 @@ public class Catalogue implements AutoCloseable {
   private final Set<String> unkept = ConcurrentHashMap.newKeySet();
   private final Queue<String> open = new ConcurrentLinkedQueue<>();
   private final AtomicInteger working = new AtomicInteger();
+  private final AtomicLong changes = new AtomicLong();
+  private final Finder finder = new Finder();
   private volatile boolean isRead;
 
   /** Set when Snikra stops: what is still open is left for the next start. */
@@ -174,40 +183,69 @@ public class Catalogue implements AutoCloseable {
     }
     try {
       String now = by.get();
-      knives
-          .findById(id)
-          .filter(k -> !k.isDeleted())
-          .ifPresent(k -> put(new CatalogueRow(id, k.version(), now, written(k))));
+      knives.findById(id).filter(k -> !k.isDeleted()).ifPresent(k -> put(row(k, now)));
     } catch (RuntimeException e) {
       // One knife that cannot be worked out must not keep the others from being shown.
       LOG.error("Knife {} was not worked out for the tray.", id, e);
     }
   }
 
-  private String written(KnifeEntity knife) {
-    return Json.mapper().writeValueAsString(entry(knife));
-  }
-
-  private TrayEntry entry(KnifeEntity knife) {
+  private CatalogueRow row(KnifeEntity knife, String now) {
     Examiner examiner = desk.get();
     try {
+      Specimen specimen = SpecimenFormat.readKept(knife.specimen());
       SavedKnife saved =
-          new SavedKnife(
-              knife.id(),
-              knife.number(),
-              knife.version(),
-              knife.updatedAt(),
-              SpecimenFormat.readKept(knife.specimen()));
-      return TrayEntry.of(
-          saved, examiner, verdicts.atHand(examiner, saved.specimen()).orElse(null));
+          new SavedKnife(knife.id(), knife.number(), knife.version(), knife.updatedAt(), specimen);
+      Optional<Verdict> atHand = verdicts.atHand(examiner, specimen);
+      Examiner.Entered entered =
+          atHand
+              .map(v -> examiner.enter(knife.number(), specimen, v))
+              .orElseGet(() -> examiner.enter(knife.number(), specimen));
+      Sketch sketch = atHand.map(Verdict::sketch).orElseGet(() -> examiner.sketch(specimen));
+      return row(knife, now, TrayEntry.of(saved, entered.summary(), sketch), entered.card());
     } catch (UnreadableKnife e) {
-      return TrayEntry.unreadable(knife.id(), knife.number(), knife.version(), e.getMessage());
+      return row(
+          knife,
+          now,
+          TrayEntry.unreadable(knife.id(), knife.number(), knife.version(), e.getMessage()),
+          Card.unread(knife.number()));
     }
+  }
+
+  private static CatalogueRow row(KnifeEntity knife, String now, TrayEntry entry, Card card) {
+    return new CatalogueRow(
+        knife.id(),
+        knife.version(),
+        now,
+        Json.mapper().writeValueAsString(entry),
+        Json.mapper().writeValueAsString(card));
   }
 
   private void put(CatalogueRow row) {
     rows.put(row.knifeId(), row);
     unkept.add(row.knifeId());
+    changes.incrementAndGet();
+  }
+
+  /** Notes that knives came or went. */
+  @EventListener
+  public void changed(TrayChanged tray) {
+    changes.incrementAndGet();
+  }
+
+  /**
+   * Knives that answer to a search, as far as they are worked out.
+   *
+   * @param ticked of each facet any one of these will do
+   */
+  Found find(String search, Map<Facet, Set<String>> ticked) {
+    String now = by.get();
+    // Looked at before the rows are: what comes meanwhile is brought in by the next search.
+    long state = changes.get();
+    if (finder.isBehind(state, now)) {
+      finder.bring(upToDate(now), rows, changes.get() == state ? state : -1, now);
+    }
+    return finder.find(search, ticked, desk.get().shelf().judgement().of("search.may-be"));
   }
 
   /** Keeps what was worked out, a good many rows at a time. */
@@ -249,6 +287,7 @@ public class Catalogue implements AutoCloseable {
     rows.clear();
     unkept.clear();
     isRead = false;
+    changes.incrementAndGet();
   }
 
   /** How a knife is told, for those who ask for one; null where it is not worked out yet. */

@@ -22,13 +22,23 @@ class CatalogueRow {
   @Column(nullable = false)
   private String entry;
 
+  @Lob
+  @Column(nullable = false)
+  private String card;
+
   protected CatalogueRow() {}
 
-  CatalogueRow(String knifeId, long version, String workedBy, String entry) {
+  /**
+   * A row.
+   *
+   * @param card by which the knife is found
+   */
+  CatalogueRow(String knifeId, long version, String workedBy, String entry, String card) {
     this.knifeId = knifeId;
     this.version = version;
     this.workedBy = workedBy;
     this.entry = entry;
+    this.card = card;
   }
 
   String knifeId() {
@@ -37,6 +47,10 @@ class CatalogueRow {
 
   String entry() {
     return entry;
+  }
+
+  String card() {
+    return card;
   }
 
   boolean isOf(long otherVersion) {

@@ -42,19 +42,19 @@ public class KnifeService {
   private final KnifeRepository knives;
   private final Supplier<Examiner> desk;
   private final TransactionTemplate transaction;
-  private final Consumer<SavedKnife> whenSaved;
+  private final Consumer<Object> whenChanged;
   private final Clock clock;
 
   public KnifeService(
       KnifeRepository knives,
       Supplier<Examiner> desk,
       PlatformTransactionManager transactions,
-      Consumer<SavedKnife> whenSaved,
+      Consumer<Object> whenChanged,
       Clock clock) {
     this.knives = knives;
     this.desk = desk;
     this.transaction = new TransactionTemplate(transactions);
-    this.whenSaved = whenSaved;
+    this.whenChanged = whenChanged;
     this.clock = clock;
   }
 
@@ -156,7 +156,7 @@ public class KnifeService {
                   saved(
                       knives.saveAndFlush(new KnifeEntity(id, knives.nextNumber(), written, now())),
                       knife));
-      whenSaved.accept(saved);
+      whenChanged.accept(saved);
       return saved;
     } catch (DataIntegrityViolationException e) {
       return assured(find(id));
@@ -186,7 +186,7 @@ public class KnifeService {
                 row.change(written, now());
                 return saved(knives.saveAndFlush(row), knife);
               });
-      whenSaved.accept(saved);
+      whenChanged.accept(saved);
       return saved;
     } catch (ConcurrencyFailureException e) {
       throw new KnifeChangedMeanwhile(version, saved(find(id)));
@@ -203,25 +203,28 @@ public class KnifeService {
    * @return how many were kept
    */
   public int addAll(String batch, Map<String, Specimen> all) {
-    return transaction.execute(
-        status -> {
-          Map<String, KnifeEntity> here = new HashMap<>();
-          knives.findAllById(all.keySet()).forEach(k -> here.put(k.id(), k));
-          List<KnifeEntity> anew = new ArrayList<>();
-          all.forEach(
-              (id, knife) -> {
-                KnifeEntity known = here.get(id);
-                if (known == null) {
-                  String written = SpecimenFormat.write(knife);
-                  anew.add(new KnifeEntity(id, knives.nextNumber(), written, now(), batch));
-                } else if (known.isDeleted()) {
-                  known.comeAgain(batch, now());
-                  anew.add(known);
-                }
-              });
-          knives.saveAllAndFlush(anew);
-          return anew.size();
-        });
+    int taken =
+        transaction.execute(
+            status -> {
+              Map<String, KnifeEntity> here = new HashMap<>();
+              knives.findAllById(all.keySet()).forEach(k -> here.put(k.id(), k));
+              List<KnifeEntity> anew = new ArrayList<>();
+              all.forEach(
+                  (id, knife) -> {
+                    KnifeEntity known = here.get(id);
+                    if (known == null) {
+                      String written = SpecimenFormat.write(knife);
+                      anew.add(new KnifeEntity(id, knives.nextNumber(), written, now(), batch));
+                    } else if (known.isDeleted()) {
+                      known.comeAgain(batch, now());
+                      anew.add(known);
+                    }
+                  });
+              knives.saveAllAndFlush(anew);
+              return anew.size();
+            });
+    whenChanged.accept(new TrayChanged());
+    return taken;
   }
 
   /** Which of these are in the tray. */
@@ -251,6 +254,7 @@ public class KnifeService {
                   });
           knives.saveAllAndFlush(rows);
         });
+    whenChanged.accept(new TrayChanged());
   }
 
   // What is there already may be from a save whose way to the disk failed: it is gone again.
@@ -268,17 +272,21 @@ public class KnifeService {
           knife.delete(now());
           return knives.saveAndFlush(knife);
         });
+    whenChanged.accept(new TrayChanged());
   }
 
   /** Puts a knife back that was taken out. */
   public SavedKnife restore(String id) {
-    return saved(
-        row(
-            id,
-            knife -> {
-              knife.restore(now());
-              return knives.saveAndFlush(knife);
-            }));
+    SavedKnife saved =
+        saved(
+            row(
+                id,
+                knife -> {
+                  knife.restore(now());
+                  return knives.saveAndFlush(knife);
+                }));
+    whenChanged.accept(new TrayChanged());
+    return saved;
   }
 
   // Taking out and putting back need no version: the last who does so has it.

@@ -3,7 +3,6 @@ package snikra.server.knives;
 import org.jspecify.annotations.Nullable;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Sketch;
-import snikra.core.examination.Verdict;
 
 /**
  * A knife as it lies in the tray.
@@ -26,16 +25,14 @@ public record TrayEntry(
     @Nullable Boolean pending,
     @Nullable Boolean stale) {
 
-  static TrayEntry of(SavedKnife knife, Examiner examiner, @Nullable Verdict atHand) {
+  static TrayEntry of(SavedKnife knife, Examiner.Summary summary, Sketch sketch) {
     return new TrayEntry(
         knife.id(),
         knife.number(),
         knife.version(),
         knife.specimen().title(),
-        atHand == null
-            ? examiner.summarise(knife.specimen())
-            : examiner.summarise(knife.specimen(), atHand),
-        atHand == null ? examiner.sketch(knife.specimen()) : atHand.sketch(),
+        summary,
+        sketch,
         null,
         null,
         null);

@@ -27,6 +27,8 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.transaction.PlatformTransactionManager;
 import snikra.core.examination.Examiner;
+import snikra.core.search.Card;
+import snikra.core.search.Found;
 import snikra.formats.Json;
 import snikra.formats.ShippedShelf;
 import snikra.formats.SpecimenFormat;
@@ -188,10 +190,47 @@ class CatalogueTest {
                 disk.put(
                     k.id(),
                     new CatalogueRow(
-                        k.id(), 0, "older", "{\"id\":\"" + k.id() + "\",\"number\":1}")));
+                        k.id(),
+                        0,
+                        "older",
+                        "{\"id\":\"" + k.id() + "\",\"number\":1}",
+                        Json.mapper().writeValueAsString(Card.unread(k.number())))));
     List<JsonNode> stale = tray();
     assertThat(stale.get(stale.size() - 1).path("stale").asBoolean(false)).isTrue();
     settled();
+  }
+
+  private List<Integer> found(String search) {
+    return catalogue.find(search, Map.of()).hits().stream().map(Found.Hit::number).toList();
+  }
+
+  @Test
+  void aSearchSeesWhatCameAndWhatWent() {
+    lay(1, 3);
+    assertThat(found("knife")).containsExactly(1, 2, 3);
+    assertThat(found("before 1930")).isEmpty();
+    there.remove("k2");
+    catalogue.changed(new TrayChanged());
+    lay("k4", 4, "{\"title\":\"Late jack\"}");
+    lay("broken", 5, "{");
+    catalogue.changed(new TrayChanged());
+    assertThat(found("")).containsExactly(1, 3, 4, 5);
+    assertThat(found("jack")).containsExactly(4);
+    assertThat(found("5")).containsExactly(5);
+    there.clear();
+    catalogue.forget();
+    assertThat(found("")).isEmpty();
+  }
+
+  @Test
+  void aSearchAmongManyAnswersBeforeAllAreWorkedOut() throws Exception {
+    lay(1, Catalogue.AT_ONCE + 20);
+    found("knife");
+    settled();
+    assertThat(found("knife")).hasSize(Catalogue.AT_ONCE + 20);
+    clearInvocations(knives);
+    assertThat(found("knife")).hasSize(Catalogue.AT_ONCE + 20);
+    verify(knives, never()).standing();
   }
 
   @Test

@@ -31,7 +31,7 @@ class KnifeServiceTest {
   private final KnifeRepository knives = mock(KnifeRepository.class);
   private final PlatformTransactionManager transactions = mock(PlatformTransactionManager.class);
   private final Examiner examiner = new Examiner(ShippedShelf.load(), 2026);
-  private final List<SavedKnife> told = new ArrayList<>();
+  private final List<Object> told = new ArrayList<>();
   private final KnifeService service =
       new KnifeService(
           knives, () -> examiner, transactions, told::add, Clock.fixed(NOON, ZoneOffset.UTC));

@@ -52,9 +52,9 @@ class VerdictsTest {
              "seen":{"handle_material":"acetal","spacer":"none"},
              "marks":[{"blade":1,"face":"mark","state":"read","lines":["VELDRAKE","TARNMOOR FALLS"]}]}
             """);
-    assertThat(SHIPPED.summarise(knife, verdicts.of(knife))).isEqualTo(SHIPPED.summarise(knife));
+    assertThat(SHIPPED.enter(7, knife, verdicts.of(knife))).isEqualTo(SHIPPED.enter(7, knife));
     assertThat(SHIPPED.summarise(knife).span()).isNotNull();
     Specimen unseen = Specimen.unseen();
-    assertThat(SHIPPED.summarise(unseen, verdicts.of(unseen)).span()).isNull();
+    assertThat(SHIPPED.enter(7, unseen, verdicts.of(unseen)).summary().span()).isNull();
   }
 }

@@ -1,0 +1,53 @@
+package snikra.core.search;
+
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a knife is found by.
+ *
+ * @param words all that is read of it or said of it
+ * @param facets its values, as they are shown; most often one
+ * @param decades how likely it was made in each, from {@code firstDecade} on; empty where nothing
+ *     that dates it was looked at
+ * @param lengthMm closed; null where not measured
+ * @param low what it may bring, in {@code currency}; null where nothing is known
+ */
+public record Card(
+    int number,
+    List<String> words,
+    Map<Facet, List<String>> facets,
+    int firstDecade,
+    List<Double> decades,
+    @Nullable Double lengthMm,
+    @Nullable Double low,
+    @Nullable Double high,
+    @Nullable String currency) {
+
+  private static final int YEARS = 10;
+
+  public Card {
+    words = List.copyOf(words);
+    facets = Map.copyOf(facets);
+    decades = List.copyOf(decades);
+  }
+
+  /** The card of a knife that cannot be read: it is found by its number alone. */
+  public static Card unread(int number) {
+    return new Card(number, List.of(), Map.of(), 0, List.of(), null, null, null, null);
+  }
+
+  /** How likely it was made from one year to another, both included; within a decade evenly. */
+  double between(int from, int to) {
+    double sum = 0;
+    for (int i = 0; i < decades.size(); i++) {
+      int begins = firstDecade + YEARS * i;
+      int years = Math.min(to, begins + YEARS - 1) - Math.max(from, begins) + 1;
+      if (years > 0) {
+        sum += decades.get(i) * years / YEARS;
+      }
+    }
+    return sum;
+  }
+}

@@ -1,0 +1,4 @@
+package snikra.server.knives;
+
+/** Said when knives came into the tray or went out of it. */
+public record TrayChanged() {}
