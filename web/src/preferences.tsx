@@ -23,7 +23,7 @@ interface Preferences {
 const Context = createContext<Preferences | null>(null);
 
 /** A setting that stays with this browser. */
-function useKept<T extends string>(name: string, initial: T): [T, (value: T) => void] {
+export function useKept<T extends string>(name: string, initial: T): [T, (value: T) => void] {
   const key = `snikra.${name}`;
   const [value, setValue] = useState<T>(() => (localStorage.getItem(key) as T | null) ?? initial);
   return [

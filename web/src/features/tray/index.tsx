@@ -1,10 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
+import { Popover } from "radix-ui";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api } from "../../api/client";
 import type { Book, ReadableEntry, TrayEntry } from "../../api/types";
 import { today } from "../../format";
 import { useKeys } from "../../keys";
+import { useKept } from "../../preferences";
 import { Failed } from "../../ui/failed";
 import { Key } from "../../ui/key";
 import { Opens } from "../../ui/select";
@@ -15,6 +17,7 @@ import { Knives } from "./knives";
 import { inOrder, ORDERS, type Order } from "./order";
 import { SearchLine } from "./search-line";
 import { SpansBelow } from "./spans-below";
+import { KnivesTable } from "./table";
 import { Unreadable } from "./unreadable";
 import { type Search, useSearch } from "./use-search";
 import { useTakingOut } from "./use-taking-out";
@@ -43,7 +46,7 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
         <Failed what="The tray could not be opened." error={tray.error} onAgain={() => tray.refetch()} />
       )}
       {tray.isPending && <p className="voice mt-4 text-ink3">Opening the tray.</p>}
-      {unreadable.length > 0 && <Unreadable knives={unreadable} onRemove={takeOut} />}
+      {unreadable.length > 0 && <Unreadable knives={unreadable} onRemove={(k) => takeOut([k])} />}
       {tray.isSuccess && all.length === 0 && <EmptyTray onNew={onNew} onList={() => setBringing(true)} />}
       {all.length > unreadable.length && (
         <Laid tray={all} book={book} onRemove={takeOut} onList={() => setBringing(true)} />
@@ -61,11 +64,12 @@ function Laid({
 }: {
   tray: TrayEntry[];
   book: Book;
-  onRemove: (k: TrayEntry) => void;
+  onRemove: (knives: TrayEntry[]) => void;
   onList: () => void;
 }) {
+  const [view, setView] = useKept<View>("tray-view", "drawings");
   const left = leftOf(tray);
-  const [order, setOrder] = useOrder();
+  const [order, setOrder] = useKept<Order>("order", "shortest");
   const knives = useMemo(() => inOrder(tray.filter(isReadable), order), [tray, order]);
   const search = useSearch(true, left);
   const { found, chances } = useFound(knives, search);
@@ -90,10 +94,12 @@ function Laid({
             Show all
           </button>
         )}
-        <OrderChoice order={order} onChange={setOrder} />
+        {view === "drawings" && <OrderChoice order={order} onChange={setOrder} />}
+        <ViewChoice view={view} onChange={setView} />
         <button type="button" className="press" onClick={onList}>
           Bring a list
         </button>
+        <SaveAs search={search} />
       </SearchLine>
       {search.error && (
         <Failed what="The tray could not be searched." error={search.error} onAgain={search.again} />
@@ -105,14 +111,18 @@ function Laid({
         </p>
       )}
       <Beside search={search}>
-        <Knives
-          knives={knives}
-          found={found}
-          isAsking={search.isAsking}
-          chances={chances}
-          book={book}
-          onRemove={onRemove}
-        />
+        {view === "table" ? (
+          <KnivesTable knives={knives.filter((k) => found.has(k.id))} book={book} onRemove={onRemove} />
+        ) : (
+          <Knives
+            knives={knives}
+            found={found}
+            isAsking={search.isAsking}
+            chances={chances}
+            book={book}
+            onRemove={(k) => onRemove([k])}
+          />
+        )}
         {found.size === 0 && <p className="voice mt-2 text-ink2">Nothing in the tray answers to that.</p>}
         <ToLookAtAgain knives={knives} />
         <SpansBelow knives={knives} found={found} />
@@ -153,6 +163,28 @@ function Beside({ search, children }: { search: Search; children: React.ReactNod
   );
 }
 
+/** What was found, to save: as a table to read, or as it is kept. */
+function SaveAs({ search }: { search: Search }) {
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="press">Save as</Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content align="end" sideOffset={4} className="z-30 w-64 border border-ink bg-paper p-3">
+          <p className="text-ink2">
+            {search.isAsking ? "The knives that were found." : "All knives in the tray."}
+          </p>
+          <a className="mt-2 block min-h-6 underline" download href={`/api/knives/found.csv?${search.asked}`}>
+            A table, for a spreadsheet
+          </a>
+          <a className="block min-h-6 underline" download href={`/api/knives/found.json?${search.asked}`}>
+            All that was seen, as JSON
+          </a>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
 function OrderChoice({ order, onChange }: { order: Order; onChange: (order: Order) => void }) {
   return (
     <label className="relative">
@@ -173,17 +205,25 @@ function OrderChoice({ order, onChange }: { order: Order; onChange: (order: Orde
   );
 }
 
-function useOrder(): [Order, (order: Order) => void] {
-  const [order, setOrder] = useState<Order>(
-    () => ORDERS.find((o) => o.id === localStorage.getItem("snikra.order"))?.id ?? "shortest",
+type View = "drawings" | "table";
+
+function ViewChoice({ view, onChange }: { view: View; onChange: (view: View) => void }) {
+  return (
+    <fieldset className="flex">
+      <legend className="sr-only">Shown as</legend>
+      {(["drawings", "table"] as const).map((v) => (
+        <button
+          key={v}
+          type="button"
+          className="press -ml-px"
+          aria-pressed={view === v}
+          onClick={() => onChange(v)}
+        >
+          {v}
+        </button>
+      ))}
+    </fieldset>
   );
-  return [
-    order,
-    (next) => {
-      localStorage.setItem("snikra.order", next);
-      setOrder(next);
-    },
-  ];
 }
 
 /** Until an answer is there, all are. */

@@ -144,6 +144,12 @@ it("is narrowed by what is ticked, of which the server is asked as it is written
   await waitFor(() => expect(screen.getByRole("status").textContent).toBe("1 of 2"));
   expect(vi.mocked(api.search).mock.lastCall?.slice(0, 2)).toEqual(["", ["handle:Bone, jigged"]]);
   expect(screen.queryByText("Not yet known")).toBeNull();
+  await user.click(screen.getByText("Save as"));
+  expect(screen.getByText("The knives that were found.")).toBeDefined();
+  expect(screen.getByText("A table, for a spreadsheet").getAttribute("href")).toBe(
+    "/api/knives/found.csv?in=handle%3ABone%2C+jigged",
+  );
+  await user.keyboard("{Escape}");
   await user.click(screen.getByText("Show all"));
   await waitFor(() => expect(screen.getByRole("status").textContent).toBe("2 knives"));
 });
@@ -155,6 +161,28 @@ it("goes on showing the knives where the search fails, and asks again", async ()
   expect(screen.getByText("First")).toBeDefined();
   await userEvent.setup().click(screen.getByText("Try again"));
   await waitFor(() => expect(screen.queryByRole("alert")).toBeNull());
+});
+
+it("as a table takes several out with one way back, and says where one was refused", async () => {
+  const remove = vi.spyOn(api, "remove").mockResolvedValue(undefined as never);
+  const restore = vi.spyOn(api, "restore").mockResolvedValue({} as never);
+  vi.spyOn(HTMLElement.prototype, "offsetHeight", "get").mockReturnValue(800);
+  show();
+  const user = userEvent.setup();
+  await user.click(await screen.findByRole("button", { name: "table" }));
+  expect(screen.queryByLabelText("Order")).toBeNull();
+  await user.click(screen.getByLabelText("Choose all"));
+  const takeOut = () => user.click(within(screen.getByText("2 chosen")).getByText("Take out"));
+  await takeOut();
+  expect(remove.mock.calls.map((c) => c[0])).toEqual(["k1", "k2"]);
+  expect(await screen.findByText("2 knives taken out of the tray.")).toBeDefined();
+  await user.click(screen.getByText("Undo"));
+  expect(restore.mock.calls.map((c) => c[0])).toEqual(["k1", "k2"]);
+  remove.mockResolvedValueOnce(undefined as never).mockRejectedValueOnce(new Error("The disk is full."));
+  await user.click(screen.getByLabelText("Choose all"));
+  await takeOut();
+  expect(await screen.findByText("First taken out of the tray.")).toBeDefined();
+  expect(screen.getByText("The rest is still in the tray. The disk is full.")).toBeDefined();
 });
 
 it("lies in the order that was chosen, and what an order cannot place comes last", async () => {

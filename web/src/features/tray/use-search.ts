@@ -11,6 +11,8 @@ export interface Search {
   ticks: string[];
   toggle: (tick: string) => void;
   clear: () => void;
+  /** The same as it stands in an address. */
+  asked: string;
   /** Whether anything is asked. */
   isAsking: boolean;
   told: SearchTold | undefined;
@@ -42,6 +44,7 @@ export function useSearch(isThere: boolean, left: number): Search {
     ticks,
     toggle: (one) => ask(words, ticks.includes(one) ? ticks.filter((t) => t !== one) : [...ticks, one]),
     clear: () => ask("", []),
+    asked: `${written(new URLSearchParams(), words, ticks)}`,
     isAsking: asked !== "" || ticks.length > 0,
     told: answer.data,
     error: answer.error,

@@ -5,22 +5,31 @@ import { titleBy } from "../../format";
 import { usePreferences } from "../../preferences";
 import { useToast } from "../../ui/toasts";
 
-/** Takes a knife out of the tray, with a way back. */
+/** Takes knives out of the tray, with one way back for all of them. */
 export function useTakingOut() {
   const queries = useQueryClient();
   const toast = useToast();
   const { school } = usePreferences();
-  return async (k: TrayEntry) => {
-    const name = k.title ?? (k.summary ? titleBy(school, k.summary) : `Knife ${k.number}`);
-    try {
-      await api.remove(k.id);
-      await queries.invalidateQueries({ queryKey: ["tray"] });
-      toast(`${name} taken out of the tray.`, async () => {
-        await api.restore(k.id);
-        queries.invalidateQueries({ queryKey: ["tray"] });
-      });
-    } catch (e) {
-      toast(`It is still in the tray. ${(e as Error).message}`);
+  const nameOf = (k: TrayEntry) => k.title ?? (k.summary ? titleBy(school, k.summary) : `Knife ${k.number}`);
+  return async (knives: TrayEntry[]) => {
+    const out: TrayEntry[] = [];
+    let refused = "";
+    for (const k of knives) {
+      try {
+        await api.remove(k.id);
+        out.push(k);
+      } catch (e) {
+        refused = (e as Error).message;
+        break;
+      }
     }
+    await queries.invalidateQueries({ queryKey: ["tray"] });
+    const whole = out.length === 1 ? nameOf(out[0] as TrayEntry) : `${out.length} knives`;
+    const back = async () => {
+      for (const k of out) await api.restore(k.id);
+      queries.invalidateQueries({ queryKey: ["tray"] });
+    };
+    if (out.length > 0) toast(`${whole} taken out of the tray.`, back);
+    if (refused) toast(`${knives.length > 1 ? "The rest is" : "It is"} still in the tray. ${refused}`);
   };
 }

@@ -74,6 +74,13 @@ class AccessIT {
     page.navigate(app.url("/tray"));
     assertThat(page.locator("a[data-knife]")).hasCount(8);
     check(page, "tray");
+    button(page, "table").click();
+    page.getByLabel("Choose all").check();
+    check(page, "tray as a table");
+    button(page, "Columns").click();
+    check(page, "columns to choose");
+    page.keyboard().press("Escape");
+    button(page, "drawings").click();
     page.navigate(app.url("/makers"));
     assertThat(page.locator("#maker-name")).isVisible();
     check(page, "makers");
@@ -157,6 +164,11 @@ class AccessIT {
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("All keys")).click();
     check(page, "help");
     page.close();
+  }
+
+  private static com.microsoft.playwright.Locator button(Page page, String name) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
   }
 
   private static com.microsoft.playwright.Locator.FilterOptions byText(String text) {

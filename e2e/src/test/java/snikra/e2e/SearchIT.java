@@ -3,9 +3,11 @@ package snikra.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -51,6 +53,37 @@ class SearchIT {
       assertThat(count).hasText("8 knives");
       assertThat(chromium.complaints).isEmpty();
     }
+  }
+
+  @Test
+  void asATableItIsSortedSavedAndSeveralAreTakenOutAndPutBack() throws Exception {
+    try (App app = App.start(data, "--demo");
+        Chromium chromium = new Chromium()) {
+      Page page = chromium.page(390, 844);
+      page.navigate(app.url("/tray?in=family%3AJack"));
+      Locator count = page.getByRole(AriaRole.STATUS).first();
+      assertThat(count).hasText("4 of 8");
+      button(page, "table").click();
+      button(page, "Worth").press("Enter");
+      button(page, "Worth").press("Enter");
+      Locator first = page.locator("tbody tr").first();
+      assertThat(first).containsText("keeper");
+      button(page, "Save as").press("Enter");
+      Download table = page.waitForDownload(() -> page.getByText("A table, for").press("Enter"));
+      assertThat(Files.readAllLines(table.path())).hasSize(5);
+      page.keyboard().press("Escape");
+      page.getByLabel("Choose all").press("Space");
+      button(page, "Take out").press("Enter");
+      assertThat(count).hasText("0 of 4");
+      button(page, "Undo").click();
+      assertThat(count).hasText("4 of 8");
+      assertThat(chromium.complaints).isEmpty();
+    }
+  }
+
+  private static Locator button(Page page, String name) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
   }
 
   private static Locator.FilterOptions byText(String text) {

@@ -9,10 +9,12 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import snikra.core.examination.Examiner;
 import snikra.core.provenance.StoryEvent;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Specimen;
 import snikra.core.specimen.Sureness;
+import snikra.formats.KnivesList.Listed;
 import snikra.formats.KnivesTable.KnifeRow;
 import snikra.formats.KnivesTable.KnivesRead;
 
@@ -33,6 +35,37 @@ class KnivesTableTest {
 
   private static List<String> fields(KnivesRead read) {
     return read.columns().stream().map(ColumnRead::field).toList();
+  }
+
+  @Test
+  void aListThatWasWrittenIsReadBackAsWhatItSays() {
+    Examiner examiner = new Examiner(SHELF, 2026);
+    Specimen knife =
+        SpecimenFormat.read(
+            """
+            {"title":"=HYPERLINK(1)","note":"a, \\"b\\"","number":"2235","closedLength":"3 3/8 in",
+             "frame":"swell-end","blades":[{"type":"spear"},{"type":"pen"}],
+             "seen":{"handle_material":"bone-jigged"},"condition":{"blade-wear":"tenth"},
+             "marks":[{"blade":1,"face":"mark","state":"read","lines":["VELDRAKE","TARNMOOR FALLS"]}]}
+            """,
+            SHELF);
+    String list =
+        KnivesList.write(
+            SHELF,
+            List.of(
+                new Listed(14, knife, examiner.summarise(knife), "United States"),
+                new Listed(15, Specimen.unseen(), examiner.summarise(Specimen.unseen()), null)));
+    assertThat(list).contains("'=HYPERLINK(1)").contains("Very good");
+    KnivesRead read = read(list);
+    assertThat(read.all()).isEqualTo(2);
+    Specimen back = read.rows().get(0).knife();
+    assertThat(back.title()).isEqualTo("=HYPERLINK(1)");
+    assertThat(back.closedLength().mm()).isCloseTo(85.725, within(1e-9));
+    assertThat(back.number()).isEqualTo("2235");
+    assertThat(back.blades()).hasSize(2);
+    assertThat(back.marks().get(0).lines()).containsExactly("VELDRAKE", "TARNMOOR FALLS");
+    assertThat(back.seen().get("handle_material").value()).isEqualTo("bone-jigged");
+    assertThat(back.note()).contains("a, \"b\"").contains("Very good");
   }
 
   @Test

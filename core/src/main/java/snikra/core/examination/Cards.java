@@ -30,7 +30,6 @@ import snikra.core.wording.Wording;
 /** Writes what a knife is found by out of what was concluded of it. */
 final class Cards {
   private static final String HANDLE = "handle_material";
-  private static final String NOT_KNOWN = "Not yet known";
   private static final int DECADE = 10;
 
   /** A name or maker less likely than this is not one to find a knife by. */
@@ -130,7 +129,7 @@ final class Cards {
     Map<Facet, List<String>> all = new EnumMap<>(Facet.class);
     leading(pattern).ifPresent(p -> all.put(Facet.FAMILY, List.of(family(p))));
     leading(pattern).ifPresent(p -> all.put(Facet.PATTERN, List.of(p.name())));
-    all.put(Facet.MAKER, List.of(summary.maker() == null ? NOT_KNOWN : summary.maker()));
+    all.put(Facet.MAKER, List.of(summary.maker() == null ? Card.NOT_KNOWN : summary.maker()));
     if (summary.span() != null) {
       all.put(Facet.COUNTRY, List.of(country(dated)));
       all.put(Facet.DECADE, List.of(dated.median() / DECADE * DECADE + "s"));
@@ -195,6 +194,6 @@ final class Cards {
         .max(Map.Entry.comparingByValue())
         .filter(e -> e.getValue() >= Examiner.NAMED_FROM)
         .map(e -> shelf.region(e.getKey()).label())
-        .orElse(NOT_KNOWN);
+        .orElse(Card.NOT_KNOWN);
   }
 }

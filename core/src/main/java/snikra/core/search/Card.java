@@ -25,6 +25,9 @@ public record Card(
     @Nullable Double high,
     @Nullable String currency) {
 
+  /** Stands in a facet for what nobody could tell yet. */
+  public static final String NOT_KNOWN = "Not yet known";
+
   private static final int YEARS = 10;
 
   public Card {

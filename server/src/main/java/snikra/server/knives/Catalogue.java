@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,6 +17,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.BiConsumer;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -246,6 +248,22 @@ public class Catalogue implements AutoCloseable {
       finder.bring(upToDate(now), rows, changes.get() == state ? state : -1, now);
     }
     return finder.find(search, ticked, desk.get().shelf().judgement().of("search.may-be"));
+  }
+
+  /** Goes over the knives that answer to a search, each with what was worked out of it. */
+  void eachFound(
+      String search, Map<Facet, Set<String>> ticked, BiConsumer<KnifeEntity, CatalogueRow> each) {
+    List<CatalogueRow> found = finder.rows(find(search, ticked));
+    for (int from = 0; from < found.size(); from += KEPT_TOGETHER) {
+      List<CatalogueRow> some = found.subList(from, Math.min(found.size(), from + KEPT_TOGETHER));
+      Map<String, KnifeEntity> there = new HashMap<>();
+      knives
+          .findAllById(some.stream().map(CatalogueRow::knifeId).toList())
+          .forEach(k -> there.put(k.id(), k));
+      some.stream()
+          .filter(r -> there.containsKey(r.knifeId()))
+          .forEach(r -> each.accept(there.get(r.knifeId()), r));
+    }
   }
 
   /** Keeps what was worked out, a good many rows at a time. */

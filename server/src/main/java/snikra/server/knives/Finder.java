@@ -3,6 +3,7 @@ package snikra.server.knives;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import snikra.core.search.Card;
 import snikra.core.search.CardIndex;
@@ -46,6 +47,14 @@ final class Finder {
         });
     state = now;
     by = references;
+  }
+
+  /** The rows of what was found, as they were when the cards were brought up. */
+  synchronized List<CatalogueRow> rows(Found found) {
+    return found.hits().stream()
+        .map(h -> indexed.get(h.number()))
+        .filter(Objects::nonNull)
+        .toList();
   }
 
   Found find(String search, Map<Facet, Set<String>> ticked, double mayBe) {

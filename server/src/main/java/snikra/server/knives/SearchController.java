@@ -5,23 +5,34 @@ import io.swagger.v3.oas.annotations.enums.ParameterIn;
 import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import snikra.core.examination.Problem;
+import snikra.core.search.Card;
 import snikra.core.search.Condition;
 import snikra.core.search.Facet;
 import snikra.core.search.Found;
 import snikra.core.search.Meaning;
 import snikra.core.search.Phrase;
 import snikra.formats.InvalidInput;
+import snikra.formats.Json;
+import snikra.formats.KnivesList;
+import snikra.formats.SpecimenFormat;
+import snikra.server.reference.ReferenceDesk;
 
 /** {@code GET /api/knives/search}: knives by plain words and by what they have in common. */
 @RestController
@@ -30,9 +41,11 @@ class SearchController {
   static final int MOST_TICKED = 100;
 
   private final Catalogue catalogue;
+  private final ReferenceDesk desk;
 
-  SearchController(Catalogue catalogue) {
+  SearchController(Catalogue catalogue, ReferenceDesk desk) {
     this.catalogue = catalogue;
+    this.desk = desk;
   }
 
   /**
@@ -78,11 +91,7 @@ class SearchController {
   SearchTold search(
       @RequestParam(defaultValue = "") String q,
       @Parameter(hidden = true) HttpServletRequest request) {
-    String[] in = Objects.requireNonNullElse(request.getParameterValues("in"), new String[0]);
-    if (q.length() > MOST_LETTERS) {
-      throw refused("q", q.substring(0, MOST_LETTERS), "at most " + MOST_LETTERS + " letters");
-    }
-    Found found = catalogue.find(q, ticked(in));
+    Found found = catalogue.find(bounded(q), ticked(in(request)));
     return new SearchTold(
         found.phrases().stream().map(Understood::of).toList(),
         found.hits(),
@@ -90,6 +99,81 @@ class SearchController {
             .map(f -> new FacetTold(f.facet(), f.facet().label(), f.values()))
             .toList(),
         catalogue.left());
+  }
+
+  /** What was found as a table, to save; those that cannot be read are left out. */
+  @GetMapping(path = "/api/knives/found.csv", produces = "text/csv")
+  @Parameter(
+      name = "in",
+      in = ParameterIn.QUERY,
+      description = "Values that are ticked, as facet:value.",
+      array = @ArraySchema(schema = @Schema(type = "string")))
+  ResponseEntity<String> table(
+      @RequestParam(defaultValue = "") String q,
+      @Parameter(hidden = true) HttpServletRequest request) {
+    List<KnivesList.Listed> all = new ArrayList<>();
+    catalogue.eachFound(
+        bounded(q), ticked(in(request)), (knife, row) -> listed(knife, row).ifPresent(all::add));
+    return saved("knives.csv", "text/csv;charset=UTF-8")
+        .body(KnivesList.write(desk.examiner().shelf(), all));
+  }
+
+  private static Optional<KnivesList.Listed> listed(KnifeEntity knife, CatalogueRow row) {
+    TrayEntry entry = Json.mapper().readValue(row.entry(), TrayEntry.class);
+    if (entry.summary() == null) {
+      return Optional.empty();
+    }
+    Card card = Json.mapper().readValue(row.card(), Card.class);
+    return Optional.of(
+        new KnivesList.Listed(
+            knife.number(),
+            SpecimenFormat.readKept(knife.specimen()),
+            entry.summary(),
+            card.facets().getOrDefault(Facet.COUNTRY, List.of()).stream()
+                .filter(country -> !country.equals(Card.NOT_KNOWN))
+                .findFirst()
+                .orElse(null)));
+  }
+
+  /** What was found as it is kept, to save: all that was seen of each, by the schema of a knife. */
+  @GetMapping(path = "/api/knives/found.json", produces = MediaType.APPLICATION_JSON_VALUE)
+  @Parameter(
+      name = "in",
+      in = ParameterIn.QUERY,
+      description = "Values that are ticked, as facet:value.",
+      array = @ArraySchema(schema = @Schema(type = "string")))
+  ResponseEntity<String> kept(
+      @RequestParam(defaultValue = "") String q,
+      @Parameter(hidden = true) HttpServletRequest request) {
+    List<String> all = new ArrayList<>();
+    catalogue.eachFound(
+        bounded(q),
+        ticked(in(request)),
+        (knife, row) ->
+            all.add(
+                "{\"id\":\"%s\",\"number\":%d,\"specimen\":%s}"
+                    .formatted(knife.id(), knife.number(), knife.specimen())));
+    return saved("knives.json", MediaType.APPLICATION_JSON_VALUE)
+        .body("[" + String.join(",\n", all) + "]");
+  }
+
+  private static ResponseEntity.BodyBuilder saved(String file, String type) {
+    return ResponseEntity.ok()
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment().filename(file).build().toString())
+        .contentType(MediaType.parseMediaType(type));
+  }
+
+  private static String bounded(String q) {
+    if (q.length() > MOST_LETTERS) {
+      throw refused("q", q.substring(0, MOST_LETTERS), "at most " + MOST_LETTERS + " letters");
+    }
+    return q;
+  }
+
+  private static String[] in(HttpServletRequest request) {
+    return Objects.requireNonNullElse(request.getParameterValues("in"), new String[0]);
   }
 
   private static Map<Facet, Set<String>> ticked(String[] in) {

@@ -3,7 +3,10 @@ package snikra.server.knives;
 import static org.hamcrest.Matchers.contains;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.hasSize;
+import static org.hamcrest.Matchers.not;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
@@ -76,6 +79,25 @@ class SearchApiTest {
         .andExpect(jsonPath("$.hits[*].number", contains(celluloid)))
         .andExpect(jsonPath("$.facets[?(@.id == 'country')].values[0].value").value("Germany"));
     search("", "place:Overwater").andExpect(jsonPath("$.hits", hasSize(0)));
+  }
+
+  @Test
+  void whatWasFoundIsSavedAsATableAndAsItIsKept() throws Exception {
+    web.perform(get("/api/knives/found.csv").param("q", "odile"))
+        .andExpect(status().isOk())
+        .andExpect(header().string("Content-Disposition", containsString("knives.csv")))
+        .andExpect(content().string(containsString("Aunt's knife,,Germany,")))
+        .andExpect(content().string(not(containsString("Odd jack"))));
+    web.perform(get("/api/knives/found.csv"))
+        .andExpect(content().string(containsString("Odd jack,,,")));
+    web.perform(get("/api/knives/found.json").param("in", "place:Overwater, mill"))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$", hasSize(1)))
+        .andExpect(jsonPath("$[0].number").value(celluloid))
+        .andExpect(jsonPath("$[0].specimen.format").isNumber())
+        .andExpect(jsonPath("$[0].specimen.story[0].holder").value("Aunt Odile"));
+    web.perform(get("/api/knives/found.json").param("in", "nothing"))
+        .andExpect(status().isBadRequest());
   }
 
   @Test
