@@ -1,6 +1,7 @@
 import { useEffect, useState } from "react";
 import type { Verdict } from "../../api/types";
 import { percent, years } from "../../format";
+import { headedBy } from "../../opinion";
 
 /** Id of the panel that holds the whole verdict. */
 export const VERDICT = "verdict";
@@ -10,7 +11,7 @@ export function VerdictStrip({ verdict }: { verdict: Verdict | undefined }) {
   const isWholeInSight = useInSight(VERDICT);
   if (!verdict || isWholeInSight) return null;
   const { opinion, explanations, lookNext } = verdict.dating;
-  const lead = explanations[0];
+  const headed = headedBy(verdict.dating);
   return (
     <button
       type="button"
@@ -21,11 +22,11 @@ export function VerdictStrip({ verdict }: { verdict: Verdict | undefined }) {
         whole?.focus({ preventScroll: true });
       }}
     >
-      {lead && <span className="num text-[1.375rem]/7 text-blue">{percent(lead.probability)}%</span>}
+      {headed && <span className="num text-[1.375rem]/7 text-blue">{percent(headed.probability)}%</span>}
       <span className="min-w-0 flex-1">
         <span className="block truncate font-serif text-[0.9375rem]/5">{opinion.headline}</span>
         <span className="block truncate text-[0.78125rem]/4 text-ink2">
-          {lead && <span className="num text-blue">{years(opinion.years)}</span>}
+          {explanations.length > 0 && <span className="num text-blue">{years(opinion.years)}</span>}
           {lookNext[0] && ` Next: ${lookNext[0].label}`}
         </span>
       </span>
