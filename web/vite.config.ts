@@ -13,5 +13,5 @@ export default defineConfig({
   server: {
     proxy: { "/api": { target: process.env.SNIKRA_API ?? "http://localhost:8080", changeOrigin: false } },
   },
-  test: { include: ["src/**/*.test.{ts,tsx}"] },
+  test: { include: ["src/**/*.test.{ts,tsx}"], setupFiles: "src/patient.ts", testTimeout: 20_000 },
 });
