@@ -45,7 +45,7 @@ function Facet({ facet, search }: { facet: FacetTold; search: Search }) {
           />
           <span className={`truncate ${v.found === 0 ? "text-ink3" : ""}`} title={v.value}>
             {v.value}
-          </span>
+          </span>{" "}
           <Share value={v} />
         </label>
       ))}
