@@ -169,7 +169,12 @@ function SaveAs({ search }: { search: Search }) {
     <Popover.Root>
       <Popover.Trigger className="press">Save as</Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content align="end" sideOffset={4} className="z-30 w-64 border border-ink bg-paper p-3">
+        <Popover.Content
+          aria-label="Save as"
+          align="end"
+          sideOffset={4}
+          className="z-30 w-64 border border-ink bg-paper p-3"
+        >
           <p className="text-ink2">
             {search.isAsking ? "The knives that were found." : "All knives in the tray."}
           </p>

@@ -95,7 +95,12 @@ function ColumnsChoice({ columns, onChange }: { columns: string[]; onChange: (co
     <Popover.Root>
       <Popover.Trigger className="press">Columns</Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content align="start" sideOffset={4} className="z-30 border border-ink bg-paper p-3">
+        <Popover.Content
+          aria-label="Columns"
+          align="start"
+          sideOffset={4}
+          className="z-30 border border-ink bg-paper p-3"
+        >
           {COLUMNS.map((c) => (
             <label key={c.id} className="flex min-h-6 items-center gap-2">
               <input
