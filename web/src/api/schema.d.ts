@@ -4890,7 +4890,7 @@ export interface operations {
         parameters: {
             query?: {
                 q?: string;
-                /** @description Values that are ticked, as facet:value. */
+                /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
                 in?: string[];
             };
             header?: never;
@@ -4914,7 +4914,7 @@ export interface operations {
         parameters: {
             query?: {
                 q?: string;
-                /** @description Values that are ticked, as facet:value. */
+                /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
                 in?: string[];
             };
             header?: never;

@@ -1,5 +1,4 @@
 import { useQuery } from "@tanstack/react-query";
-import { Popover } from "radix-ui";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api } from "../../api/client";
@@ -9,6 +8,7 @@ import { useKeys } from "../../keys";
 import { useKept } from "../../preferences";
 import { Failed } from "../../ui/failed";
 import { Key } from "../../ui/key";
+import { PopUp } from "../../ui/pop-up";
 import { Opens } from "../../ui/select";
 import { BringList } from "../list/bring-list";
 import { EmptyTray } from "./empty-tray";
@@ -166,27 +166,17 @@ function Beside({ search, children }: { search: Search; children: React.ReactNod
 /** What was found, to save: as a table to read, or as it is kept. */
 function SaveAs({ search }: { search: Search }) {
   return (
-    <Popover.Root>
-      <Popover.Trigger className="press">Save as</Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          aria-label="Save as"
-          align="end"
-          sideOffset={4}
-          className="z-30 w-64 border border-ink bg-paper p-3"
-        >
-          <p className="text-ink2">
-            {search.isAsking ? "The knives that were found." : "All knives in the tray."}
-          </p>
-          <a className="mt-2 block min-h-6 underline" download href={`/api/knives/found.csv?${search.asked}`}>
-            A table, for a spreadsheet
-          </a>
-          <a className="block min-h-6 underline" download href={`/api/knives/found.json?${search.asked}`}>
-            All that was seen, as JSON
-          </a>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <PopUp name="Save as" align="end">
+      <p className="text-ink2">
+        {search.isAsking ? "The knives that were found." : "All knives in the tray."}
+      </p>
+      <a className="mt-2 block min-h-6 underline" download href={`/api/knives/found.csv?${search.asked}`}>
+        A table, for a spreadsheet
+      </a>
+      <a className="block min-h-6 underline" download href={`/api/knives/found.json?${search.asked}`}>
+        All that was seen, as JSON
+      </a>
+    </PopUp>
   );
 }
 

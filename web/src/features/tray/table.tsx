@@ -1,5 +1,4 @@
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
-import { Popover } from "radix-ui";
 import { useLayoutEffect, useMemo, useRef, useState } from "react";
 import { Link } from "react-router";
 import type { Book, ReadableEntry } from "../../api/types";
@@ -8,6 +7,7 @@ import { placed } from "../../drawing/geometry";
 import { Shapes } from "../../drawing/shapes";
 import { titleBy } from "../../format";
 import { useKept, usePreferences } from "../../preferences";
+import { PopUp } from "../../ui/pop-up";
 import { COLUMNS, type Column, type Shown, sorted, USUAL } from "./columns";
 
 const ROW = 36;
@@ -92,31 +92,21 @@ function useColumns(): [string[], (columns: string[]) => void] {
 
 function ColumnsChoice({ columns, onChange }: { columns: string[]; onChange: (columns: string[]) => void }) {
   return (
-    <Popover.Root>
-      <Popover.Trigger className="press">Columns</Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          aria-label="Columns"
-          align="start"
-          sideOffset={4}
-          className="z-30 border border-ink bg-paper p-3"
-        >
-          {COLUMNS.map((c) => (
-            <label key={c.id} className="flex min-h-6 items-center gap-2">
-              <input
-                type="checkbox"
-                className="accent-blue"
-                checked={columns.includes(c.id)}
-                onChange={(e) =>
-                  onChange(e.target.checked ? [...columns, c.id] : columns.filter((id) => id !== c.id))
-                }
-              />
-              {c.label}
-            </label>
-          ))}
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <PopUp name="Columns" align="start">
+      {COLUMNS.map((c) => (
+        <label key={c.id} className="flex min-h-6 items-center gap-2">
+          <input
+            type="checkbox"
+            className="accent-blue"
+            checked={columns.includes(c.id)}
+            onChange={(e) =>
+              onChange(e.target.checked ? [...columns, c.id] : columns.filter((id) => id !== c.id))
+            }
+          />
+          {c.label}
+        </label>
+      ))}
+    </PopUp>
   );
 }
 

@@ -1,9 +1,6 @@
 package snikra.server.knives;
 
 import io.swagger.v3.oas.annotations.Parameter;
-import io.swagger.v3.oas.annotations.enums.ParameterIn;
-import io.swagger.v3.oas.annotations.media.ArraySchema;
-import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -78,16 +75,10 @@ class SearchController {
    * Knives that answer.
    *
    * @param q plain words: years, lengths, prices and named facets are understood
-   * @param request with {@code in}, values that are ticked as {@code facet:value}; of one facet any
-   *     of them will do. Read from the request itself: a value may hold a comma, at which the
-   *     framework would part it
+   * @param request with {@code in}, what is ticked
    */
   @GetMapping("/api/knives/search")
-  @Parameter(
-      name = "in",
-      in = ParameterIn.QUERY,
-      description = "Values that are ticked, as facet:value; of one facet any of them will do.",
-      array = @ArraySchema(schema = @Schema(type = "string")))
+  @Ticked
   SearchTold search(
       @RequestParam(defaultValue = "") String q,
       @Parameter(hidden = true) HttpServletRequest request) {
@@ -103,11 +94,7 @@ class SearchController {
 
   /** What was found as a table, to save; those that cannot be read are left out. */
   @GetMapping(path = "/api/knives/found.csv", produces = "text/csv")
-  @Parameter(
-      name = "in",
-      in = ParameterIn.QUERY,
-      description = "Values that are ticked, as facet:value.",
-      array = @ArraySchema(schema = @Schema(type = "string")))
+  @Ticked
   ResponseEntity<String> table(
       @RequestParam(defaultValue = "") String q,
       @Parameter(hidden = true) HttpServletRequest request) {
@@ -137,11 +124,7 @@ class SearchController {
 
   /** What was found as it is kept, to save: all that was seen of each, by the schema of a knife. */
   @GetMapping(path = "/api/knives/found.json", produces = MediaType.APPLICATION_JSON_VALUE)
-  @Parameter(
-      name = "in",
-      in = ParameterIn.QUERY,
-      description = "Values that are ticked, as facet:value.",
-      array = @ArraySchema(schema = @Schema(type = "string")))
+  @Ticked
   ResponseEntity<String> kept(
       @RequestParam(defaultValue = "") String q,
       @Parameter(hidden = true) HttpServletRequest request) {
