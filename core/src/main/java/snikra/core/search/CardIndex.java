@@ -143,7 +143,7 @@ public final class CardIndex {
     return all;
   }
 
-  // A word that is nowhere is taken for the nearest that is; where there is none it asks nothing.
+  // A word that is nowhere is taken for the nearest that is; where there is none, no knife answers.
   private Phrase understood(Phrase phrase) {
     if (!(phrase.condition() instanceof Condition.Said said) || !saying(said.word()).isEmpty()) {
       return phrase;
