@@ -1,18 +1,16 @@
 import { expect, it } from "vitest";
 import type { Dating } from "./api/types";
-import { headedBy, rivalsOf } from "./opinion";
+import { rivalsOf } from "./opinion";
 
-const dating = (strength: string) =>
+const dating = (held: number | undefined) =>
   ({
-    opinion: { strength },
-    explanations: [{ probability: 0.9 }, { probability: 0.06 }, { probability: 0.004 }],
+    opinion: { strength: "open", held },
+    explanations: [{ probability: 0.48 }, { probability: 0.06 }, { probability: 0.004 }],
   }) as unknown as Dating;
 const shares = (d: Dating) => rivalsOf(d, 4).map((e) => e.probability);
 
-it("puts no number on a maker that is not yet known: all ways stand in the list", () => {
-  expect(headedBy(dating("very-likely"))?.probability).toBe(0.9);
-  expect(shares(dating("very-likely"))).toEqual([0.06]);
-  expect(headedBy(dating("open"))).toBeUndefined();
-  expect(shares(dating("open"))).toEqual([0.9, 0.06]);
-  expect(rivalsOf(dating("open"), 1)).toHaveLength(1);
+it("names as rivals all but what is held, and all ways where nothing is held yet", () => {
+  expect(shares(dating(0.48))).toEqual([0.06]);
+  expect(shares(dating(undefined))).toEqual([0.48, 0.06]);
+  expect(rivalsOf(dating(undefined), 1)).toHaveLength(1);
 });

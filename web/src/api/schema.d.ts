@@ -1708,6 +1708,8 @@ export interface components {
         DatingVerdictOpinion: {
             /** @enum {string} */
             strength: "certain" | "very-likely" | "likely" | "more-likely-than-not" | "open";
+            /** Format: double */
+            held?: number;
             headline: string;
             years: components["schemas"]["Span"];
             sentences: string[];

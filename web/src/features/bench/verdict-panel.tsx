@@ -4,7 +4,7 @@ import { useStationName } from "../../api/book";
 import { api } from "../../api/client";
 import type { Dating, Verdict } from "../../api/types";
 import { money, percent, sentence, years, yearsWhole } from "../../format";
-import { headedBy, rivalsOf } from "../../opinion";
+import { rivalsOf } from "../../opinion";
 import { Key } from "../../ui/key";
 import { headWords, useSchools } from "./grading/use-schools";
 import { NextLooks } from "./next-looks";
@@ -135,16 +135,16 @@ const SAVE_WORDS: Record<Phase["kind"], string> = {
 function Opinion({ verdict, onGo }: { verdict: Verdict; onGo: (station: string) => void }) {
   const { dating } = verdict;
   const lead = dating.explanations[0];
-  const headed = headedBy(dating);
+  const { held } = dating.opinion;
   const shown = rivalsOf(dating, 4);
   const isOneMaker = shown.every((e) => e.label === lead?.label);
-  const left = 1 - [headed, ...shown].reduce((sum, e) => sum + (e?.probability ?? 0), 0);
+  const left = 1 - (held ?? 0) - shown.reduce((sum, e) => sum + e.probability, 0);
   return (
     <>
       <div className="mt-1 flex gap-x-3.5" data-testid="opinion">
-        {headed && (
+        {held !== undefined && (
           <p className="num text-[3.875rem]/[3.5rem] font-light tracking-[-0.035em] text-blue">
-            {percent(headed.probability)}
+            {percent(held)}
             <small className="align-[1.3rem] text-[1.5rem] tracking-normal">%</small>
           </p>
         )}

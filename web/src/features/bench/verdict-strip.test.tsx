@@ -17,7 +17,7 @@ class Watch {
 const span = { share: 0.9, pieces: [{ from: 1897, to: 1911 }] };
 const verdict = {
   dating: {
-    opinion: { headline: "Veldrake made it", years: span },
+    opinion: { headline: "Veldrake made it", held: 0.754, years: span },
     explanations: [{ probability: 0.754 }],
     lookNext: [{ label: "Kick corners" }],
   },

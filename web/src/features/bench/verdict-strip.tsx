@@ -1,7 +1,6 @@
 import { useEffect, useState } from "react";
 import type { Verdict } from "../../api/types";
 import { percent, years } from "../../format";
-import { headedBy } from "../../opinion";
 
 /** Id of the panel that holds the whole verdict. */
 export const VERDICT = "verdict";
@@ -11,7 +10,6 @@ export function VerdictStrip({ verdict }: { verdict: Verdict | undefined }) {
   const isWholeInSight = useInSight(VERDICT);
   if (!verdict || isWholeInSight) return null;
   const { opinion, explanations, lookNext } = verdict.dating;
-  const headed = headedBy(verdict.dating);
   return (
     <button
       type="button"
@@ -22,7 +20,9 @@ export function VerdictStrip({ verdict }: { verdict: Verdict | undefined }) {
         whole?.focus({ preventScroll: true });
       }}
     >
-      {headed && <span className="num text-[1.375rem]/7 text-blue">{percent(headed.probability)}%</span>}
+      {opinion.held !== undefined && (
+        <span className="num text-[1.375rem]/7 text-blue">{percent(opinion.held)}%</span>
+      )}
       <span className="min-w-0 flex-1">
         <span className="block truncate font-serif text-[0.9375rem]/5">{opinion.headline}</span>
         <span className="block truncate text-[0.78125rem]/4 text-ink2">

@@ -1,17 +1,17 @@
 import type { Verdict } from "../../api/types";
 import { percent, sentence, years, yearsWhole } from "../../format";
-import { headedBy, rivalsOf } from "../../opinion";
+import { rivalsOf } from "../../opinion";
 
 /** What is held, how firmly, against what rivals, and what speaks against it. */
 export function Opinion({ verdict, onGo }: { verdict: Verdict; onGo: (station: string) => void }) {
   const { dating } = verdict;
-  const headed = headedBy(dating);
+  const { held } = dating.opinion;
   const rivals = rivalsOf(dating, MOST_RIVALS);
   return (
     <section aria-label="Opinion" className="min-w-0">
       <p className="voice text-ink2">
         {sentence(dating.opinion.strength.replaceAll("-", " "))}
-        {headed && <span className="num not-italic text-blue"> {percent(headed.probability)}%</span>}
+        {held !== undefined && <span className="num not-italic text-blue"> {percent(held)}%</span>}
       </p>
       <h2 className="text-[1.375rem]/6" data-testid="headline">
         {dating.opinion.headline}
@@ -30,7 +30,7 @@ export function Opinion({ verdict, onGo }: { verdict: Verdict; onGo: (station: s
       {rivals.length > 0 && (
         <table className="mt-2 w-full text-left">
           <caption className="voice text-left text-[0.8125rem] text-ink2">
-            {headed ? "Or" : "How it may have come about"}
+            {held !== undefined ? "Or" : "How it may have come about"}
           </caption>
           <tbody>
             {rivals.map((e) => (

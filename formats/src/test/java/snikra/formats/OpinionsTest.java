@@ -46,7 +46,10 @@ class OpinionsTest {
   private static String told(String story, Verdict verdict) {
     DatingVerdict dated = verdict.dating();
     StringBuilder out = new StringBuilder("# " + story + "\n");
-    out.append(dated.opinion().strength().words()).append(": ").append(dated.opinion().headline());
+    Double held = dated.opinion().held();
+    out.append(dated.opinion().strength().words());
+    out.append(held == null ? "" : " " + Math.round(100 * held) + "%");
+    out.append(": ").append(dated.opinion().headline());
     out.append(", ").append(years(dated.opinion().years())).append(".\n");
     dated.opinion().sentences().forEach(s -> out.append(s).append('\n'));
     out.append(dated.opinion().rivals()).append('\n');
@@ -100,6 +103,12 @@ class OpinionsTest {
     opinion
         .sentences()
         .forEach(s -> assertThat(s).matches("(?s)\\p{Lu}.*[.!?]").doesNotContain(".."));
+    // A number stands on what is held, however little; never on a maker that is not known.
+    assertThat(opinion.held())
+        .isEqualTo(
+            "Maker not yet known".equals(opinion.headline())
+                ? null
+                : verdict.dating().explanations().get(0).probability());
     // The headline's years are not ruled out by the span the verdict gives.
     assertThat(verdict.dating().between(opinion.years().from(), opinion.years().to()))
         .isGreaterThan(0.05);

@@ -208,12 +208,18 @@ public record DatingVerdict(
   /**
    * The opinion in words.
    *
+   * @param held how likely what the headline says is; null where it says that nothing is known yet
    * @param years nine chances in ten, of what the headline says
    * @param sentences why
    * @param rivals what else it may be, in one sentence; empty where nothing was looked at
    */
   public record Opinion(
-      Strength strength, String headline, Span years, List<String> sentences, String rivals) {}
+      Strength strength,
+      @Nullable Double held,
+      String headline,
+      Span years,
+      List<String> sentences,
+      String rivals) {}
 
   /** How strong an opinion is. */
   public enum Strength {

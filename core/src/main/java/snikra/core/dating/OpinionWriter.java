@@ -62,6 +62,7 @@ final class OpinionWriter {
     if (!seen) {
       return new Opinion(
           Strength.OPEN,
+          null,
           "Nothing looked at yet",
           nineTenths,
           List.of("Begin with the pattern, or with the mark on the main tang."),
@@ -90,12 +91,15 @@ final class OpinionWriter {
         .filter(p -> p.partSpan() != null)
         .map(p -> "The " + named(p.state()) + " is of " + years(p.partSpan()) + ".")
         .forEach(sentences::add);
-    Strength strength =
-        isNobody(lead) && lead.state().kind() == State.Kind.AS_MADE
-            ? Strength.OPEN
-            : Strength.of(lead.probability());
+    // That somebody made it as it is says nothing of who: a number would be taken for the maker's.
+    boolean isOpen = isNobody(lead) && lead.state().kind() == State.Kind.AS_MADE;
     return new Opinion(
-        strength, headline(lead, house), lead.nineTenths(), sentences, rivals(explanations, lead));
+        isOpen ? Strength.OPEN : Strength.of(lead.probability()),
+        isOpen ? null : lead.probability(),
+        headline(lead, house),
+        lead.nineTenths(),
+        sentences,
+        rivals(explanations, lead));
   }
 
   private static Optional<String> mark(MarkCandidate read, Explanation lead) {

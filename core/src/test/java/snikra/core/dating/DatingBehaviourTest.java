@@ -82,6 +82,7 @@ class DatingBehaviourTest {
     DatingVerdict verdict = aKnife().dated();
 
     assertThat(verdict.opinion().strength()).isEqualTo(DatingVerdict.Strength.OPEN);
+    assertThat(verdict.opinion().held()).isNull();
     assertThat(verdict.makers().get(0).probability())
         .isCloseTo(verdict.makers().get(1).probability(), within(1e-9));
     assertThat(probability(verdict, State.Kind.AS_MADE)).isGreaterThan(0.9);
