@@ -100,7 +100,11 @@ public record DatingVerdict(
       State state,
       double probability,
       Span nineTenths,
-      @Nullable Decider decider) {}
+      @Nullable Decider decider) {
+    Explanation decidedBy(@Nullable Decider look) {
+      return new Explanation(maker, region, label, state, probability, nineTenths, look);
+    }
+  }
 
   /**
    * A look that would tell two explanations apart.

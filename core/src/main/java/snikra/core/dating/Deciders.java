@@ -33,26 +33,19 @@ final class Deciders {
   List<Explanation> added(
       List<Explanation> explanations, Explainer explainer, Evidence evidence, List<Feature> left) {
     List<Explanation> out = new ArrayList<>();
-    List<double[]> ofLead = explanations.size() > 1 ? answers(0, explainer, left) : List.of();
+    List<List<double[]>> answers =
+        explanations.size() > 1 ? answers(explanations.size(), explainer, left) : List.of();
     for (int i = 0; i < explanations.size(); i++) {
       Explanation e = explanations.get(i);
       Decider decider = null;
       if (i > 0) {
         double share = e.probability() / (e.probability() + explanations.get(0).probability());
-        List<double[]> answers = answers(i, explainer, left);
+        int rival = i;
         decider =
             ofMarks(explanations.get(0), e, evidence)
-                .orElseGet(() -> best(ofLead, answers, share, left));
+                .orElseGet(() -> best(answers.get(0), answers.get(rival), share, left));
       }
-      out.add(
-          new Explanation(
-              e.maker(),
-              e.region(),
-              e.label(),
-              e.state(),
-              e.probability(),
-              e.nineTenths(),
-              decider));
+      out.add(e.decidedBy(decider));
     }
     return out;
   }
@@ -80,17 +73,27 @@ final class Deciders {
         : Optional.empty();
   }
 
-  // By look not yet taken, how likely each answer is.
-  private List<double[]> answers(int explanation, Explainer explainer, List<Feature> left) {
-    Map<Integer, Weighed> weights = new HashMap<>();
-    List<double[]> answers = new ArrayList<>();
+  // By explanation and look not yet taken, how likely each answer is. Look by look, so that what
+  // the answers of one say by year, which is much, is fetched once for all explanations.
+  private List<List<double[]>> answers(int explanations, Explainer explainer, List<Feature> left) {
+    List<Map<Integer, Weighed>> weights = new ArrayList<>();
+    List<List<double[]>> answers = new ArrayList<>();
+    for (int i = 0; i < explanations; i++) {
+      weights.add(new HashMap<>());
+      answers.add(new ArrayList<>());
+    }
     for (Feature feature : left) {
       Outlook outlook = tables.outlook(feature);
-      Weighed weight =
-          weights.computeIfAbsent(
-              outlook.part,
-              part -> new Weighed(explainer.weightOf(explanation, part, shelf.regions())));
-      answers.add(outlook.answers(weight));
+      for (int i = 0; i < explanations; i++) {
+        int explanation = i;
+        Weighed weight =
+            weights
+                .get(i)
+                .computeIfAbsent(
+                    outlook.part,
+                    part -> new Weighed(explainer.weightOf(explanation, part, shelf.regions())));
+        answers.get(i).add(outlook.answers(weight));
+      }
     }
     return answers;
   }

@@ -32,11 +32,15 @@ final class Outlook {
   private final String alike;
   private final boolean isSilent;
 
-  /** By answer, region, way and year; only for the first of regions that are alike. */
-  private final double[][][][] shown;
+  /** How many answers there are. */
+  private final int answers;
 
-  /** By region, way and year, in nats: what is uncertain though all else be known. */
-  private final double[][][] noise;
+  /**
+   * By region, only the first of those that are alike, and way: of each answer after the other how
+   * likely it is by year, and last, in nats, what is uncertain though all else be known. In one
+   * row, since there are thousands of them and fetching them is what takes the time.
+   */
+  private final double[][][] shown;
 
   /**
    * An outlook.
@@ -45,14 +49,14 @@ final class Outlook {
    */
   Outlook(List<Look> answers) {
     part = answers.get(0).part();
+    this.answers = answers.size();
     int regions = answers.get(0).likelihood().length;
     like = new int[regions];
-    shown = new double[answers.size()][regions][][];
-    noise = new double[regions][][];
+    shown = new double[regions][][];
     for (int r = 0; r < regions; r++) {
       like[r] = firstLike(answers, r);
       if (like[r] == r) {
-        fill(answers, r);
+        shown[r] = shown(answers, r);
       }
     }
     alike = Arrays.toString(like);
@@ -61,11 +65,11 @@ final class Outlook {
 
   // Whether every answer is as likely in every country, way and year.
   private boolean isSilent() {
-    for (double[][][] answer : shown) {
-      double first = answer[0][AS_MADE][0];
-      for (double[][] ofRegion : answer) {
-        for (int way = 0; ofRegion != null && way < WAYS; way++) {
-          if (Arrays.stream(ofRegion[way]).anyMatch(p -> Math.abs(p - first) > 1e-12)) {
+    for (double[][] ofRegion : shown) {
+      for (int way = 0; ofRegion != null && way < WAYS; way++) {
+        int years = ofRegion[way].length / (answers + 1);
+        for (int i = 0; i < answers * years; i++) {
+          if (Math.abs(ofRegion[way][i] - shown[0][AS_MADE][i / years * years]) > 1e-12) {
             return false;
           }
         }
@@ -88,31 +92,34 @@ final class Outlook {
     return region;
   }
 
-  private void fill(List<Look> answers, int r) {
+  private static double[][] shown(List<Look> answers, int r) {
     int years = answers.get(0).likelihood()[r][AS_MADE].length;
-    for (int v = 0; v < shown.length; v++) {
+    double[][] shown = new double[WAYS][(answers.size() + 1) * years];
+    for (int v = 0; v < answers.size(); v++) {
       double[][] said = answers.get(v).likelihood()[r];
-      shown[v][r] =
-          new double[][] {
-            said[AS_MADE].clone(),
-            said[OLD_STYLE].clone(),
-            meanOfLater(said[AS_MADE]),
-            meanOfEarlier(said[AS_MADE])
-          };
+      System.arraycopy(said[AS_MADE], 0, shown[AS_MADE], v * years, years);
+      System.arraycopy(said[OLD_STYLE], 0, shown[OLD_STYLE], v * years, years);
+      System.arraycopy(meanOfLater(said[AS_MADE]), 0, shown[REPLACED], v * years, years);
+      System.arraycopy(meanOfEarlier(said[AS_MADE]), 0, shown[OLDER], v * years, years);
     }
-    noise[r] = new double[WAYS][years];
-    for (int way = 0; way < WAYS; way++) {
+    for (double[] row : shown) {
       for (int y = 0; y < years; y++) {
-        double sum = 0;
-        for (double[][][] answer : shown) {
-          sum += answer[r][way][y];
-        }
-        for (double[][][] answer : shown) {
-          // Where answers are missing from the book, those that are there stand for all.
-          answer[r][way][y] /= sum;
-          noise[r][way][y] += surprise(answer[r][way][y]);
-        }
+        complete(row, y, years);
       }
+    }
+    return shown;
+  }
+
+  // Where answers are missing from the book, those that are there stand for all.
+  private static void complete(double[] row, int year, int years) {
+    int noise = row.length - years;
+    double sum = 0;
+    for (int i = year; i < noise; i += years) {
+      sum += row[i];
+    }
+    for (int i = year; i < noise; i += years) {
+      row[i] /= sum;
+      row[noise + year] += surprise(row[i]);
     }
   }
 
@@ -149,36 +156,30 @@ final class Outlook {
     if (isSilent) {
       return 0;
     }
-    double[] answers = new double[shown.length];
-    double noisy = 0;
-    @Nullable Row[][] rows = weight.together(alike, like);
-    for (int r = 0; r < like.length; r++) {
-      for (int way = 0; way < WAYS && like[r] == r; way++) {
-        Row row = rows[r][way];
-        if (row != null) {
-          for (int v = 0; v < answers.length; v++) {
-            answers[v] += row.times(shown[v][r][way]);
-          }
-          noisy += row.times(noise[r][way]);
-        }
-      }
+    double[] told = told(weight, answers + 1);
+    double all = 0;
+    for (int v = 0; v < answers; v++) {
+      all += surprise(told[v]);
     }
-    double all = Arrays.stream(answers).map(Outlook::surprise).sum();
-    return Math.max(0, all - noisy) / LOG_2;
+    return Math.max(0, all - told[answers]) / LOG_2;
   }
 
   /** How likely each answer is; all weight is 1. */
   double[] answers(Weighed weight) {
-    double[] answers = new double[shown.length];
+    return told(weight, answers);
+  }
+
+  private double[] told(Weighed weight, int most) {
+    double[] told = new double[most];
     @Nullable Row[][] rows = weight.together(alike, like);
     for (int r = 0; r < like.length; r++) {
       for (int way = 0; way < WAYS && like[r] == r; way++) {
         Row row = rows[r][way];
-        for (int v = 0; row != null && v < answers.length; v++) {
-          answers[v] += row.times(shown[v][r][way]);
+        for (int v = 0; row != null && v < most; v++) {
+          told[v] += row.times(shown[r][way], v);
         }
       }
     }
-    return answers;
+    return told;
   }
 }

@@ -27,12 +27,26 @@ final class Weighed {
       return new Row(weight, from, to);
     }
 
-    double times(double[] other) {
-      double sum = 0;
-      for (int y = from; y < to; y++) {
-        sum += weight[y] * other[y];
+    /** What this comes to, weighed by one of several rows of years that stand after one another. */
+    // In four sums, so that no addition waits for the one before: a third of an examination was
+    // here.
+    double times(double[] rows, int nth) {
+      int at = nth * weight.length;
+      double first = 0;
+      double second = 0;
+      double third = 0;
+      double fourth = 0;
+      int y = from;
+      for (; y < to - 3; y += 4) {
+        first += weight[y] * rows[at + y];
+        second += weight[y + 1] * rows[at + y + 1];
+        third += weight[y + 2] * rows[at + y + 2];
+        fourth += weight[y + 3] * rows[at + y + 3];
       }
-      return sum;
+      for (; y < to; y++) {
+        first += weight[y] * rows[at + y];
+      }
+      return first + second + (third + fourth);
     }
   }
 
