@@ -340,6 +340,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/slip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["slip"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ledger": {
         parameters: {
             query?: never;
@@ -756,6 +820,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["steps"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/makers": {
         parameters: {
             query?: never;
@@ -1100,6 +1180,10 @@ export interface components {
             length: string;
             date: string;
         };
+        Addition: {
+            to: string;
+            marks: components["schemas"]["MarkVariant"][];
+        };
         Alteration: {
             id: string;
             label: string;
@@ -1418,6 +1502,7 @@ export interface components {
             duty: components["schemas"]["ChoicesChoice"][];
             story: components["schemas"]["ChoicesChoice"][];
             source: components["schemas"]["ChoicesChoice"][];
+            sourceKind: components["schemas"]["ChoicesChoice"][];
         };
         ChoicesChoice: {
             id: string;
@@ -1769,6 +1854,18 @@ export interface components {
             feature: string;
             values: string[];
         };
+        FileRequest: {
+            specimen: components["schemas"]["Specimen"];
+            slip: components["schemas"]["MarkSlip"];
+        };
+        FiledStep: {
+            id: string;
+            maker: string;
+            mark: string;
+            undone: boolean;
+            /** Format: date-time */
+            madeAt: string;
+        };
         Folder: {
             folder: string;
         };
@@ -2087,6 +2184,14 @@ export interface components {
             };
             spellings: string[][];
         };
+        MarkFiled: {
+            maker: string;
+            mark: string;
+            isNew: boolean;
+            before: components["schemas"]["DatingVerdictOpinion"];
+            after: components["schemas"]["DatingVerdictOpinion"];
+            remarks: components["schemas"]["Remark"][];
+        };
         MarkLetter: {
             letter: string;
             /** @enum {string} */
@@ -2097,6 +2202,28 @@ export interface components {
             makerName: string;
             decides: string[];
             wouldTell: string[];
+        };
+        MarkSlip: {
+            maker?: string;
+            region?: string;
+            place?: string;
+            lines: string[];
+            pile: string[];
+            etch: string[];
+            /** @enum {string} */
+            layout?: "straight" | "arched" | "circled";
+            /** @enum {string} */
+            technique?: "struck" | "etched" | "printed" | "engraved";
+            everyBlade: boolean;
+            /** Format: int32 */
+            from?: number;
+            /** Format: int32 */
+            to?: number;
+            /** Format: int32 */
+            give: number;
+            sourceKind?: string;
+            source?: string;
+            note?: string;
         };
         MarkVariant: {
             id: string;
@@ -2270,6 +2397,7 @@ export interface components {
             spellings: string[][];
             assayOffices: components["schemas"]["AssayOffice"][];
             makers: components["schemas"]["Maker"][];
+            additions: components["schemas"]["Addition"][];
         };
         PatternVerdict: {
             title: string;
@@ -2830,6 +2958,9 @@ export interface components {
             measured: boolean;
             pull?: string;
             left?: components["schemas"]["BladeWearLeft"];
+        };
+        SlipRequest: {
+            specimen: components["schemas"]["Specimen"];
         };
         Source: {
             id: string;
@@ -3963,6 +4094,96 @@ export interface operations {
             };
         };
     };
+    undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FiledStep"][];
+                };
+            };
+        };
+    };
+    slip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SlipRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MarkSlip"];
+                };
+            };
+        };
+    };
+    redo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FiledStep"][];
+                };
+            };
+        };
+    };
+    file: {
+        parameters: {
+            query?: {
+                keep?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FileRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MarkFiled"];
+                };
+            };
+        };
+    };
     all_1: {
         parameters: {
             query?: never;
@@ -4686,6 +4907,26 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    steps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FiledStep"][];
+                };
             };
         };
     };

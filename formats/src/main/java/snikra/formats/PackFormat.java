@@ -21,9 +21,9 @@ import org.snakeyaml.engine.v2.nodes.ScalarNode;
 import org.snakeyaml.engine.v2.nodes.SequenceNode;
 import snikra.core.code.AssayOffice;
 import snikra.core.examination.Problem;
+import snikra.core.reference.Addition;
 import snikra.core.reference.Maker;
 import snikra.core.reference.Makers;
-import snikra.core.reference.MarkVariant;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Source;
 import snikra.core.reference.Trust;
@@ -55,6 +55,7 @@ public final class PackFormat {
    *
    * @param confusions by letter what a worn one is taken for
    * @param spellings sets of words taken for one another
+   * @param additions marks for makers of other packs
    */
   public record Pack(
       int schema,
@@ -65,13 +66,15 @@ public final class PackFormat {
       Map<String, String> confusions,
       List<List<String>> spellings,
       List<AssayOffice> assayOffices,
-      List<Maker> makers) {
+      List<Maker> makers,
+      List<Addition> additions) {
     public Pack {
       sources = List.copyOf(sources);
       confusions = confusions == null ? Map.of() : Map.copyOf(confusions);
       spellings = spellings == null ? List.of() : List.copyOf(spellings);
       assayOffices = assayOffices == null ? List.of() : List.copyOf(assayOffices);
       makers = List.copyOf(makers);
+      additions = additions == null ? List.of() : List.copyOf(additions);
     }
   }
 
@@ -162,6 +165,7 @@ public final class PackFormat {
       sources.put(source.path("id").asString(""), Json.mapper().treeToValue(source, Source.class));
     }
     weigh(weighed.path("makers"), sources);
+    weigh(weighed.path("additions"), sources);
     return Json.mapper().treeToValue(weighed, Pack.class);
   }
 
@@ -221,6 +225,12 @@ public final class PackFormat {
       history(at + ".history", maker, sources, problems);
       for (int c = 0; c < maker.path("codes").size(); c++) {
         scheme(at + ".codes[" + c + "]", maker.path("codes").path(c), sources, ids, problems);
+      }
+    }
+    for (int a = 0; a < tree.path("additions").size(); a++) {
+      JsonNode marks = tree.path("additions").path(a).path("marks");
+      for (int k = 0; k < marks.size(); k++) {
+        mark("additions[" + a + "].marks[" + k + "]", marks.path(k), sources, ids, problems);
       }
     }
   }
@@ -383,9 +393,10 @@ public final class PackFormat {
     return null;
   }
 
-  /** All makers of several packs, later ones laid over earlier ones. */
+  /** All makers of several packs, later ones laid over earlier ones, with what is added to them. */
   public static List<Maker> makers(List<Pack> packs) {
-    return packs.stream().map(Pack::makers).reduce(List.of(), Makers::over);
+    List<Maker> makers = packs.stream().map(Pack::makers).reduce(List.of(), Makers::over);
+    return Makers.with(makers, packs.stream().flatMap(p -> p.additions().stream()).toList());
   }
 
   /**
@@ -466,7 +477,7 @@ public final class PackFormat {
     if (item.has("id")) {
       return item.path("id").asString("");
     }
-    return Stream.of("number", "name", "by", "shape")
+    return Stream.of("number", "name", "by", "shape", "to")
             .map(field -> item.path(field).asString(""))
             .filter(text -> !text.isEmpty())
             .findFirst()
@@ -479,10 +490,5 @@ public final class PackFormat {
     return node.isMissingNode()
         ? null
         : Schemas.shorten(node.isValueNode() ? node.asString("") : node.toString());
-  }
-
-  /** All marks of a pack. */
-  public static List<MarkVariant> marks(Pack pack) {
-    return pack.makers().stream().flatMap(m -> m.marks().stream()).toList();
   }
 }

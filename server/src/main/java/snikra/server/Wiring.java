@@ -51,7 +51,9 @@ import snikra.server.phone.Neighbourhood;
 import snikra.server.phone.PhoneCamera;
 import snikra.server.photos.PhotoRepository;
 import snikra.server.photos.PhotoService;
+import snikra.server.reference.FiledStepRepository;
 import snikra.server.reference.GradingRepository;
+import snikra.server.reference.OwnReferences;
 import snikra.server.reference.PackRepository;
 import snikra.server.reference.ReferenceDesk;
 import snikra.server.reference.Verdicts;
@@ -83,6 +85,12 @@ class Wiring {
     boolean examples = environment.getProperty("snikra.examples", Boolean.class, demo);
     Examiner shipped = new Examiner(ShippedShelf.load(), SnikraApplication.thisYear());
     return new ReferenceDesk(packs, grading, transactions, Clock.systemUTC(), shipped, examples);
+  }
+
+  @Bean
+  OwnReferences ownReferences(
+      FiledStepRepository steps, ReferenceDesk desk, PlatformTransactionManager transactions) {
+    return new OwnReferences(steps, desk, transactions, Clock.systemUTC());
   }
 
   @Bean

@@ -29,6 +29,7 @@ import java.util.Objects;
  * @param duty whether a hallmark has the head of the duty
  * @param story what happened to a knife
  * @param source who says so
+ * @param sourceKind what a fact on file is known from
  */
 public record Choices(
     List<Choice> end,
@@ -43,7 +44,8 @@ public record Choices(
     List<Choice> sought,
     List<Choice> duty,
     List<Choice> story,
-    List<Choice> source) {
+    List<Choice> source,
+    List<Choice> sourceKind) {
 
   /** One answer and what it is called. */
   public record Choice(String id, String label) {}
@@ -64,7 +66,8 @@ public record Choices(
         of(lists, "sought"),
         of(lists, "duty"),
         of(lists, "story"),
-        of(lists, "source"));
+        of(lists, "source"),
+        of(lists, "source-kind"));
   }
 
   private static List<Choice> of(Map<String, List<Choice>> lists, String name) {

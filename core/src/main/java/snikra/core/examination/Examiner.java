@@ -38,6 +38,7 @@ import snikra.core.pattern.PatternNamer;
 import snikra.core.pattern.PatternVerdict;
 import snikra.core.pattern.PatternVerdict.Standing;
 import snikra.core.reference.Maker;
+import snikra.core.reference.MarkSlip;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.resemblance.Comparison;
 import snikra.core.resemblance.Likeness;
@@ -269,6 +270,22 @@ public final class Examiner {
   /** What a knife is called by the strict school. */
   public String title(Specimen knife) {
     return namer.name(knife).title();
+  }
+
+  /**
+   * What a slip would say that puts the mark of this knife on file, as far as the knife tells it;
+   * none where no letters were read.
+   */
+  public Optional<MarkSlip> slip(Specimen knife) {
+    PatternVerdict pattern = namer.name(knife);
+    Evidence unmarked =
+        evidence(knife, reader.read(List.of(), knife.seen()), pattern).without(Set.of(MARK));
+    return Slips.of(
+        knife,
+        leadingMark(knife).flatMap(c -> shelf.maker(c.maker().id())).orElse(null),
+        dating.dateBriefly(evidence(knife, pattern)),
+        dating.dateBriefly(unmarked),
+        (int) shelf.judgement().of("filing.give"));
   }
 
   /** Models on file the knife may be one of, by how much speaks for them, and other knives. */

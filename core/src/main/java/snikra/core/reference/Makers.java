@@ -38,6 +38,17 @@ public final class Makers {
         over.note());
   }
 
+  /** Makers with marks added to those that are there; a mark of the same id takes its place. */
+  public static List<Maker> with(List<Maker> makers, List<Addition> additions) {
+    Map<String, Maker> byId = new LinkedHashMap<>();
+    makers.forEach(m -> byId.put(m.id(), m));
+    for (Addition added : additions) {
+      byId.computeIfPresent(
+          added.to(), (id, m) -> m.marked(joined(m.marks(), added.marks(), MarkVariant::id)));
+    }
+    return List.copyOf(byId.values());
+  }
+
   private static <T> List<T> joined(List<T> under, List<T> over, Function<T, String> id) {
     Map<String, T> byId = new LinkedHashMap<>();
     under.forEach(t -> byId.put(id.apply(t), t));

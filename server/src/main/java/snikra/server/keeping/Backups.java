@@ -45,7 +45,15 @@ public class Backups {
 
   /** What a copy holds, parents first. */
   static final List<String> TABLES =
-      List.of("knife", "pack", "photo", "journal_entry", "grading", "sale", "ledger_revision");
+      List.of(
+          "knife",
+          "pack",
+          "photo",
+          "journal_entry",
+          "grading",
+          "sale",
+          "ledger_revision",
+          "filed_step");
 
   /** Tables that are worked out of the others: they go with what they were worked out of. */
   static final List<String> DERIVED = List.of("catalogue_row");

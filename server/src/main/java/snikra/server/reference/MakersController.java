@@ -5,12 +5,14 @@ import java.util.List;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 import snikra.core.code.CodeScheme;
 import snikra.core.mark.PackReview.Remark;
 import snikra.core.number.NumberGrammar;
+import snikra.core.reference.Addition;
 import snikra.core.reference.History;
 import snikra.core.reference.Maker;
 import snikra.core.reference.MarkVariant;
@@ -102,7 +104,8 @@ class MakersController {
       return new OnePack(
           held.id(), held.id(), why, false, false, false, List.of(), List.of(), makers);
     }
-    for (Maker m : pack.makers()) {
+    List<Addition> additions = additions();
+    for (Maker m : snikra.core.reference.Makers.with(pack.makers(), additions)) {
       String region =
           desk.examiner().shelf().regions().stream()
               .filter(r -> r.id().equals(m.region()))
@@ -132,8 +135,23 @@ class MakersController {
         held.on(),
         true,
         held.remarks(),
-        pack.sources(),
+        Stream.concat(pack.sources().stream(), others(pack)).toList(),
         makers);
+  }
+
+  private List<Addition> additions() {
+    return inUse().flatMap(p -> p.additions().stream()).toList();
+  }
+
+  // What others add to its makers is known from sources of theirs.
+  private Stream<Source> others(Pack pack) {
+    return inUse()
+        .filter(p -> !p.additions().isEmpty() && !p.id().equals(pack.id()))
+        .flatMap(p -> p.sources().stream());
+  }
+
+  private Stream<Pack> inUse() {
+    return desk.packs().stream().filter(ReferenceDesk.Held::on).map(ReferenceDesk.Held::pack);
   }
 
   private static OneScheme scheme(CodeScheme scheme) {

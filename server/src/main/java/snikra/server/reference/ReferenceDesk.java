@@ -24,6 +24,7 @@ import snikra.core.reference.Region;
 import snikra.core.value.KeptSale;
 import snikra.formats.GradingFormat;
 import snikra.formats.InvalidInput;
+import snikra.formats.OwnPack;
 import snikra.formats.PackFormat;
 import snikra.formats.PackFormat.Change;
 import snikra.formats.PackFormat.Pack;
@@ -225,6 +226,31 @@ public class ReferenceDesk {
             .filter(h -> h.id().equals(held.id()) ? on && h.pack() != null : h.on())
             .map(Held::pack)
             .toList());
+  }
+
+  /** The text of the collector's own pack; null where there is none. */
+  public @Nullable String own() {
+    return packs().stream()
+        .filter(h -> h.id().equals(OwnPack.ID))
+        .map(Held::yaml)
+        .findFirst()
+        .orElse(null);
+  }
+
+  /** Keeps the collector's own pack so, in use; null takes it away. */
+  synchronized void keepOwn(@Nullable String yaml) {
+    if (yaml == null) {
+      remove(OwnPack.ID);
+      return;
+    }
+    usable(OwnPack.ID, yaml);
+    change(
+        OwnPack.ID,
+        new PackEntity(OwnPack.ID, yaml, clock.instant().truncatedTo(ChronoUnit.MILLIS)),
+        row -> {
+          row.setYaml(yaml);
+          row.setSwitchedOn(true);
+        });
   }
 
   private Pack usable(String file, String yaml) {

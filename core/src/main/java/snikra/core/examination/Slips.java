@@ -1,0 +1,87 @@
+package snikra.core.examination;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import snikra.core.dating.DatingVerdict;
+import snikra.core.dating.Span;
+import snikra.core.reference.Maker;
+import snikra.core.reference.MarkSlip;
+import snikra.core.specimen.Face;
+import snikra.core.specimen.FaceState;
+import snikra.core.specimen.SeenFace;
+import snikra.core.specimen.Specimen;
+
+/** Slips that put on file what stands on a knife, filled in as far as the knife tells. */
+final class Slips {
+  private Slips() {}
+
+  /**
+   * A slip for the mark of this knife; none where no letters were read.
+   *
+   * @param maker the one on file whose mark it most likely is
+   * @param marked what the knife tells with its marks
+   * @param unmarked the same without them: a mark is no witness of its own years
+   * @param give years by which either end may be out
+   */
+  static Optional<MarkSlip> of(
+      Specimen knife,
+      @Nullable Maker maker,
+      DatingVerdict marked,
+      DatingVerdict unmarked,
+      int give) {
+    List<SeenFace> read =
+        knife.marks().stream()
+            .filter(f -> f.state() == FaceState.READ && !f.lines().isEmpty())
+            .toList();
+    Optional<SeenFace> main =
+        read.stream()
+            .filter(f -> f.face() == Face.MARK)
+            .min(Comparator.comparingInt(SeenFace::blade))
+            .or(() -> read.stream().min(Comparator.comparingInt(SeenFace::blade)));
+    Span years = unmarked.explanations().isEmpty() ? null : unmarked.nineTenths();
+    return main.map(
+        face ->
+            new MarkSlip(
+                maker == null ? null : maker.name(),
+                maker == null ? region(marked) : null,
+                null,
+                letters(face.lines()),
+                face.face() == Face.MARK ? on(read, face.blade(), Face.PILE) : List.of(),
+                face.face() == Face.MARK ? on(read, face.blade(), Face.BLADE) : List.of(),
+                face.layout(),
+                face.technique(),
+                isOnAll(knife, face.blade()),
+                years == null ? null : years.from(),
+                years == null ? null : years.to(),
+                give,
+                "own-knives",
+                "My own knives",
+                null));
+  }
+
+  private static @Nullable String region(DatingVerdict dated) {
+    return dated.explanations().isEmpty() ? null : dated.makers().get(0).region();
+  }
+
+  private static List<String> on(List<SeenFace> read, int blade, Face face) {
+    return read.stream()
+        .filter(f -> f.blade() == blade && f.face() == face)
+        .findFirst()
+        .map(f -> letters(f.lines()))
+        .orElse(List.of());
+  }
+
+  // A doubtful letter is put down as read; what is lost is left for the collector to fill.
+  private static List<String> letters(List<String> lines) {
+    return lines.stream().map(l -> l.replace("?", "").strip()).filter(l -> !l.isEmpty()).toList();
+  }
+
+  // On every small blade that was looked at, where any was.
+  private static boolean isOnAll(Specimen knife, int main) {
+    List<SeenFace> others =
+        knife.marks().stream().filter(f -> f.blade() != main && f.face() == Face.MARK).toList();
+    return !others.isEmpty() && others.stream().allMatch(f -> f.state() == FaceState.READ);
+  }
+}

@@ -1,0 +1,258 @@
+package snikra.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import snikra.core.dating.DatingVerdict;
+import snikra.core.examination.Choices;
+import snikra.core.examination.Examiner;
+import snikra.core.reference.MarkSlip;
+import snikra.core.reference.MarkVariant;
+import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.Layout;
+import snikra.core.specimen.Specimen;
+import snikra.core.specimen.Technique;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A mark goes on file from the knife it stands on. */
+class OwnPackTest {
+  private static final ReferenceShelf SHELF = ShippedShelf.load();
+  private static final Examiner EXAMINER = new Examiner(SHELF, 2026);
+
+  static List<String> kinds() {
+    return Choices.all().sourceKind().stream().map(Choices.Choice::id).toList();
+  }
+
+  private static final String UNKNOWN =
+      """
+      {"marks": [
+         {"blade": 1, "face": "mark", "state": "read", "technique": "struck", "layout": "arched",
+          "lines": ["WIM?BLECROSS", "CUT_ERY"]},
+         {"blade": 1, "face": "pile", "state": "read", "technique": "struck", "lines": ["GERMANY"]},
+         {"blade": 2, "face": "mark", "state": "read", "technique": "struck", "lines": ["W_C"]}],
+       "seen": {"handle_material": {"value": "celluloid", "sureness": "sure"},
+                "liner_material": {"value": "brass", "sureness": "sure"}}}
+      """;
+
+  private static Specimen knife() {
+    return SpecimenFormat.read(UNKNOWN, SHELF);
+  }
+
+  private static ObjectNode slip() {
+    return (ObjectNode)
+        Json.mapper()
+            .readTree(
+                """
+                {"maker": "Wimblecross", "region": "DE", "place": "Ozzfeld",
+                 "lines": ["WIMBLECROSS", "CUTLERY"], "pile": ["GERMANY"], "technique": "struck",
+                 "layout": "arched", "everyBlade": false, "from": 1921, "to": 1938, "give": 4,
+                 "sourceKind": "own-knives", "source": "My own knives"}
+                """);
+  }
+
+  private static OwnPack.Filed filed(String yaml, ObjectNode slip, Examiner with) {
+    return OwnPack.with(yaml, OwnPack.slip(slip), with.shelf());
+  }
+
+  private static Examiner with(String yaml) {
+    List<PackFormat.Pack> packs = new ArrayList<>();
+    ShippedShelf.packTexts().forEach(text -> packs.add(PackFormat.read("shipped", text)));
+    packs.add(PackFormat.read("own", yaml));
+    return EXAMINER.with(PackFormat.inPlace(packs, SHELF));
+  }
+
+  @Test
+  void aSlipIsFilledInFromTheKnifeWithoutWhatItsMarkSays() {
+    MarkSlip slip = EXAMINER.slip(knife()).orElseThrow();
+
+    assertThat(slip.maker()).isNull();
+    assertThat(slip.region()).isEqualTo("DE");
+    assertThat(slip.lines()).containsExactly("WIMBLECROSS", "CUT_ERY");
+    assertThat(slip.pile()).containsExactly("GERMANY");
+    assertThat(slip.layout()).isEqualTo(Layout.ARCHED);
+    assertThat(slip.technique()).isEqualTo(Technique.STRUCK);
+    assertThat(slip.everyBlade()).isTrue();
+    assertThat(slip.give()).isEqualTo((int) SHELF.judgement().of("filing.give"));
+    Specimen unmarked =
+        SpecimenFormat.read(
+            UNKNOWN.replaceAll("(?s)\"marks\": \\[.*?\\]\\}\\],", ""), EXAMINER.shelf());
+    assertThat(slip.from()).isEqualTo(EXAMINER.date(unmarked).nineTenths().from());
+    assertThat(slip.to()).isEqualTo(EXAMINER.date(unmarked).nineTenths().to());
+  }
+
+  @Test
+  void aMarkThatFitsOneOnFileIsItsMakers() {
+    Specimen known =
+        SpecimenFormat.read(
+            """
+            {"marks": [{"blade": 1, "face": "mark", "state": "read", "technique": "struck",
+              "lines": ["QUILLFER", "& DAX", "SCARHOLT"]}]}
+            """,
+            SHELF);
+
+    MarkSlip slip = EXAMINER.slip(known).orElseThrow();
+
+    assertThat(slip.maker()).isEqualTo("Quillfer & Dax");
+    assertThat(slip.region()).isNull();
+    assertThat(slip.from()).as("nothing but the mark was looked at").isNull();
+  }
+
+  @Test
+  void noLettersNoSlip() {
+    Specimen bare = SpecimenFormat.read("{}", SHELF);
+
+    assertThat(EXAMINER.slip(bare)).isEmpty();
+  }
+
+  @Test
+  void aNewMakerGoesOnFileAndTheVerdictMoves() {
+    OwnPack.Filed filed = filed(null, slip(), EXAMINER);
+
+    assertThat(filed.isNew()).isTrue();
+    DatingVerdict before = EXAMINER.date(knife());
+    DatingVerdict after = with(filed.yaml()).date(knife());
+    assertThat(before.makers().get(0).maker()).isNull();
+    assertThat(after.makers().get(0).maker()).isEqualTo("wimblecross");
+    assertThat(after.makers().get(0).probability()).isGreaterThan(0.9);
+    assertThat(after.nineTenths().from()).isBetween(1916, 1925);
+    assertThat(after.nineTenths().to()).isBetween(1934, 1943);
+  }
+
+  @Test
+  void allThatIsWrittenOnASlipIsKept() {
+    ObjectNode slip = slip().put("note", "On a barlow.").put("everyBlade", true);
+    slip.putArray("etch").add("OUR BEST");
+
+    PackFormat.Pack pack = PackFormat.read("own", filed(null, slip, EXAMINER).yaml());
+
+    assertThat(pack.id()).isEqualTo(OwnPack.ID);
+    assertThat(pack.makers().get(0).name()).isEqualTo("Wimblecross");
+    assertThat(pack.makers().get(0).region()).isEqualTo("DE");
+    assertThat(pack.makers().get(0).place()).isEqualTo("Ozzfeld");
+    assertThat(pack.makers().get(0).marks())
+        .containsExactly(
+            new MarkVariant(
+                "wimblecross-wimblecross",
+                List.of("WIMBLECROSS", "CUTLERY"),
+                List.of("GERMANY"),
+                List.of("OUR BEST"),
+                Layout.ARCHED,
+                Technique.STRUCK,
+                true,
+                1921,
+                1938,
+                4,
+                "On a barlow.",
+                "own-my-own-knives",
+                SHELF.judgement().of("filing.own-knives"),
+                Map.of()));
+  }
+
+  @Test
+  void aMakerOfAnotherPackIsOnlyAddedTo() {
+    ObjectNode slip = slip().put("maker", "quillfer & dax");
+
+    OwnPack.Filed filed = filed(null, slip, EXAMINER);
+    PackFormat.Pack pack = PackFormat.read("own", filed.yaml());
+
+    assertThat(filed.isNew()).isFalse();
+    assertThat(filed.maker()).isEqualTo("Quillfer & Dax");
+    assertThat(pack.makers()).isEmpty();
+    assertThat(pack.additions().get(0).to()).isEqualTo("quillfer-dax");
+    var maker = with(filed.yaml()).shelf().maker("quillfer-dax").orElseThrow();
+    var shipped = SHELF.maker("quillfer-dax").orElseThrow();
+    assertThat(maker.marks()).containsAll(shipped.marks()).hasSize(shipped.marks().size() + 1);
+    assertThat(maker.history()).isEqualTo(shipped.history());
+    assertThat(with(filed.yaml()).date(knife()).makers().get(0).maker()).isEqualTo("quillfer-dax");
+    ReferenceShelf without =
+        PackFormat.inPlace(List.of(pack), SHELF); // the other pack is not in use
+    assertThat(without.makers()).isEmpty();
+  }
+
+  @Test
+  void whatWasOnFileStaysAsItWas() {
+    String first = filed(null, slip(), EXAMINER).yaml();
+    ObjectNode second = slip().put("from", 1939).put("to", 1950);
+    second.putArray("lines").add("WIMBLECROSS").add("INOX");
+    ObjectNode third = slip().put("maker", "Veldrake Knife Works").put("sourceKind", "forum");
+
+    String twice = filed(first, second, with(first)).yaml();
+    String thrice = filed(twice, third, with(twice)).yaml();
+
+    PackFormat.Pack pack = PackFormat.read("own", thrice);
+    assertThat(pack.makers()).hasSize(1);
+    assertThat(pack.makers().get(0).marks())
+        .extracting(MarkVariant::id)
+        .containsExactly("wimblecross-wimblecross", "wimblecross-wimblecross-2");
+    assertThat(pack.sources()).hasSize(2);
+    assertThat(pack.additions()).hasSize(1);
+    assertThat(PackFormat.changes(twice, thrice))
+        .extracting(PackFormat.Change::path)
+        .allMatch(path -> path.startsWith("additions") || path.startsWith("sources.own-my-own"));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "lines, 'WIM_LE', 'lines[0]'",
+    "lines, 'WIM*', 'lines[0]'",
+    "lines, 'WIM?', 'lines[0]'",
+    "lines, ' ', 'lines[0]'",
+    "maker, ' ', maker",
+    "source, '', source",
+    "technique, cast, technique",
+    "sourceKind, gossip, sourceKind",
+    "to, 1920, to",
+    "from, 12, from",
+    "give, -1, give"
+  })
+  void whatCannotBeIsRefusedByItsField(String field, String given, String named) {
+    ObjectNode slip = slip();
+    if (field.equals("lines")) {
+      slip.putArray(field).add(given);
+    } else if (given.matches("-?\\d+")) {
+      slip.put(field, Integer.parseInt(given));
+    } else {
+      slip.put(field, given);
+    }
+
+    assertThatThrownBy(() -> OwnPack.slip(slip))
+        .isInstanceOfSatisfying(
+            InvalidInput.class,
+            e -> assertThat(e.problems()).extracting(p -> p.field()).contains(named));
+  }
+
+  @Test
+  void aNewMakerNeedsACountry() {
+    for (JsonNode slip : List.of(slip().without("region"), slip().put("region", "XX"))) {
+      assertThatThrownBy(() -> filed(null, (ObjectNode) slip, EXAMINER))
+          .isInstanceOfSatisfying(
+              InvalidInput.class, e -> assertThat(e.problems().get(0).field()).isEqualTo("region"));
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("kinds")
+  void eachKindOfSourceIsBelievedAsItsRateSays(String kind) {
+    ObjectNode slip = slip().put("sourceKind", kind).put("source", "Where it is from");
+    String rate = "filing." + kind;
+    double other = SHELF.judgement().of(rate) / 2;
+    Examiner doubting = EXAMINER.with(SHELF.judgedBy(SHELF.judgement().with(rate, other)));
+
+    assertThat(trust(filed(null, slip, EXAMINER)))
+        .isCloseTo(SHELF.judgement().of(rate), within(1e-12));
+    assertThat(trust(filed(null, slip, doubting))).isCloseTo(other, within(1e-12));
+  }
+
+  private static double trust(OwnPack.Filed filed) {
+    return PackFormat.read("own", filed.yaml()).makers().get(0).marks().get(0).trust();
+  }
+}

@@ -1,0 +1,150 @@
+package snikra.server.reference;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import snikra.core.examination.Examiner;
+import snikra.core.examination.Problem;
+import snikra.core.reference.MarkSlip;
+import snikra.formats.InvalidInput;
+import snikra.formats.OwnPack;
+
+/**
+ * What the collector puts on file, step by step: each can be undone and done again, the last first.
+ */
+public class OwnReferences {
+  /** So many steps can be undone; what they put on file stays for good. */
+  static final int MOST_STEPS = 200;
+
+  private final FiledStepRepository steps;
+  private final ReferenceDesk desk;
+  private final TransactionTemplate transaction;
+  private final Clock clock;
+
+  public OwnReferences(
+      FiledStepRepository steps,
+      ReferenceDesk desk,
+      PlatformTransactionManager transactions,
+      Clock clock) {
+    this.steps = steps;
+    this.desk = desk;
+    this.transaction = new TransactionTemplate(transactions);
+    this.clock = clock;
+  }
+
+  /**
+   * A step.
+   *
+   * @param undone whether it was taken back, and can be done again
+   */
+  public record FiledStep(String id, String maker, String mark, boolean undone, Instant madeAt) {}
+
+  /** All steps that are remembered, the first first. */
+  public List<FiledStep> steps() {
+    return steps.findAllByOrderByPlace().stream()
+        .map(s -> new FiledStep(s.id(), s.maker(), s.mark(), s.isUndone(), s.madeAt()))
+        .toList();
+  }
+
+  /** What filing this would make of the pack; nothing is kept. */
+  public OwnPack.Filed look(MarkSlip slip) {
+    return OwnPack.with(desk.own(), slip, desk.examiner().shelf());
+  }
+
+  /** The examiner there would be with the pack so. */
+  public Examiner with(OwnPack.Filed filed) {
+    return desk.with(OwnPack.ID, filed.yaml());
+  }
+
+  /**
+   * Puts a mark on file.
+   *
+   * @throws InvalidInput with every problem
+   */
+  public synchronized OwnPack.Filed file(MarkSlip slip) {
+    String before = desk.own();
+    OwnPack.Filed filed = look(slip);
+    keep(
+        filed.yaml(),
+        () -> {
+          List<FiledStepEntity> all = steps.findAllByOrderByPlace();
+          // What was undone cannot be done again once something else was put on file.
+          steps.deleteAll(all.stream().filter(FiledStepEntity::isUndone).toList());
+          List<FiledStepEntity> done = all.stream().filter(s -> !s.isUndone()).toList();
+          if (done.size() >= MOST_STEPS) {
+            steps.delete(done.get(0));
+          }
+          steps.flush();
+          steps.save(
+              new FiledStepEntity(
+                  done.isEmpty() ? 1 : done.get(done.size() - 1).place() + 1,
+                  filed.maker(),
+                  filed.mark(),
+                  before,
+                  filed.yaml(),
+                  clock.instant().truncatedTo(ChronoUnit.MILLIS)));
+        });
+    return filed;
+  }
+
+  /** Takes the last step back. */
+  public synchronized void undo() {
+    FiledStepEntity last =
+        steps.findAllByOrderByPlace().stream()
+            .filter(s -> !s.isUndone())
+            .reduce((first, second) -> second)
+            .orElseThrow(() -> refused("nothing", "must be something you put on file"));
+    requireAsItWas(last.textAfter());
+    turn(last, last.textBefore(), true);
+  }
+
+  /** Does the step again that was taken back last. */
+  public synchronized void redo() {
+    FiledStepEntity next =
+        steps.findAllByOrderByPlace().stream()
+            .filter(FiledStepEntity::isUndone)
+            .findFirst()
+            .orElseThrow(() -> refused("nothing", "must be something you took back"));
+    requireAsItWas(next.textBefore());
+    turn(next, next.textAfter(), false);
+  }
+
+  private void turn(FiledStepEntity step, @Nullable String text, boolean undone) {
+    keep(
+        text,
+        () -> {
+          step.setUndone(undone);
+          steps.save(step);
+        });
+  }
+
+  // The step and the pack are kept together or not at all.
+  private void keep(@Nullable String text, Runnable step) {
+    try {
+      transaction.executeWithoutResult(
+          status -> {
+            step.run();
+            desk.keepOwn(text);
+          });
+    } catch (RuntimeException e) {
+      desk.reopen();
+      throw e;
+    }
+  }
+
+  private void requireAsItWas(@Nullable String text) {
+    if (!Objects.equals(text, desk.own())) {
+      throw refused(
+          "a pack that was changed since", "must be as it was left: put another file in, or go on");
+    }
+  }
+
+  private static InvalidInput refused(String given, String accepted) {
+    return new InvalidInput(List.of(new Problem("your references", given, accepted)));
+  }
+}

@@ -1,0 +1,124 @@
+package snikra.server.reference;
+
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import snikra.core.dating.DatingVerdict.Opinion;
+import snikra.core.examination.Examiner;
+import snikra.core.examination.Problem;
+import snikra.core.mark.PackReview;
+import snikra.core.mark.PackReview.Remark;
+import snikra.core.reference.MarkSlip;
+import snikra.core.specimen.Specimen;
+import snikra.formats.InvalidInput;
+import snikra.formats.OwnPack;
+import snikra.formats.SpecimenFormat;
+import snikra.server.reference.OwnReferences.FiledStep;
+import tools.jackson.databind.JsonNode;
+
+/** {@code /api/own}: what the collector puts on file, out of the knife in hand. */
+@RestController
+@RequestMapping("/api/own")
+class OwnReferencesController {
+  private final OwnReferences own;
+  private final ReferenceDesk desk;
+  private final Verdicts verdicts;
+
+  OwnReferencesController(OwnReferences own, ReferenceDesk desk, Verdicts verdicts) {
+    this.own = own;
+    this.desk = desk;
+    this.verdicts = verdicts;
+  }
+
+  /** A knife whose mark is to be put on file. */
+  record SlipRequest(Specimen specimen) {}
+
+  /** The slip as it was filled in, and the knife it came from. */
+  record FileRequest(Specimen specimen, MarkSlip slip) {}
+
+  /**
+   * What a slip does.
+   *
+   * @param isNew whether the maker is on file only with it
+   * @param before what is said of the knife without it
+   * @param after what is said of the knife with it
+   * @param remarks what is odd about the maker's marks then
+   */
+  record MarkFiled(
+      String maker,
+      String mark,
+      boolean isNew,
+      Opinion before,
+      Opinion after,
+      List<Remark> remarks) {}
+
+  /** Steps that can be undone and done again, the first first. */
+  @GetMapping("/steps")
+  List<FiledStep> steps() {
+    return own.steps();
+  }
+
+  /** A slip filled in as far as the knife tells it. */
+  @PostMapping(path = "/slip", consumes = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      required = true,
+      content = @Content(schema = @Schema(implementation = SlipRequest.class)))
+  MarkSlip slip(@RequestBody String body) {
+    Examiner examiner = desk.examiner();
+    return examiner
+        .slip(knife(SpecimenFormat.parse(body), examiner))
+        .orElseThrow(
+            () ->
+                new InvalidInput(
+                    List.of(new Problem("marks", "no letters", "must have a face that was read"))));
+  }
+
+  /** Puts the mark on file, or with {@code keep=false} only tells what that would do. */
+  @PostMapping(path = "/marks", consumes = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      required = true,
+      content = @Content(schema = @Schema(implementation = FileRequest.class)))
+  MarkFiled file(@RequestParam(defaultValue = "true") boolean keep, @RequestBody String body) {
+    JsonNode tree = SpecimenFormat.parse(body);
+    Specimen knife = knife(tree, desk.examiner());
+    MarkSlip slip = OwnPack.slip(tree.path("slip"));
+    Opinion before = verdicts.of(knife).dating().opinion();
+    OwnPack.Filed filed = keep ? own.file(slip) : own.look(slip);
+    Examiner with = keep ? desk.examiner() : own.with(filed);
+    return new MarkFiled(
+        filed.maker(),
+        filed.mark(),
+        filed.isNew(),
+        before,
+        with.dateWithReasons(knife).opinion(),
+        remarks(with, filed));
+  }
+
+  private static List<Remark> remarks(Examiner with, OwnPack.Filed filed) {
+    return PackReview.remarks(
+        with.shelf().makers().stream().filter(m -> m.name().equals(filed.maker())).toList());
+  }
+
+  @PostMapping("/undo")
+  List<FiledStep> undo() {
+    own.undo();
+    return own.steps();
+  }
+
+  @PostMapping("/redo")
+  List<FiledStep> redo() {
+    own.redo();
+    return own.steps();
+  }
+
+  private static Specimen knife(JsonNode tree, Examiner examiner) {
+    return SpecimenFormat.read(tree.path("specimen"), examiner.shelf());
+  }
+}

@@ -1,0 +1,167 @@
+package snikra.server.reference;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.hamcrest.Matchers.contains;
+import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.greaterThan;
+import static org.hamcrest.Matchers.hasItem;
+import static org.hamcrest.Matchers.hasSize;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.http.MediaType;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.ResultActions;
+import snikra.formats.InvalidInput;
+import snikra.formats.OwnPack;
+import snikra.server.TestApp;
+import snikra.server.reference.OwnReferences.FiledStep;
+
+/** A mark goes on file from the bench, and comes off it again. */
+class OwnReferencesApiTest {
+  private static final String KNIFE =
+      """
+      {"marks":[{"blade":1,"face":"mark","state":"read","lines":["GRIMBLOVE","TARNSEY"]},
+                {"blade":1,"face":"pile","state":"read","lines":["ENGLAND"]}]}
+      """;
+  private static final String SLIP =
+      """
+      {"maker":"Grimblove","region":"UK","place":"Tarnsey","lines":["GRIMBLOVE","TARNSEY"],
+       "pile":["ENGLAND"],"technique":"struck","everyBlade":false,"from":1903,"to":1921,"give":3,
+       "sourceKind":"reference-book","source":"A list of small firms"}
+      """;
+
+  @RegisterExtension static final TestApp APP = new TestApp();
+  private final MockMvc web = APP.web();
+  private final ReferenceDesk desk = APP.bean(ReferenceDesk.class);
+  private final OwnReferences own = APP.bean(OwnReferences.class);
+
+  @BeforeEach
+  void begin() {
+    while (own.steps().stream().anyMatch(s -> !s.undone())) {
+      own.undo();
+    }
+    assertThat(desk.own()).isNull();
+  }
+
+  private ResultActions sent(String path, String body) throws Exception {
+    return web.perform(
+        post("/api/own/" + path).contentType(MediaType.APPLICATION_JSON).content(body));
+  }
+
+  private ResultActions file(String slip, boolean keep) throws Exception {
+    return sent("marks?keep=" + keep, "{\"specimen\":" + KNIFE + ",\"slip\":" + slip + "}");
+  }
+
+  private ResultActions examined() throws Exception {
+    return web.perform(
+        post("/api/examine")
+            .contentType(MediaType.APPLICATION_JSON)
+            .content("{\"specimen\":" + KNIFE + "}"));
+  }
+
+  @Test
+  void aSlipComesFilledInFromTheKnife() throws Exception {
+    sent("slip", "{\"specimen\":" + KNIFE + "}")
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.lines", contains("GRIMBLOVE", "TARNSEY")))
+        .andExpect(jsonPath("$.pile", contains("ENGLAND")))
+        .andExpect(jsonPath("$.region").value("UK"))
+        .andExpect(jsonPath("$.technique").doesNotExist());
+    sent("slip", "{\"specimen\":{}}")
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("marks"));
+  }
+
+  @Test
+  void whatItWouldDoIsToldAndNothingIsKept() throws Exception {
+    file(SLIP, false)
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.isNew").value(true))
+        .andExpect(jsonPath("$.before.headline").value(containsString("not on file")))
+        .andExpect(jsonPath("$.after.headline").value(containsString("Grimblove")))
+        .andExpect(jsonPath("$.after.held").value(greaterThan(0.9)));
+
+    assertThat(desk.own()).isNull();
+    assertThat(own.steps()).allMatch(FiledStep::undone);
+    examined().andExpect(jsonPath("$.dating.makers[0].maker").doesNotExist());
+  }
+
+  @Test
+  void onFileItIsHeardAtOnceAndComesOffAgain() throws Exception {
+    file(SLIP, true).andExpect(status().isOk());
+    examined().andExpect(jsonPath("$.dating.makers[0].label").value("Grimblove"));
+    web.perform(get("/api/own/steps"))
+        .andExpect(jsonPath("$[-1].maker").value("Grimblove"))
+        .andExpect(jsonPath("$[-1].mark").value("GRIMBLOVE TARNSEY"));
+
+    sent("undo", "").andExpect(jsonPath("$[-1].undone").value(true));
+    assertThat(desk.own()).isNull();
+    examined().andExpect(jsonPath("$.dating.makers[0].maker").doesNotExist());
+
+    sent("redo", "").andExpect(jsonPath("$[-1].undone").value(false));
+    examined().andExpect(jsonPath("$.dating.makers[0].label").value("Grimblove"));
+    sent("redo", "").andExpect(status().isBadRequest());
+  }
+
+  @Test
+  void anyStepsAndThenUndoGiveTheSameBytes() throws Exception {
+    file(SLIP, true);
+    String one = desk.own();
+    file(SLIP.replace("TARNSEY\"]", "TARNSEY INOX\"]").replace("1903", "1919"), true);
+    String two = desk.own();
+    file(SLIP.replace("\"maker\":\"Grimblove\"", "\"maker\":\"Veldrake Knife Works\""), true);
+
+    own.undo();
+    assertThat(desk.own()).isEqualTo(two);
+    own.undo();
+    assertThat(desk.own()).isEqualTo(one);
+    own.redo();
+    assertThat(desk.own()).isEqualTo(two);
+    file(SLIP.replace("\"maker\":\"Grimblove\"", "\"maker\":\"Grimblove Sons\""), true);
+    assertThat(own.steps()).hasSize(3).noneMatch(FiledStep::undone);
+  }
+
+  @Test
+  void whatWasChangedSinceIsNotUndone() throws Exception {
+    file(SLIP, true);
+    String changed = desk.own().replace("Tarnsey", "Tarnsey Bridge");
+    desk.bring("own.yaml", changed, true);
+
+    assertThatThrownBy(own::undo)
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("changed since");
+    assertThat(desk.own()).isEqualTo(changed);
+    desk.bring("own.yaml", changed.replace("Tarnsey Bridge", "Tarnsey"), true);
+  }
+
+  @Test
+  void whatIsWrongIsToldByItsField() throws Exception {
+    file(SLIP.replace("\"GRIMBLOVE\",\"TARNSEY\"]", "\"GRIM_LOVE\"]"), true)
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("lines[0]"));
+    file(SLIP.replace("\"region\":\"UK\",", ""), true)
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("region"));
+    assertThat(desk.own()).isNull();
+  }
+
+  @Test
+  void aMakerOfAnotherPackIsShownWithWhatIsAdded() throws Exception {
+    file(SLIP.replace("\"maker\":\"Grimblove\"", "\"maker\":\"Veldrake Knife Works\""), true)
+        .andExpect(jsonPath("$.isNew").value(false));
+
+    web.perform(get("/api/makers"))
+        .andExpect(
+            jsonPath(
+                "$.packs[0].makers[?(@.id=='veldrake')].marks[*].lines[0]", hasItem("GRIMBLOVE")))
+        .andExpect(jsonPath("$.packs[0].sources[*].label", hasItem("A list of small firms")))
+        .andExpect(jsonPath("$.packs[?(@.id=='" + OwnPack.ID + "')]", hasSize(1)));
+  }
+}
