@@ -1,6 +1,6 @@
 import createClient from "openapi-fetch";
 import type { paths } from "./schema";
-import type { LedgerEntry, OwnSchools, Problem, Sale, SavedKnife } from "./types";
+import type { LedgerEntry, MarkSlip, OwnSchools, Problem, Sale, SavedKnife, Specimen } from "./types";
 
 // Writes carry a header of our own, which no page of another site can add.
 const client = createClient<paths>({ baseUrl: "/", headers: { "X-Snikra": "1" } });
@@ -67,6 +67,15 @@ export const api = {
         ...asItIs(file),
       }),
     ),
+  ownSteps: () => answered(client.GET("/api/own/steps")),
+  slip: (specimen: Specimen) => answered(client.POST("/api/own/slip", { body: { specimen } })),
+  /** What filing it would do; a slip still being filled in is sent as it is. */
+  lookMark: (specimen: Specimen, slip: Partial<MarkSlip>, signal?: AbortSignal) =>
+    answered(client.POST("/api/own/marks/look", { body: { specimen, slip: slip as MarkSlip }, signal })),
+  fileMark: (specimen: Specimen, slip: Partial<MarkSlip>) =>
+    answered(client.POST("/api/own/marks", { body: { specimen, slip: slip as MarkSlip } })),
+  undoOwn: () => answered(client.POST("/api/own/undo")),
+  redoOwn: () => answered(client.POST("/api/own/redo")),
   switchPack: (id: string, on: boolean) =>
     answered(client.PUT("/api/packs/{id}", { params: { path: { id }, query: { on } } })),
   removePack: (id: string) => answered(client.DELETE("/api/packs/{id}", { params: { path: { id } } })),

@@ -404,6 +404,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own/marks/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["look"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ledger": {
         parameters: {
             query?: never;
@@ -445,7 +461,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["look"];
+        post: operations["look_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1115,7 +1131,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["look_1"];
+        get: operations["look_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2349,6 +2365,8 @@ export interface components {
             remarks: components["schemas"]["Remark"][];
             sources: components["schemas"]["Source"][];
             makers: components["schemas"]["OneMaker"][];
+            /** Format: int32 */
+            added: number;
         };
         OneScheme: {
             scheme: components["schemas"]["CodeScheme"];
@@ -2958,6 +2976,10 @@ export interface components {
             measured: boolean;
             pull?: string;
             left?: components["schemas"]["BladeWearLeft"];
+        };
+        SlipLooked: {
+            problems: components["schemas"]["Problem"][];
+            filed?: components["schemas"]["MarkFiled"];
         };
         SlipRequest: {
             specimen: components["schemas"]["Specimen"];
@@ -4160,9 +4182,7 @@ export interface operations {
     };
     file: {
         parameters: {
-            query?: {
-                keep?: boolean;
-            };
+            query?: never;
             header?: never;
             path?: never;
             cookie?: never;
@@ -4180,6 +4200,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["MarkFiled"];
+                };
+            };
+        };
+    };
+    look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FileRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SlipLooked"];
                 };
             };
         };
@@ -4252,7 +4296,7 @@ export interface operations {
             };
         };
     };
-    look: {
+    look_1: {
         parameters: {
             query: {
                 id: string;
@@ -5301,7 +5345,7 @@ export interface operations {
             };
         };
     };
-    look_1: {
+    look_2: {
         parameters: {
             query?: never;
             header?: never;

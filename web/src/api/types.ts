@@ -72,3 +72,5 @@ export interface Problem {
   given: string;
   accepted: string;
 }
+export type MarkSlip = Schemas["MarkSlip"];
+export type MarkFiled = Schemas["MarkFiled"];

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { api, Refused } from "../../api/client";
 import { useGrading } from "../../api/grading";
+import { useOwnReferences } from "../../api/own";
 import type { Problem, SavedKnife, Specimen, Verdict } from "../../api/types";
 import { canonical, type Draft, type Phase, RETRY_AFTER_MS } from "./saving/machine";
 import { specimenOf, useSaving } from "./saving/use-saving";
@@ -85,7 +86,8 @@ function useVerdict(specimen: Specimen): { verdict: Verdict | undefined; problem
   const [verdict, setVerdict] = useState<Verdict>();
   const [problems, setProblems] = useState<Problem[]>([]);
   const judgedBy = useGrading().grading;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: judged otherwise, the same knife has another verdict
+  const { steps } = useOwnReferences();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: judged by others, the same knife has another verdict
   useEffect(() => {
     const stop = new AbortController();
     let again: number | undefined;
@@ -106,6 +108,6 @@ function useVerdict(specimen: Specimen): { verdict: Verdict | undefined; problem
       window.clearTimeout(again);
       stop.abort();
     };
-  }, [specimen, judgedBy]);
+  }, [specimen, judgedBy, steps]);
   return { verdict, problems };
 }

@@ -4,6 +4,7 @@ import { api, Refused } from "../../api/client";
 import type { BroughtPack, MakersPack, Problem } from "../../api/types";
 import { Dialog } from "../../ui/dialog";
 import { useToast } from "../../ui/toasts";
+import { OwnSteps } from "./own-steps";
 import { Trial } from "./trial";
 
 interface Looked {
@@ -83,6 +84,7 @@ export function Packs({ packs }: { packs: MakersPack[] }) {
           {working ? "Reading the pack." : ""}
         </p>
       </div>
+      <OwnSteps />
       <ul className="mt-1">
         {packs.map((p) => (
           <li key={p.id} className="border-t border-rule py-1.5">
@@ -102,7 +104,7 @@ export function Packs({ packs }: { packs: MakersPack[] }) {
                 <span>
                   <span className="font-semibold">{p.title}</span>{" "}
                   <span className="text-ink2">
-                    {p.makers.length} makers, {p.makers.reduce((n, m) => n + m.marks.length, 0)} marks
+                    {holds(p)}
                     {p.shipped ? ", made up as an example" : ""}
                   </span>
                 </span>
@@ -153,6 +155,19 @@ export function Packs({ packs }: { packs: MakersPack[] }) {
     </section>
   );
 }
+
+const counted = (n: number, one: string) => `${n} ${one}${n === 1 ? "" : "s"}`;
+
+/** How much a pack tells. */
+const holds = ({ makers, added }: MakersPack) =>
+  [
+    counted(makers.length, "maker"),
+    counted(
+      makers.reduce((n, m) => n + m.marks.length, 0),
+      "mark",
+    ),
+    ...(added > 0 ? [`${counted(added, "mark")} more for makers of other packs`] : []),
+  ].join(", ");
 
 function Remarks({ remarks }: { remarks: MakersPack["remarks"] }) {
   if (remarks.length === 0) return null;

@@ -1,4 +1,3 @@
-import { useRef } from "react";
 import { useParams } from "react-router";
 import type { Book, Candidate, SeenFace, Verdict } from "../../../api/types";
 import { FIT, MarkDrawn } from "../../../drawing/mark-drawn";
@@ -6,13 +5,14 @@ import { percent, sentence } from "../../../format";
 import { Field } from "../../../ui/field";
 import { Key } from "../../../ui/key";
 import { Select } from "../../../ui/select";
+import { PutOnFile } from "../filing/put-on-file";
 import type { StationProps } from "../panel";
 import { PhoneAsCamera } from "../phone";
 import type { FaceOf } from "../plate";
 import { problemAt } from "../problems";
 import { SeenChoice } from "../seen-choice";
 import { withSeen } from "./features";
-import { LineInput } from "./line-input";
+import { Lines } from "./lines";
 import { TangPhoto } from "./tang-photo";
 
 /** Every tang, both sides: what stands there letter by letter, and what it could read. */
@@ -48,6 +48,7 @@ export function MarksStation({
       />
       <div>
         <Readings knife={knife} book={book} />
+        {knife.verdict?.mark.read && <PutOnFile specimen={knife.specimen} book={book} />}
         <div className="mt-2 grid grid-cols-2 gap-x-4">
           {markQuestions.map((q) => (
             <SeenChoice
@@ -129,8 +130,6 @@ function faceWords(f: SeenFace | undefined): string {
   return f.lines.length === 1 ? "1 line" : `${f.lines.length} lines`;
 }
 
-const MOST_LINES = 6;
-
 /** The face in hand: how it was found, what stands there, and a camera for it. */
 function FaceInHand({
   book,
@@ -151,6 +150,7 @@ function FaceInHand({
       <HowItWasFound book={book} face={face} seen={seen} onChange={onChange} />
       {seen?.state !== "bare" && seen?.state !== "worn" && (
         <Lines
+          of="of the mark"
           lines={seen?.lines ?? []}
           onChange={(lines) =>
             onChange({ ...seen, blade: face.blade, face: face.side, state: "read", lines })
@@ -256,31 +256,6 @@ function HowItWasFound({
           />
         )}
       </Field>
-    </div>
-  );
-}
-
-/** The lines as they stand on the steel, with one more to write in. */
-function Lines({ lines, onChange }: { lines: string[]; onChange: (lines: string[]) => void }) {
-  const box = useRef<HTMLDivElement>(null);
-  const setLine = (i: number, text: string) => {
-    const next = [...lines];
-    next[i] = text;
-    while (next.length > 0 && next.at(-1)?.trim() === "") next.pop();
-    onChange(next.map((l) => l ?? ""));
-  };
-  return (
-    <div ref={box} className="mt-2 overflow-x-auto border border-ink bg-lit px-3 pt-1.5 pb-0.5">
-      {[...lines, ""].slice(0, MOST_LINES).map((line, i) => (
-        <LineInput
-          // biome-ignore lint/suspicious/noArrayIndexKey: a line is known by its place
-          key={i}
-          label={`Line ${i + 1} of the mark`}
-          line={line}
-          onCommit={(text) => setLine(i, text)}
-          onEnter={() => box.current?.querySelectorAll<HTMLInputElement>("input")[i + 1]?.focus()}
-        />
-      ))}
     </div>
   );
 }

@@ -157,6 +157,10 @@ class AccessIT {
       bench.go(station);
       check(page, station);
     }
+    bench.go("Marks").press("Put this mark on file");
+    assertThat(page.getByTestId("what-it-does")).isVisible();
+    check(page, "a mark to put on file");
+    page.keyboard().press("Escape");
     bench.go("Handle").field("Handle material").click();
     assertThat(page.getByPlaceholder("type any name")).isVisible();
     check(page, "pictures to choose from");

@@ -47,14 +47,12 @@ public final class OwnPack {
    */
   public static MarkSlip slip(JsonNode tree) {
     List<Problem> problems = new ArrayList<>(Schemas.check("mark-slip", tree));
-    if (problems.isEmpty()) {
-      for (String face : List.of("lines", "pile", "etch")) {
-        letters(face, tree.path(face), problems);
-      }
-      int from = tree.path("from").asInt(0);
-      if (tree.path("to").asInt(0) < from) {
-        problems.add(new Problem("to", tree.path("to").asString(""), "must not be before " + from));
-      }
+    for (String face : List.of("lines", "pile", "etch")) {
+      letters(face, tree.path(face), problems);
+    }
+    int from = tree.path("from").asInt(0);
+    if (tree.has("to") && tree.path("to").asInt(0) < from) {
+      problems.add(new Problem("to", tree.path("to").asString(""), "must not be before " + from));
     }
     if (!problems.isEmpty()) {
       throw new InvalidInput(problems);

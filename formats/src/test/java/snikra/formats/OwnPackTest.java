@@ -71,7 +71,7 @@ class OwnPackTest {
   }
 
   @Test
-  void aSlipIsFilledInFromTheKnifeWithoutWhatItsMarkSays() {
+  void aSlipIsFilledInFromAllTheKnifeTells() {
     MarkSlip slip = EXAMINER.slip(knife()).orElseThrow();
 
     assertThat(slip.maker()).isNull();
@@ -82,11 +82,10 @@ class OwnPackTest {
     assertThat(slip.technique()).isEqualTo(Technique.STRUCK);
     assertThat(slip.everyBlade()).isTrue();
     assertThat(slip.give()).isEqualTo((int) SHELF.judgement().of("filing.give"));
-    Specimen unmarked =
-        SpecimenFormat.read(
-            UNKNOWN.replaceAll("(?s)\"marks\": \\[.*?\\]\\}\\],", ""), EXAMINER.shelf());
-    assertThat(slip.from()).isEqualTo(EXAMINER.date(unmarked).nineTenths().from());
-    assertThat(slip.to()).isEqualTo(EXAMINER.date(unmarked).nineTenths().to());
+    // GERMANY stands beside the mark whosever it is: not before about 1891.
+    assertThat(slip.from()).isBetween(1889, 1900);
+    DatingVerdict dated = EXAMINER.date(knife());
+    assertThat(slip.to()).isCloseTo(dated.opinion().years().to(), within(10));
   }
 
   @Test
@@ -104,6 +103,17 @@ class OwnPackTest {
     assertThat(slip.maker()).isEqualTo("Quillfer & Dax");
     assertThat(slip.region()).isNull();
     assertThat(slip.from()).as("nothing but the mark was looked at").isNull();
+  }
+
+  @Test
+  void aMarkIsNoWitnessOfItsOwnYears() {
+    String yaml = filed(null, slip(), EXAMINER).yaml();
+    Examiner with = with(yaml);
+
+    assertThat(with.slip(knife()).orElseThrow().maker()).isEqualTo("Wimblecross");
+    assertThat(with.slip(knife()).orElseThrow().from())
+        .isEqualTo(EXAMINER.slip(knife()).orElseThrow().from());
+    assertThat(with.date(knife()).nineTenths().from()).isGreaterThan(1910);
   }
 
   @Test
@@ -228,6 +238,20 @@ class OwnPackTest {
         .isInstanceOfSatisfying(
             InvalidInput.class,
             e -> assertThat(e.problems()).extracting(p -> p.field()).contains(named));
+  }
+
+  @Test
+  void allThatIsMissingIsToldAtOnce() {
+    ObjectNode slip = slip().without("maker");
+    slip.putArray("lines").add("WIM_LE");
+
+    assertThatThrownBy(() -> OwnPack.slip(slip))
+        .isInstanceOfSatisfying(
+            InvalidInput.class,
+            e ->
+                assertThat(e.problems())
+                    .extracting(p -> p.field())
+                    .containsExactlyInAnyOrder("maker", "lines[0]"));
   }
 
   @Test

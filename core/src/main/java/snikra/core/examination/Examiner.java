@@ -278,13 +278,12 @@ public final class Examiner {
    */
   public Optional<MarkSlip> slip(Specimen knife) {
     PatternVerdict pattern = namer.name(knife);
-    Evidence unmarked =
-        evidence(knife, reader.read(List.of(), knife.seen()), pattern).without(Set.of(MARK));
+    Examiner knowsNone = with(shelf.withMakers(List.of()));
     return Slips.of(
         knife,
         leadingMark(knife).flatMap(c -> shelf.maker(c.maker().id())).orElse(null),
         dating.dateBriefly(evidence(knife, pattern)),
-        dating.dateBriefly(unmarked),
+        knowsNone.dateWithReasons(knife),
         (int) shelf.judgement().of("filing.give"));
   }
 

@@ -21,14 +21,15 @@ final class Slips {
    * A slip for the mark of this knife; none where no letters were read.
    *
    * @param maker the one on file whose mark it most likely is
-   * @param marked what the knife tells with its marks
-   * @param unmarked the same without them: a mark is no witness of its own years
+   * @param dated what the knife tells
+   * @param unmarked the same were no mark on file: the wording beside it is heard, but a mark is no
+   *     witness of its own years
    * @param give years by which either end may be out
    */
   static Optional<MarkSlip> of(
       Specimen knife,
       @Nullable Maker maker,
-      DatingVerdict marked,
+      DatingVerdict dated,
       DatingVerdict unmarked,
       int give) {
     List<SeenFace> read =
@@ -40,12 +41,12 @@ final class Slips {
             .filter(f -> f.face() == Face.MARK)
             .min(Comparator.comparingInt(SeenFace::blade))
             .or(() -> read.stream().min(Comparator.comparingInt(SeenFace::blade)));
-    Span years = unmarked.explanations().isEmpty() ? null : unmarked.nineTenths();
+    Span years = unmarked.clues().isEmpty() ? null : unmarked.opinion().years();
     return main.map(
         face ->
             new MarkSlip(
                 maker == null ? null : maker.name(),
-                maker == null ? region(marked) : null,
+                maker == null ? region(dated) : null,
                 null,
                 letters(face.lines()),
                 face.face() == Face.MARK ? on(read, face.blade(), Face.PILE) : List.of(),

@@ -48,6 +48,7 @@ class MakersController {
    * @param on whether knives are held against it
    * @param readable whether it still can be read
    * @param remarks what is odd about it
+   * @param added how many marks it has for makers of other packs
    */
   record OnePack(
       String id,
@@ -58,7 +59,8 @@ class MakersController {
       boolean readable,
       List<Remark> remarks,
       List<Source> sources,
-      List<OneMaker> makers) {}
+      List<OneMaker> makers,
+      int added) {}
 
   /**
    * A maker.
@@ -102,7 +104,7 @@ class MakersController {
     if (pack == null) {
       String why = "It was written for another version of Snikra and cannot be read any more.";
       return new OnePack(
-          held.id(), held.id(), why, false, false, false, List.of(), List.of(), makers);
+          held.id(), held.id(), why, false, false, false, List.of(), List.of(), makers, 0);
     }
     List<Addition> additions = additions();
     for (Maker m : snikra.core.reference.Makers.with(pack.makers(), additions)) {
@@ -136,7 +138,8 @@ class MakersController {
         true,
         held.remarks(),
         Stream.concat(pack.sources().stream(), others(pack)).toList(),
-        makers);
+        makers,
+        pack.additions().stream().mapToInt(a -> a.marks().size()).sum());
   }
 
   private List<Addition> additions() {

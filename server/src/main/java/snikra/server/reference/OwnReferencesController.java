@@ -3,12 +3,12 @@ package snikra.server.reference;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import snikra.core.dating.DatingVerdict.Opinion;
 import snikra.core.examination.Examiner;
@@ -59,6 +59,14 @@ class OwnReferencesController {
       Opinion after,
       List<Remark> remarks) {}
 
+  /**
+   * A slip that is still being written.
+   *
+   * @param problems why it cannot be filed yet
+   * @param filed what filing it would do; null while it cannot be
+   */
+  record SlipLooked(List<Problem> problems, @Nullable MarkFiled filed) {}
+
   /** Steps that can be undone and done again, the first first. */
   @GetMapping("/steps")
   List<FiledStep> steps() {
@@ -80,18 +88,41 @@ class OwnReferencesController {
                     List.of(new Problem("marks", "no letters", "must have a face that was read"))));
   }
 
-  /** Puts the mark on file, or with {@code keep=false} only tells what that would do. */
+  /** What filing the slip would do, or what is still missing; nothing is kept. */
+  @PostMapping(path = "/marks/look", consumes = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      required = true,
+      content = @Content(schema = @Schema(implementation = FileRequest.class)))
+  SlipLooked look(@RequestBody String body) {
+    JsonNode tree = SpecimenFormat.parse(body);
+    Specimen knife = knife(tree, desk.examiner());
+    try {
+      OwnPack.Filed filed = own.look(OwnPack.slip(tree.path("slip")));
+      return new SlipLooked(List.of(), told(knife, opinion(knife), filed, own.with(filed)));
+    } catch (InvalidInput e) {
+      return new SlipLooked(e.problems(), null);
+    }
+  }
+
+  /** Puts the mark on file. */
   @PostMapping(path = "/marks", consumes = MediaType.APPLICATION_JSON_VALUE)
   @io.swagger.v3.oas.annotations.parameters.RequestBody(
       required = true,
       content = @Content(schema = @Schema(implementation = FileRequest.class)))
-  MarkFiled file(@RequestParam(defaultValue = "true") boolean keep, @RequestBody String body) {
+  MarkFiled file(@RequestBody String body) {
     JsonNode tree = SpecimenFormat.parse(body);
     Specimen knife = knife(tree, desk.examiner());
-    MarkSlip slip = OwnPack.slip(tree.path("slip"));
-    Opinion before = verdicts.of(knife).dating().opinion();
-    OwnPack.Filed filed = keep ? own.file(slip) : own.look(slip);
-    Examiner with = keep ? desk.examiner() : own.with(filed);
+    Opinion before = opinion(knife);
+    OwnPack.Filed filed = own.file(OwnPack.slip(tree.path("slip")));
+    return told(knife, before, filed, desk.examiner());
+  }
+
+  private Opinion opinion(Specimen knife) {
+    return verdicts.of(knife).dating().opinion();
+  }
+
+  private static MarkFiled told(
+      Specimen knife, Opinion before, OwnPack.Filed filed, Examiner with) {
     return new MarkFiled(
         filed.maker(),
         filed.mark(),

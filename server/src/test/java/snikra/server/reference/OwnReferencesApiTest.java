@@ -55,8 +55,8 @@ class OwnReferencesApiTest {
         post("/api/own/" + path).contentType(MediaType.APPLICATION_JSON).content(body));
   }
 
-  private ResultActions file(String slip, boolean keep) throws Exception {
-    return sent("marks?keep=" + keep, "{\"specimen\":" + KNIFE + ",\"slip\":" + slip + "}");
+  private ResultActions file(String slip) throws Exception {
+    return sent("marks", "{\"specimen\":" + KNIFE + ",\"slip\":" + slip + "}");
   }
 
   private ResultActions examined() throws Exception {
@@ -81,12 +81,17 @@ class OwnReferencesApiTest {
 
   @Test
   void whatItWouldDoIsToldAndNothingIsKept() throws Exception {
-    file(SLIP, false)
+    sent("marks/look", "{\"specimen\":" + KNIFE + ",\"slip\":" + SLIP + "}")
         .andExpect(status().isOk())
-        .andExpect(jsonPath("$.isNew").value(true))
-        .andExpect(jsonPath("$.before.headline").value(containsString("not on file")))
-        .andExpect(jsonPath("$.after.headline").value(containsString("Grimblove")))
-        .andExpect(jsonPath("$.after.held").value(greaterThan(0.9)));
+        .andExpect(jsonPath("$.problems", hasSize(0)))
+        .andExpect(jsonPath("$.filed.isNew").value(true))
+        .andExpect(jsonPath("$.filed.before.headline").value(containsString("not on file")))
+        .andExpect(jsonPath("$.filed.after.headline").value(containsString("Grimblove")))
+        .andExpect(jsonPath("$.filed.after.held").value(greaterThan(0.9)));
+    sent("marks/look", "{\"specimen\":" + KNIFE + ",\"slip\":{\"maker\":\"Grimblove\"}}")
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.problems[*].field", hasItem("lines")))
+        .andExpect(jsonPath("$.filed").doesNotExist());
 
     assertThat(desk.own()).isNull();
     assertThat(own.steps()).allMatch(FiledStep::undone);
@@ -95,7 +100,7 @@ class OwnReferencesApiTest {
 
   @Test
   void onFileItIsHeardAtOnceAndComesOffAgain() throws Exception {
-    file(SLIP, true).andExpect(status().isOk());
+    file(SLIP).andExpect(status().isOk());
     examined().andExpect(jsonPath("$.dating.makers[0].label").value("Grimblove"));
     web.perform(get("/api/own/steps"))
         .andExpect(jsonPath("$[-1].maker").value("Grimblove"))
@@ -112,11 +117,11 @@ class OwnReferencesApiTest {
 
   @Test
   void anyStepsAndThenUndoGiveTheSameBytes() throws Exception {
-    file(SLIP, true);
+    file(SLIP);
     String one = desk.own();
-    file(SLIP.replace("TARNSEY\"]", "TARNSEY INOX\"]").replace("1903", "1919"), true);
+    file(SLIP.replace("TARNSEY\"]", "TARNSEY INOX\"]").replace("1903", "1919"));
     String two = desk.own();
-    file(SLIP.replace("\"maker\":\"Grimblove\"", "\"maker\":\"Veldrake Knife Works\""), true);
+    file(SLIP.replace("\"maker\":\"Grimblove\"", "\"maker\":\"Veldrake Knife Works\""));
 
     own.undo();
     assertThat(desk.own()).isEqualTo(two);
@@ -124,13 +129,13 @@ class OwnReferencesApiTest {
     assertThat(desk.own()).isEqualTo(one);
     own.redo();
     assertThat(desk.own()).isEqualTo(two);
-    file(SLIP.replace("\"maker\":\"Grimblove\"", "\"maker\":\"Grimblove Sons\""), true);
+    file(SLIP.replace("\"maker\":\"Grimblove\"", "\"maker\":\"Grimblove Sons\""));
     assertThat(own.steps()).hasSize(3).noneMatch(FiledStep::undone);
   }
 
   @Test
   void whatWasChangedSinceIsNotUndone() throws Exception {
-    file(SLIP, true);
+    file(SLIP);
     String changed = desk.own().replace("Tarnsey", "Tarnsey Bridge");
     desk.bring("own.yaml", changed, true);
 
@@ -143,10 +148,10 @@ class OwnReferencesApiTest {
 
   @Test
   void whatIsWrongIsToldByItsField() throws Exception {
-    file(SLIP.replace("\"GRIMBLOVE\",\"TARNSEY\"]", "\"GRIM_LOVE\"]"), true)
+    file(SLIP.replace("\"GRIMBLOVE\",\"TARNSEY\"]", "\"GRIM_LOVE\"]"))
         .andExpect(status().isBadRequest())
         .andExpect(jsonPath("$.problems[0].field").value("lines[0]"));
-    file(SLIP.replace("\"region\":\"UK\",", ""), true)
+    file(SLIP.replace("\"region\":\"UK\",", ""))
         .andExpect(status().isBadRequest())
         .andExpect(jsonPath("$.problems[0].field").value("region"));
     assertThat(desk.own()).isNull();
@@ -154,7 +159,7 @@ class OwnReferencesApiTest {
 
   @Test
   void aMakerOfAnotherPackIsShownWithWhatIsAdded() throws Exception {
-    file(SLIP.replace("\"maker\":\"Grimblove\"", "\"maker\":\"Veldrake Knife Works\""), true)
+    file(SLIP.replace("\"maker\":\"Grimblove\"", "\"maker\":\"Veldrake Knife Works\""))
         .andExpect(jsonPath("$.isNew").value(false));
 
     web.perform(get("/api/makers"))
@@ -162,6 +167,6 @@ class OwnReferencesApiTest {
             jsonPath(
                 "$.packs[0].makers[?(@.id=='veldrake')].marks[*].lines[0]", hasItem("GRIMBLOVE")))
         .andExpect(jsonPath("$.packs[0].sources[*].label", hasItem("A list of small firms")))
-        .andExpect(jsonPath("$.packs[?(@.id=='" + OwnPack.ID + "')]", hasSize(1)));
+        .andExpect(jsonPath("$.packs[?(@.id=='" + OwnPack.ID + "')].added", contains(1)));
   }
 }

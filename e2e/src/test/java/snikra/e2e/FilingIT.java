@@ -1,0 +1,109 @@
+package snikra.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A real tray begins without makers: the first goes on file from the first knife. */
+class FilingIT {
+  @TempDir Path data;
+
+  @Test
+  void anUnknownMarkGoesOnFileByKeysInFewActionsAndTheVerdictMoves() {
+    try (App app = App.start(data);
+        Chromium chromium = new Chromium()) {
+      Page page = chromium.page(1280, 800);
+      BenchPage bench = markedKnife(app, page);
+      assertThat(bench.opinion()).containsText("A British maker not on file");
+
+      int actions = 0;
+      button(page, "Put this mark on file").press("Enter");
+      actions++;
+      Locator slip = page.getByRole(AriaRole.DIALOG);
+      assertThat(slip.getByLabel("Line 2 of the mark side")).hasValue("SKEL\u00b7Y");
+      slip.getByLabel("Maker").pressSequentially("Grimblove");
+      actions++;
+      slip.getByLabel("Line 2 of the mark side").fill("SKELBY");
+      actions++;
+      slip.getByLabel("How it was marked").selectOption("struck");
+      actions++;
+      slip.getByLabel("until").fill("1926");
+      slip.getByLabel("until").press("Tab");
+      actions++;
+      assertThat(slip.getByTestId("what-it-does")).containsText("Grimblove made it");
+      button(page, "Put it on file").press("Enter");
+      actions++;
+      assertThat(bench.opinion()).containsText("Grimblove");
+      assertThat(page.getByTestId("readings")).containsText("GRIMBLOVE");
+      assertThat(actions).isLessThan(12);
+
+      page.locator("li")
+          .filter(new Locator.FilterOptions().setHasText("The mark of Grimblove is on file."))
+          .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Undo"))
+          .press("Enter");
+      assertThat(page.getByText("It is off the file again.").first()).isVisible();
+      assertThat(bench.opinion()).containsText("A British maker not on file");
+      assertThat(chromium.complaints).isEmpty();
+    }
+    // What is on file outlasts the application, and so does the way back and forth.
+    try (App app = App.start(data);
+        Chromium chromium = new Chromium()) {
+      Page page = chromium.page(390, 844);
+      page.navigate(app.url("/makers"));
+      page.getByText("What I put on file").press("Enter");
+      button(page, "Put GRIMBLOVE SKELBY back").press("Enter");
+      assertThat(page.getByText("My own references")).isVisible();
+      assertThat(page.getByText("1 maker, 1 mark")).isVisible();
+      page.navigate(app.url("/tray"));
+      page.locator("a[data-knife]").first().click();
+      assertThat(new BenchPage(page).opinion()).containsText("Grimblove");
+      assertThat(chromium.complaints).isEmpty();
+    }
+  }
+
+  @Test
+  void onAPhoneWhatIsMissingIsSaidAndNothingIsKept() {
+    try (App app = App.start(data);
+        Chromium chromium = new Chromium()) {
+      Page page = chromium.page(390, 844);
+      markedKnife(app, page);
+      button(page, "Put this mark on file").click();
+      button(page, "Put it on file").click();
+      Locator slip = page.getByRole(AriaRole.DIALOG);
+      assertThat(slip.getByText("nothing: must be given.").first()).isVisible();
+      assertThat(slip.getByText("must have all its letters")).isVisible();
+      assertThat(slip.getByLabel("Maker")).isFocused();
+      slip.getByLabel("Maker").fill("Grimblove");
+      assertThat(slip.getByLabel("Maker")).not().hasAttribute("aria-invalid", "true");
+      page.keyboard().press("Escape");
+      assertThat(slip).isHidden();
+      assertThat(button(page, "Put this mark on file")).isFocused();
+      page.navigate(app.url("/makers"));
+      assertThat(page.getByText("My own references")).hasCount(0);
+    }
+  }
+
+  private static BenchPage markedKnife(App app, Page page) {
+    page.navigate(app.url("/tray"));
+    page.getByRole(AriaRole.MAIN)
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("New knife"))
+        .press("Enter");
+    BenchPage bench = new BenchPage(page).go("Marks");
+    bench.field("Line 1 of the mark").pressSequentially("GRIMBLOVE");
+    bench.field("Line 2 of the mark").pressSequentially("SKEL.Y");
+    bench.field("Line 3 of the mark").pressSequentially("ENGLAND");
+    bench.field("Line 3 of the mark").press("Enter");
+    bench.go("Frame").choose("Liners", "Liners of brass").go("Marks").saved();
+    return bench;
+  }
+
+  private static Locator button(Page page, String name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+  }
+}
