@@ -57,8 +57,8 @@ class FilingIT {
       Page page = chromium.page(390, 844);
       page.navigate(app.url("/makers"));
       page.getByText("What I put on file").press("Enter");
-      button(page, "Put GRIMBLOVE SKELBY back").press("Enter");
-      assertThat(page.getByText("My own references")).isVisible();
+      button(page, "Put GRIMBLOVE SKELBY ENGLAND back").press("Enter");
+      assertThat(page.getByText("My own references").first()).isVisible();
       assertThat(page.getByText("1 maker, 1 mark")).isVisible();
       page.navigate(app.url("/tray"));
       page.locator("a[data-knife]").first().click();
