@@ -158,7 +158,7 @@ class AccessIT {
       check(page, station);
     }
     bench.go("Marks").press("Put this mark on file");
-    assertThat(page.getByTestId("what-it-does")).isVisible();
+    assertThat(button(page, "Put it on file")).isVisible();
     check(page, "a mark to put on file");
     page.keyboard().press("Escape");
     bench.go("Handle").field("Handle material").click();
