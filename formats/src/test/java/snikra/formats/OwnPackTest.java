@@ -117,6 +117,13 @@ class OwnPackTest {
   }
 
   @Test
+  void theYearsGiveAsMuchAsTheirRateSays() {
+    ReferenceShelf judged = SHELF.judgedBy(SHELF.judgement().with("filing.give", 9));
+
+    assertThat(EXAMINER.with(judged).slip(knife()).orElseThrow().give()).isEqualTo(9);
+  }
+
+  @Test
   void noLettersNoSlip() {
     Specimen bare = SpecimenFormat.read("{}", SHELF);
 
