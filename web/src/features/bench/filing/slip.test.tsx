@@ -108,6 +108,22 @@ test("kept too early it says what is missing, and no more once that is there", a
   await waitFor(() => expect(screen.queryByText("nothing: must be given.")).toBeNull());
 });
 
+test("whichever line lacks letters, its side says so, an etch read on the knife too", async () => {
+  const amiss = ["lines[4]", "etch[0]"].map((field) => ({
+    field,
+    given: "A_",
+    accepted: `must have all its letters in ${field}`,
+  }));
+  vi.spyOn(api, "slip").mockResolvedValue({ ...first, etch: ["BE_T"] });
+  vi.spyOn(api, "lookMark").mockResolvedValue({ problems: amiss });
+  vi.spyOn(api, "fileMark").mockRejectedValue(new Refused(400, "That cannot be used.", amiss));
+  await open();
+  await userEvent.click(screen.getByRole("button", { name: "Put it on file" }));
+  expect(await screen.findByText("Must have all its letters in lines[4].")).toBeTruthy();
+  expect(screen.getByText("Must have all its letters in etch[0].")).toBeTruthy();
+  expect(field("Line 1 of the etch").value).toBe("BE\u00b7T");
+});
+
 test("on file the slip closes, and undo takes the mark off again", async () => {
   const file = vi.spyOn(api, "fileMark").mockResolvedValue(told);
   const undo = vi.spyOn(api, "undoOwn").mockResolvedValue([]);

@@ -44,7 +44,9 @@ export function Slip({
     onClose();
     await turn(filed, `The mark of ${slip.maker} is on file.`, undo);
   };
-  const fields = { slip, set, book, problem };
+  const lettersAmiss = (side: Side) =>
+    problems.find((p) => p.field === side || p.field.startsWith(`${side}[`));
+  const fields = { slip, set, book, problem, lettersAmiss };
   return (
     <Dialog open onClose={onClose} from={from} title="Put this mark on file">
       <form ref={form} onSubmit={keep}>
@@ -68,11 +70,15 @@ export function Slip({
   );
 }
 
+type Side = "lines" | "pile" | "etch";
+
 interface Part {
   slip: Draft;
   set: (what: Draft) => void;
   book: Book;
   problem: (field: string) => Problem | undefined;
+  /** What is amiss with the letters of a side, whichever line it is. */
+  lettersAmiss: (side: Side) => Problem | undefined;
 }
 
 /** Whose mark it is; of a maker not on file yet, also where it worked. */
@@ -126,17 +132,22 @@ function Whose({ slip, set, book, problem }: Part) {
 }
 
 /** What is struck where, with every letter. */
-function Struck({ slip, set, book, problem }: Part) {
-  const letters = (face: "lines" | "pile" | "etch") =>
-    problem(`${face}[0]`) ?? problem(`${face}[1]`) ?? problem(`${face}[2]`) ?? problem(face);
+function Struck({ slip, set, book, problem, lettersAmiss }: Part) {
+  const letters = (face: Side) => lettersAmiss(face)?.accepted;
   return (
     <div className="mt-3 grid gap-x-5 gap-y-2 sm:grid-cols-2">
-      <Letters name="Mark side" told={letters("lines")?.accepted}>
+      <Letters name="Mark side" told={letters("lines")}>
         <Lines of="of the mark side" lines={slip.lines ?? []} onChange={(lines) => set({ lines })} />
       </Letters>
-      <Letters name="Pile side" told={letters("pile")?.accepted}>
+      <Letters name="Pile side" told={letters("pile")}>
         <Lines of="of the pile side" lines={slip.pile ?? []} onChange={(pile) => set({ pile })} />
       </Letters>
+      {/* Read on the knife, it may have lost letters like the others. */}
+      {(slip.etch ?? []).length > 0 && (
+        <Letters name="Flat of the blade" told={letters("etch")}>
+          <Lines of="of the etch" lines={slip.etch ?? []} onChange={(etch) => set({ etch })} />
+        </Letters>
+      )}
       <Field label="How it was marked" problem={problem("technique")}>
         {(ids) => (
           <Select
