@@ -71,6 +71,7 @@ const field = (name: string) => screen.getByRole("textbox", { name }) as HTMLInp
 
 test("the slip comes filled in from the knife, and says nothing of what is missing before it is kept", async () => {
   await open();
+  expect(document.activeElement).toBe(screen.getByRole("combobox", { name: "Maker" }));
   expect(field("Line 1 of the mark side").value).toBe("GRIM\u00b7LOVE");
   expect(field("In use from").value).toBe("1903");
   expect(field("Which, by name").value).toBe("My own knives");

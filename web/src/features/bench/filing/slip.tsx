@@ -96,6 +96,8 @@ function Whose({ slip, set, book, problem }: Part) {
             <input
               {...ids}
               className="entry"
+              // biome-ignore lint/a11y/noAutofocus: one opened the slip to write, and a space on Close would close it
+              autoFocus
               list="slip-makers"
               autoComplete="off"
               maxLength={120}
