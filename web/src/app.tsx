@@ -24,6 +24,7 @@ const JudgementPage = lazy(() =>
   import("./features/makers/judgement").then((m) => ({ default: m.JudgementPage })),
 );
 const WordsPage = lazy(() => import("./features/words").then((m) => ({ default: m.WordsPage })));
+const ProvenanceSheet = lazy(() => import("./features/story").then((m) => ({ default: m.ProvenanceSheet })));
 const ConditionReport = lazy(() => import("./features/report").then((m) => ({ default: m.ConditionReport })));
 const SchoolsPage = lazy(() => import("./features/schools").then((m) => ({ default: m.SchoolsPage })));
 const LedgerPage = lazy(() => import("./features/ledger").then((m) => ({ default: m.LedgerPage })));
@@ -129,6 +130,7 @@ function Sheet() {
               <Route path="/bench/:id" element={<Bench book={book.data} />} />
               <Route path="/bench/:id/verdict" element={<VerdictSheet book={book.data} />} />
               <Route path="/bench/:id/condition" element={<ConditionReport book={book.data} />} />
+              <Route path="/bench/:id/story" element={<ProvenanceSheet book={book.data} />} />
               <Route path="/bench/:id/journal" element={<JournalPage book={book.data} />} />
               <Route path="/bench/:id/resembles" element={<Resembles book={book.data} />} />
               <Route path="/tray" element={<Tray book={book.data} onNew={newKnife} />} />

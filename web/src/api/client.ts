@@ -178,6 +178,8 @@ export const api = {
   ledgerHistory: (id: string) =>
     answered(client.GET("/api/ledger/{id}/history", { params: { path: { id } } })),
   topPrice: (body: Body<"/api/top-price", "post">) => answered(client.POST("/api/top-price", { body })),
+  story: (body: Body<"/api/story", "post">, signal?: AbortSignal) =>
+    answered(client.POST("/api/story", { body, signal })),
   priceCountries: () => answered(client.GET("/api/price-then/countries")),
   priceThen: (query: { country: string; amount: string; year: number; unit?: string; worth?: number }) =>
     answered(client.GET("/api/price-then", { params: { query } })),

@@ -212,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/story": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["story"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sales": {
         parameters: {
             query?: never;
@@ -1484,6 +1500,33 @@ export interface components {
             feature?: string;
             values: string[];
             text: string;
+        };
+        Chain: {
+            tenures: components["schemas"]["ChainTenure"][];
+            gaps: components["schemas"]["ChainBlank"][];
+        };
+        ChainBlank: {
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            first: boolean;
+        };
+        ChainStretch: {
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+        };
+        ChainTenure: {
+            holder?: string;
+            own: boolean;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            surely?: components["schemas"]["ChainStretch"];
+            events: number[];
         };
         Change: {
             path: string;
@@ -3071,6 +3114,44 @@ export interface components {
                 [key: string]: string;
             };
         };
+        StoryReading: {
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            made?: components["schemas"]["Span"];
+            links: components["schemas"]["StoryReadingStoryLink"][];
+            chain: components["schemas"]["Chain"];
+            holders: string[];
+            toldGaps: string[];
+            questions: components["schemas"]["VerdictFinding"][];
+        };
+        StoryReadingReconciling: {
+            /** @enum {string} */
+            kind: "as-made" | "old-style" | "part-replaced" | "older-part" | "mark-untrusted" | "two-at-once" | "misjudged" | "untrue" | "all-else";
+            part?: string;
+            /** Format: double */
+            chance: number;
+            text: string;
+        };
+        StoryReadingStoryLink: {
+            when?: string;
+            /** Format: int32 */
+            from?: number;
+            /** Format: int32 */
+            to?: number;
+            /** Format: double */
+            alone: number;
+            /** Format: double */
+            chance: number;
+            doubted: boolean;
+            with: number[];
+            text: string;
+            ways: components["schemas"]["StoryReadingReconciling"][];
+        };
+        StoryRequest: {
+            specimen: components["schemas"]["Specimen"];
+        };
         Summary: {
             title: string;
             tradeTitle: string;
@@ -3884,6 +3965,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TopPrice"];
+                };
+            };
+        };
+    };
+    story: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StoryRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StoryReading"];
                 };
             };
         };

@@ -35,7 +35,7 @@ export function Rows<T>({
               </legend>
               {children(entry, (changed) => onChange(entries.map((o, k) => (k === i ? changed : o))), i)}
               <div className="col-span-full flex items-baseline justify-between gap-4 text-[0.78125rem]/4 text-ink2">
-                <span>{note?.(i)}</span>
+                <div className="min-w-0">{note?.(i)}</div>
                 <button
                   type="button"
                   className="min-h-6 shrink-0 hover:underline"

@@ -1,8 +1,11 @@
 // @vitest-environment happy-dom
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { useState } from "react";
-import { afterEach, expect, test } from "vitest";
-import type { Book, Specimen, StoryEvent } from "../../../api/types";
+import { MemoryRouter, Route, Routes } from "react-router";
+import { afterEach, beforeEach, expect, test, vi } from "vitest";
+import { api } from "../../../api/client";
+import type { Book, Specimen, StoryEvent, StoryTold } from "../../../api/types";
 import { PreferencesProvider } from "../../../preferences";
 import type { Knife } from "../use-knife";
 import { StoryStation } from "./story";
@@ -28,17 +31,48 @@ function Story({ first }: { first: StoryEvent[] }) {
   note = specimen.note;
   const knife = { specimen, problems: [], change: setSpecimen } as unknown as Knife;
   return (
-    <PreferencesProvider>
-      <StoryStation knife={knife} book={book} />
-    </PreferencesProvider>
+    <QueryClientProvider client={new QueryClient()}>
+      <MemoryRouter initialEntries={["/bench/k1"]}>
+        <PreferencesProvider>
+          <Routes>
+            <Route path="/bench/:id" element={<StoryStation knife={knife} book={book} />} />
+          </Routes>
+        </PreferencesProvider>
+      </MemoryRouter>
+    </QueryClientProvider>
   );
 }
+
+const TOLD: StoryTold = {
+  from: 1910,
+  to: 2026,
+  links: [
+    {
+      alone: 0.7,
+      chance: 0.1,
+      doubted: true,
+      with: [],
+      text: "The knife speaks against it.",
+      ways: [{ kind: "untrue", chance: 0.9, text: "It tells of another knife." }],
+    },
+  ],
+  chain: { tenures: [{ holder: "Ada", own: false, from: 1917, to: 1917, events: [0] }], gaps: [] },
+  holders: ["Ada"],
+  toldGaps: [],
+  questions: [],
+};
 
 const choose = (label: string, value: string) =>
   fireEvent.change(screen.getByLabelText(label), { target: { value } });
 const WHAT = "Such a knife is shown with";
 
-afterEach(cleanup);
+beforeEach(() => {
+  vi.spyOn(api, "story").mockResolvedValue(TOLD);
+});
+afterEach(() => {
+  cleanup();
+  vi.restoreAllMocks();
+});
 
 test("only an advertisement is asked what it shows", () => {
   render(<Story first={[{ kind: "bought", source: "dealer" }]} />);
@@ -83,4 +117,26 @@ test("a note is kept when its field is left, and is nothing at all where it is e
   fireEvent.change(field, { target: { value: "  " } });
   fireEvent.blur(field);
   expect(note).toBeUndefined();
+});
+
+test("each event says how far it holds, and who had it stands on the years of the knife", async () => {
+  render(<Story first={[{ kind: "held", source: "family", date: "1917", holder: "Ada" }]} />);
+  expect(await screen.findByText("The knife speaks against it.")).toBeTruthy();
+  expect(screen.getByLabelText("How both can be").textContent).toBe("It tells of another knife.");
+  expect(screen.getByLabelText("Who had it").textContent).toContain("Ada");
+  expect(screen.getByText("Provenance sheet to print").getAttribute("href")).toBe("/bench/k1/story");
+});
+
+test("a knife without a story is held against nothing", () => {
+  render(<Story first={[]} />);
+  expect(api.story).not.toHaveBeenCalled();
+  expect(screen.queryByText("Provenance sheet to print")).toBeNull();
+});
+
+test("what cannot be worked out leaves the events to be mended", async () => {
+  vi.spyOn(api, "story").mockRejectedValue(new Error("no"));
+  render(<Story first={[{ kind: "held", source: "family", date: "1917" }]} />);
+  await vi.waitFor(() => expect(api.story).toHaveBeenCalled());
+  expect(screen.getByLabelText("Holder")).toBeTruthy();
+  expect(screen.queryByLabelText("Who had it")).toBeNull();
 });

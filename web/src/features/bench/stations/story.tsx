@@ -1,9 +1,13 @@
 import { useState } from "react";
+import { Link, useParams } from "react-router";
 import type { Problem, StoryEvent } from "../../../api/types";
 import { sentence } from "../../../format";
 import { Field } from "../../../ui/field";
 import { Select } from "../../../ui/select";
 import { TextField } from "../../../ui/text-field";
+import { StoryAxis } from "../../story/axis";
+import { HeldAgainst } from "../../story/held";
+import { useStory } from "../../story/use-story";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { DateEntry } from "./date-entry";
@@ -47,12 +51,24 @@ function KnifeNote({ knife }: Pick<StationProps, "knife">) {
 
 /** Where it has been: holders and events with dates as uncertain as they are, each with its source. */
 export function StoryStation({ knife, book }: StationProps) {
+  const { id } = useParams();
+  const told = useStory(knife.specimen.story.length > 0 ? knife.specimen : undefined);
   return (
     <div className="mt-1">
       <p className="text-ink2">
         Dates as you would write them: c. 1936, 1930s, May 1936, before 1936, 1917-1919. A story counts as
         much as its source, and may contradict the knife.
       </p>
+      {told.data && knife.specimen.story.length > 0 && (
+        <>
+          <StoryAxis story={told.data} />
+          {id && (
+            <Link to={`/bench/${id}/story`} className="inline-block min-h-6 underline">
+              Provenance sheet to print
+            </Link>
+          )}
+        </>
+      )}
       <KnifeNote knife={knife} />
       <Rows<StoryEvent>
         entries={knife.specimen.story}
@@ -60,6 +76,7 @@ export function StoryStation({ knife, book }: StationProps) {
         add="Add an event"
         empty="Nothing known. Where did it come from?"
         blank={{ kind: "bought", source: "own-record" }}
+        note={(i) => <HeldAgainst link={told.data?.links[i]} />}
         onChange={(story) => knife.change((s) => ({ ...s, story }))}
       >
         {(event, set, i) => (

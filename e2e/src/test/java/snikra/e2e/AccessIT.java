@@ -138,6 +138,9 @@ class AccessIT {
     page.navigate(page.url().replace("/verdict", "/condition"));
     assertThat(page.getByText("Condition report")).isVisible();
     check(page, "condition report");
+    page.navigate(page.url().replace("/condition", "/story"));
+    assertThat(page.getByLabel("Who had it")).isVisible();
+    check(page, "provenance sheet");
     page.getByText("To the bench").click();
     assertThat(page.getByTestId("opinion")).isVisible();
     page.getByText("Journal").click();

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import snikra.core.examination.Examiner;
+import snikra.core.examination.StoryReading;
 import snikra.core.examination.Verdict;
 import snikra.core.judgement.Judgement;
 import snikra.core.provenance.StoryEvent;
@@ -219,7 +220,10 @@ class JudgementTest {
               + Stream.of(StoryEvent.Source.values())
                   .map(s -> "{\"kind\":\"held\",\"date\":\"1917\",\"source\":\"" + s + "\"}")
                   .collect(Collectors.joining(","))
-              + "]}");
+              + "]}",
+          "{\"story\":[{\"kind\":\"held\",\"date\":\"1880\",\"source\":\"dealer\"}]}",
+          "{\"story\":[{\"kind\":\"held\",\"date\":\"1917\",\"source\":\"family\"},"
+              + "{\"kind\":\"bought\",\"date\":\"1940\",\"source\":\"document\"}]}");
 
   private static String named(
       String frame, int mm, int springs, String bolsters, String... blades) {
@@ -293,6 +297,9 @@ class JudgementTest {
     verdict.originality().findings().forEach(f -> out.append(f.id()).append(f.probability()));
     verdict.value().sales().forEach(s -> out.append(s.weight()).append(s.trust()));
     verdict.value().costs().forEach(c -> out.append(c.share()));
+    StoryReading story = examiner.story(specimen);
+    story.links().forEach(l -> out.append(l.doubted()).append(l.text()));
+    out.append(story.toldGaps());
     verdict.sketch().blades().forEach(b -> out.append(b.left()));
     verdict.dating().lookNext().forEach(l -> out.append(l.feature()).append(l.bits()));
     examiner

@@ -1,6 +1,7 @@
 package snikra.core.dating;
 
 import java.util.List;
+import java.util.Set;
 import snikra.core.dating.DatingVerdict.ClueInfluence;
 import snikra.core.dating.DatingVerdict.Explanation;
 import snikra.core.dating.DatingVerdict.StateProbability;
@@ -57,6 +58,11 @@ public final class DatingModel {
   /** The verdict without the influence of each clue and without what to look at next. */
   public DatingVerdict dateBriefly(Evidence evidence) {
     return date(evidence, Told.BRIEFLY);
+  }
+
+  /** How far these statements hold of a knife, all else it shows taken together. */
+  public List<StoryTruth> truths(Evidence evidence, Set<String> statements) {
+    return new Truths(desk, evidence).of(statements);
   }
 
   private DatingVerdict date(Evidence evidence, Told told) {

@@ -193,6 +193,14 @@ final class Desk {
     return s.reliability() * right + (1 - s.reliability()) * byChance;
   }
 
+  /**
+   * How likely a knife made by this maker is said rightly, not by chance, to be by another or it.
+   */
+  double rightlyNamed(Evidence.Statement s, @Nullable Maker maker) {
+    double right = s.maker().equals(maker == null ? null : maker.id()) ? 1 : ruledOut;
+    return s.reliability() * right / named(s, maker);
+  }
+
   /** P(year | a knife of this model), against a model made in any year alike. */
   double[] run(History.Model model) {
     return runs.get(model);

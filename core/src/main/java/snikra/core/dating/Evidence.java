@@ -82,6 +82,20 @@ public record Evidence(
         lookedInVain);
   }
 
+  /** The same with one statement taken for true. */
+  Evidence believing(String id) {
+    return new Evidence(
+        marks,
+        observed,
+        statements.stream().map(s -> s.id().equals(id) ? s.believed(1) : s).toList(),
+        number,
+        codes,
+        found,
+        shown,
+        facesLeft,
+        lookedInVain);
+  }
+
   /** The same but for the marks. */
   Evidence unmarked() {
     return new Evidence(
@@ -200,6 +214,18 @@ public record Evidence(
         double reliability,
         String why) {
       this(id, station, heading, label, notBefore, byYear, null, reliability, why);
+    }
+
+    /** The same, believed so far. */
+    Statement believed(double trust) {
+      return new Statement(
+          id, station, heading, label, notBefore, byYear, years, regions, maker, usual, designs,
+          trust, why);
+    }
+
+    /** Whether it says of which years or of which country the knife is. */
+    boolean isOfOrigin() {
+      return isDated() || regions != null;
     }
 
     /** Whether the knife can be of this year. */

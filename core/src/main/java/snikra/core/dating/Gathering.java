@@ -1,6 +1,7 @@
 package snikra.core.dating;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -223,26 +224,51 @@ public final class Gathering {
     return knife.marks().stream().noneMatch(m -> m.blade() == blade && m.face() == face);
   }
 
+  /** What one witness says, with the places of the events it is told in. */
+  private record Witness(Statement said, List<Integer> events) {}
+
+  /**
+   * In which statement each event of a knife's story is told: what one witness tells stands or
+   * falls together.
+   *
+   * @return by event the id of the statement, null where it says nothing the knife could speak of
+   */
+  public static List<@Nullable String> toldIn(Specimen knife, ReferenceShelf shelf) {
+    @Nullable String[] in = new String[knife.story().size()];
+    for (Witness w : new Gathering(knife, shelf).witnesses()) {
+      w.events.forEach(e -> in[e] = w.said.id());
+    }
+    return Arrays.asList(in);
+  }
+
+  private List<Statement> told() {
+    return witnesses().stream().map(Witness::said).toList();
+  }
+
   // Sources that disagree all stay in, each with the weight of its word. Who tells a thing again is
   // no second witness, and many mouths of one rumour are one.
-  private List<Statement> told() {
-    Map<String, List<Statement>> byTeller = new LinkedHashMap<>();
+  private List<Witness> witnesses() {
+    Map<String, List<Witness>> byTeller = new LinkedHashMap<>();
     for (int i = 0; i < knife.story().size(); i++) {
       StoryEvent e = knife.story().get(i);
       Statement said = statement("story-" + (i + 1), e);
       if (said != null) {
-        byTeller.computeIfAbsent(teller(e, i), t -> new ArrayList<>()).add(said);
+        byTeller
+            .computeIfAbsent(teller(e, i), t -> new ArrayList<>())
+            .add(new Witness(said, List.of(i)));
       }
     }
-    List<Statement> out = new ArrayList<>();
-    for (List<Statement> ofOne : byTeller.values()) {
-      Statement together = ofOne.get(0);
-      for (Statement more : ofOne.subList(1, ofOne.size())) {
-        Statement both = together.and(more).orElse(null);
+    List<Witness> out = new ArrayList<>();
+    for (List<Witness> ofOne : byTeller.values()) {
+      Witness together = ofOne.get(0);
+      for (Witness more : ofOne.subList(1, ofOne.size())) {
+        Statement both = together.said.and(more.said).orElse(null);
         if (both == null) {
           out.add(more);
         } else {
-          together = both;
+          List<Integer> events = new ArrayList<>(together.events);
+          events.addAll(more.events);
+          together = new Witness(both, events);
         }
       }
       out.add(together);

@@ -1,6 +1,7 @@
 package snikra.core.dating;
 
 import java.util.List;
+import java.util.stream.Collectors;
 
 /** Years that together hold a share of the probability, in one or more closed pieces. */
 public record Span(double share, List<Piece> pieces) {
@@ -20,6 +21,13 @@ public record Span(double share, List<Piece> pieces) {
   /** How many years lie in the pieces. */
   public int years() {
     return pieces.stream().mapToInt(p -> p.to() - p.from() + 1).sum();
+  }
+
+  /** Piece by piece, as years are written: 1915–1921, 1952–2026. */
+  public String written() {
+    return pieces.stream()
+        .map(p -> p.from() == p.to() ? "" + p.from() : p.from() + "\u2013" + p.to())
+        .collect(Collectors.joining(", "));
   }
 
   /** First year of all pieces. */

@@ -267,6 +267,12 @@ public final class Examiner {
     return box == null ? null : box.judge(knife, shelf.clues());
   }
 
+  /** The story of a knife, held against the knife. */
+  public StoryReading story(Specimen knife) {
+    Evidence evidence = evidence(knife, namer.name(knife));
+    return new StoryReader(knife, evidence, dating, shelf, thisYear).read();
+  }
+
   /** What a knife is called by the strict school. */
   public String title(Specimen knife) {
     return namer.name(knife).title();

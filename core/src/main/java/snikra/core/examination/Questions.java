@@ -6,6 +6,7 @@ import java.util.Optional;
 import snikra.core.examination.Verdict.Finding;
 import snikra.core.measure.Measurement;
 import snikra.core.profile.BladeWear;
+import snikra.core.provenance.Chain;
 import snikra.core.provenance.EdtfDate;
 import snikra.core.provenance.StoryEvent;
 import snikra.core.reference.ReferenceShelf;
@@ -74,7 +75,7 @@ final class Questions {
   }
 
   // A date yet to come, and a knife that changed hands before the one it came from had it.
-  private static void story(Specimen knife, int thisYear, List<Finding> out) {
+  static void story(Specimen knife, int thisYear, List<Finding> out) {
     Integer heldFrom = null;
     for (StoryEvent e : knife.story()) {
       EdtfDate date = e.date();
@@ -98,6 +99,21 @@ final class Questions {
         heldFrom = date.earliestYear();
       }
     }
+    for (Chain.Both both : Chain.of(knife.story(), null, thisYear, thisYear).atOnce()) {
+      out.add(
+          Findings.of(
+              "story",
+              "two-holders",
+              false,
+              name(both.one()),
+              name(both.other()),
+              "" + both.years().from(),
+              "" + both.years().to()));
+    }
+  }
+
+  private static String name(Chain.Tenure h) {
+    return h.holder() == null ? "somebody not named" : h.holder();
   }
 
   private static void closedLength(Specimen knife, ReferenceShelf shelf, List<Finding> out) {

@@ -127,6 +127,17 @@ public record EdtfDate(String written, int earliestYear, int latestYear) {
 
   private static final Set<String> SEASONS = Set.of("21", "22", "23", "24");
 
+  /** Whether it goes back without end: by 1936. */
+  public boolean isOpenBefore() {
+    return earliestYear == FIRST_YEAR;
+  }
+
+  /** Whether it is a stretch of time and not one point that may lie anywhere in it. */
+  public boolean isThroughout() {
+    boolean isOpen = isOpenBefore() || latestYear == LAST_YEAR;
+    return !isOpen && (written.contains("/") || written.startsWith("{"));
+  }
+
   /** The last year it can mean, where none is later than this one: an open end runs until today. */
   public int latestBy(int thisYear) {
     return Math.max(earliestYear, Math.min(latestYear, thisYear));

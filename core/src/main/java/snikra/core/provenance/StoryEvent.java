@@ -52,6 +52,11 @@ public record StoryEvent(
       return this == BOUGHT || this == GIVEN || this == INHERITED;
     }
 
+    /** Whether it came from the one who had it before, so that nothing lies between. */
+    public boolean isFromTheOneBefore() {
+      return this == GIVEN || this == INHERITED;
+    }
+
     @Override
     public String toString() {
       return name().toLowerCase(Locale.ROOT);

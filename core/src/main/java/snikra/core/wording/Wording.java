@@ -21,6 +21,14 @@ public final class Wording {
         : words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
   }
 
+  /** A probability in whole hundredths, but never none and never all where it is not. */
+  public static String chance(double probability) {
+    long hundredths = Math.round(100 * probability);
+    return hundredths == 0 && probability > 0
+        ? "under 1%"
+        : hundredths == 100 && probability < 1 ? "over 99%" : hundredths + "%";
+  }
+
   /** A probability in whole hundredths. */
   public static String percent(double probability) {
     return Math.round(100 * probability) + "%";

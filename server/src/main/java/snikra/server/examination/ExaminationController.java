@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Problem;
+import snikra.core.examination.StoryReading;
 import snikra.core.examination.Verdict;
 import snikra.core.reference.Maker;
 import snikra.core.specimen.Specimen;
@@ -83,6 +84,24 @@ class ExaminationController {
           List.of(new Problem("specimen", "no sale of a like knife", "must have a value first")));
     }
     return top;
+  }
+
+  /**
+   * What is sent to hold a story against its knife.
+   *
+   * @param specimen the knife with its story
+   */
+  record StoryRequest(Specimen specimen) {}
+
+  /** The story of a knife on its own years, each link held against all else the knife shows. */
+  @PostMapping(path = "/api/story", consumes = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      required = true,
+      content = @Content(schema = @Schema(implementation = StoryRequest.class)))
+  StoryReading story(@RequestBody String body) {
+    Examiner with = desk.examiner();
+    return with.story(
+        SpecimenFormat.read(SpecimenFormat.parse(body).path("specimen"), with.shelf()));
   }
 
   private static TopPrice.Plan plan(JsonNode written) {

@@ -35,6 +35,7 @@ class PageController {
         "/bench/{id}",
         "/bench/{id}/verdict",
         "/bench/{id}/condition",
+        "/bench/{id}/story",
         "/bench/{id}/journal",
         "/bench/{id}/resembles",
         "/calibration",

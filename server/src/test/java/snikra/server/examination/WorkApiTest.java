@@ -66,6 +66,27 @@ class WorkApiTest {
   }
 
   @Test
+  void aStoryIsHeldAgainstItsKnife() throws Exception {
+    String carried =
+        "{\"specimen\":{\"seen\":{\"handle_material\":\"acetal\"},\"story\":[{\"kind\":\"held\","
+            + "\"date\":\"DATE\",\"holder\":\"Ada\",\"source\":\"family\"}]}}";
+    send(post("/api/story"), carried.replace("DATE", "1917"))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.links[0].doubted").value(true))
+        .andExpect(jsonPath("$.links[0].ways[0].kind").value("untrue"))
+        .andExpect(jsonPath("$.chain.tenures[0].holder").value("Ada"))
+        .andExpect(jsonPath("$.chain.tenures[0].surely.from").value(1917));
+    send(post("/api/story"), "{\"specimen\":{}}")
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.links.length()").value(0))
+        .andExpect(jsonPath("$.made").doesNotExist());
+    send(post("/api/story"), carried.replace("DATE", "whenever"))
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("story[0].date"))
+        .andExpect(jsonPath("$.problems[0].given").value("whenever"));
+  }
+
+  @Test
   void whatCannotBeLaidBesideAKnifeIsSaidSo() throws Exception {
     String one = keep(CAMP);
     String at = "/api/knives/" + one + "/resemblance?with=";

@@ -1,0 +1,131 @@
+import { useQuery } from "@tanstack/react-query";
+import { useEffect } from "react";
+import { useNavigate, useParams } from "react-router";
+import { api } from "../../api/client";
+import type { Book, SavedKnife, StoryTold, Verdict } from "../../api/types";
+import { money, percent, titleBy, years } from "../../format";
+import { useKeys } from "../../keys";
+import { usePreferences } from "../../preferences";
+import { BackOrPrint } from "../../ui/back-or-print";
+import { Failed } from "../../ui/failed";
+import { KnifeDrawn } from "../sheet/knife-drawn";
+import { StoryAxis } from "./axis";
+import { HeldAgainst } from "./held";
+import { useStory } from "./use-story";
+
+/** Where one knife has been, on a page to print: each link with its source and how sure it is. */
+export function ProvenanceSheet({ book }: { book: Book }) {
+  const { id = "" } = useParams();
+  const knife = useQuery({ queryKey: ["knife", id], queryFn: () => api.knife(id), staleTime: 0, gcTime: 0 });
+  const specimen = knife.data?.specimen;
+  const verdict = useQuery({
+    queryKey: ["verdict", id, knife.data?.version],
+    queryFn: () => api.examine({ specimen: specimen as SavedKnife["specimen"], without: [] }),
+    enabled: specimen !== undefined,
+  });
+  const story = useStory(specimen);
+  const failed = [knife, verdict, story].find((q) => q.isError);
+  if (failed)
+    return (
+      <Failed
+        what="The provenance sheet could not be made."
+        error={failed.error as Error}
+        onAgain={() => failed.refetch()}
+      />
+    );
+  if (!knife.data || !verdict.data || !story.data)
+    return <p className="voice p-6 text-ink3">Working it out.</p>;
+  return <Sheet knife={knife.data} verdict={verdict.data} story={story.data} book={book} />;
+}
+
+interface Of {
+  knife: SavedKnife;
+  verdict: Verdict;
+  story: StoryTold;
+  book: Book;
+}
+
+function Sheet({ knife, verdict, story, book }: Of) {
+  const { school } = usePreferences();
+  const navigate = useNavigate();
+  const { opinion } = verdict.dating;
+  const bench = `/bench/${knife.id}?at=story`;
+  const name = titleBy(school, verdict.pattern);
+  useKeys({ escape: () => navigate(bench), p: () => window.print() });
+  useEffect(() => {
+    document.title = `Provenance of ${knife.specimen.title ?? name} \u2013 Snikra`;
+  }, [knife.specimen.title, name]);
+  return (
+    <main className="sheet px-4 pt-3 pb-8 lg:px-6 print:p-0">
+      <header className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
+        <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">Provenance</h1>
+        <p className="text-ink2">
+          <span className="num">{knife.number}</span> {knife.specimen.title ?? name}, {name.toLowerCase()}.{" "}
+          {new Date().toLocaleDateString(undefined, { dateStyle: "long" })}
+        </p>
+        <BackOrPrint bench={bench} />
+      </header>
+      <div className="mt-2 grid gap-x-8 gap-y-3 md:grid-cols-[minmax(0,1fr)_minmax(0,2fr)] print:grid-cols-[minmax(0,1fr)_minmax(0,2fr)]">
+        <div className="min-w-0">
+          <KnifeDrawn sketch={verdict.sketch} book={book} label={name} />
+          <p className="mt-1 font-serif text-[1.0625rem]/6">{opinion.headline}</p>
+          <p className="num text-blue">
+            {years(opinion.years)}
+            {opinion.held !== undefined && <span className="text-ink2">, {percent(opinion.held)}%</span>}
+          </p>
+        </div>
+        <div className="min-w-0">
+          <StoryAxis story={story} />
+        </div>
+      </div>
+      {story.questions.length > 0 && (
+        <ul aria-label="To ask again" className="mt-2 text-lead">
+          {story.questions.map((q) => (
+            <li key={q.text}>{q.text}</li>
+          ))}
+        </ul>
+      )}
+      <Links knife={knife} story={story} book={book} />
+      <p className="mt-3 border-t border-rule pt-1 text-[0.78125rem]/4 text-ink2">
+        What is told is given as it was told. How far a link is so is an opinion from what the knife shows and
+        who says it; it proves no title. Where law, tax or export ask for proof, ask someone licensed.
+      </p>
+    </main>
+  );
+}
+
+function Links({ knife, story, book }: Omit<Of, "verdict">) {
+  if (knife.specimen.story.length === 0)
+    return <p className="voice mt-3 text-ink3">Nothing is known yet of where it has been.</p>;
+  const label = (choices: { id: string; label: string }[], id: string) =>
+    choices.find((c) => c.id === id)?.label ?? id;
+  return (
+    <ol aria-label="Links" className="mt-3 border-t border-ink">
+      {knife.specimen.story.map((e, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: an event is known by its place
+        <li key={i} className="grid gap-x-6 border-b border-rule py-1 sm:grid-cols-2 print:grid-cols-2">
+          <div className="min-w-0">
+            <p>
+              <span className="num text-ink2">{i + 1}</span> {label(book.choices.story, e.kind)}
+              {story.links[i]?.when && <span className="num">, {story.links[i]?.when}</span>}
+              {[e.holder, e.place]
+                .filter(Boolean)
+                .map((w) => `, ${w}`)
+                .join("")}
+              {e.price !== undefined && e.currency && `, ${money(e.price, e.currency)}`}.
+            </p>
+            <p className="text-ink2">
+              {[label(book.choices.source, e.source), e.teller && `told by ${e.teller}`]
+                .filter(Boolean)
+                .join(", ")}
+              .{e.note && ` ${e.note}`}
+            </p>
+          </div>
+          <div className="min-w-0 text-[0.84375rem]/5">
+            <HeldAgainst link={story.links[i]} />
+          </div>
+        </li>
+      ))}
+    </ol>
+  );
+}

@@ -1,0 +1,139 @@
+// @vitest-environment happy-dom
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { cleanup, render, screen, within } from "@testing-library/react";
+import { MemoryRouter, Route, Routes } from "react-router";
+import { afterEach, expect, test, vi } from "vitest";
+import { api } from "../../api/client";
+import type { Book, SavedKnife, StoryTold, Verdict } from "../../api/types";
+import { PreferencesProvider } from "../../preferences";
+import { ProvenanceSheet } from ".";
+import { StoryAxis } from "./axis";
+
+vi.mock("../sheet/knife-drawn", () => ({ KnifeDrawn: () => null }));
+
+const link = (text: string, doubted = false): StoryTold["links"][number] => ({
+  when: "about 1917",
+  alone: 0.7,
+  chance: 0.6,
+  doubted,
+  with: doubted ? [1] : [],
+  text,
+  ways: [],
+});
+const STORY: StoryTold = {
+  from: 1900,
+  to: 2026,
+  made: { share: 0.9, pieces: [{ from: 1950, to: 1960 }] },
+  links: [link("It goes with it."), link("It speaks against it.", true)],
+  chain: {
+    tenures: [
+      { own: true, from: 2001, to: 2026, surely: { from: 2001, to: 2026 }, events: [0] },
+      { holder: "Ada", own: false, from: 1912, to: 1922, events: [1] },
+    ],
+    gaps: [{ from: 1922, to: 2001, first: false }],
+  },
+  holders: ["In this collection", "Ada"],
+  toldGaps: ["1922 to 2001: nothing is known."],
+  questions: [{ station: "story", code: "two-holders", about: [], text: "Which?", conflict: false }],
+};
+
+const KNIFE = {
+  id: "k1",
+  number: 7,
+  version: 1,
+  specimen: {
+    title: "The carried one",
+    story: [
+      { kind: "bought", source: "own-record", date: "2001", price: 45, currency: "GBP" },
+      { kind: "held", source: "family", teller: "Bo", holder: "Ada", note: "In the war." },
+    ],
+  },
+} as unknown as SavedKnife;
+const VERDICT = {
+  pattern: { title: "Jack", tradeTitle: "Jack" },
+  sketch: {},
+  dating: {
+    opinion: { headline: "Ada & Bo made it", held: 0.8, years: { pieces: [{ from: 1950, to: 1960 }] } },
+  },
+} as unknown as Verdict;
+const choice = (id: string, label: string) => ({ id, label });
+const BOOK = {
+  choices: {
+    story: [choice("bought", "Bought"), choice("held", "Held")],
+    source: [choice("own-record", "Own record"), choice("family", "Family")],
+  },
+} as unknown as Book;
+
+afterEach(() => {
+  cleanup();
+  vi.restoreAllMocks();
+});
+
+const show = (knife: SavedKnife, story: StoryTold | Error) => {
+  vi.spyOn(api, "knife").mockResolvedValue(knife);
+  vi.spyOn(api, "examine").mockResolvedValue(VERDICT);
+  const told = vi.spyOn(api, "story");
+  if (story instanceof Error) told.mockRejectedValue(story);
+  else told.mockResolvedValue(story);
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <MemoryRouter initialEntries={["/bench/k1/story"]}>
+        <PreferencesProvider>
+          <Routes>
+            <Route path="/bench/:id/story" element={<ProvenanceSheet book={BOOK} />} />
+          </Routes>
+        </PreferencesProvider>
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+};
+
+test("holders and gaps stand in the order of time under the years of the knife", () => {
+  render(<StoryAxis story={STORY} />);
+  const rows = screen.getAllByRole("listitem").map((row) => row.textContent);
+  expect(rows).toEqual([
+    "The knife, by all but its story1950\u20131960",
+    "Ada1912\u20131922",
+    "1922 to 2001: nothing is known.",
+    "In this collection2001\u2013today",
+  ]);
+});
+
+test("what is doubted is drawn in red lead, what is sure is solid", () => {
+  render(<StoryAxis story={STORY} />);
+  const [, ada, , own] = screen.getAllByRole("listitem");
+  const strokes = (row: HTMLElement | undefined) =>
+    [...(row?.querySelectorAll("g[stroke]") ?? [])].map((g) => g.getAttribute("stroke"));
+  expect(strokes(ada)).toEqual(["var(--color-lead)"]);
+  expect(strokes(own)).toEqual(["var(--color-ink)"]);
+  expect(ada?.querySelectorAll("g path")).toHaveLength(1);
+  expect(own?.querySelectorAll("g path")).toHaveLength(2);
+});
+
+test("a story that tells of nobody has no axis", () => {
+  render(<StoryAxis story={{ ...STORY, chain: { tenures: [], gaps: [] } }} />);
+  expect(screen.queryByLabelText("Who had it")).toBeNull();
+});
+
+test("the sheet gives each link with its source and how far it is so", async () => {
+  show(KNIFE, STORY);
+  const links = within(await screen.findByLabelText("Links")).getAllByRole("listitem");
+  expect(links[0]?.textContent).toContain("Bought, about 1917, \u00a345.");
+  expect(links[0]?.textContent).toContain("Own record.");
+  expect(links[0]?.textContent).toContain("It goes with it.");
+  expect(links[1]?.textContent).toContain("Family, told by Bo. In the war.");
+  expect(links[1]?.textContent).toContain("One witness with event 2.");
+  expect(screen.getByLabelText("To ask again").textContent).toBe("Which?");
+  expect(screen.getByText("Ada & Bo made it").nextSibling?.textContent).toBe("1950\u20131960, 80%");
+});
+
+test("a knife of which nothing is known says so", async () => {
+  const bare = { ...KNIFE, specimen: { ...KNIFE.specimen, story: [] } };
+  show(bare, { ...STORY, links: [], chain: { tenures: [], gaps: [] }, questions: [] });
+  expect(await screen.findByText("Nothing is known yet of where it has been.")).toBeTruthy();
+});
+
+test("what cannot be worked out says so and can be tried again", async () => {
+  show(KNIFE, new Error("The server does not answer."));
+  expect(await screen.findByText(/The provenance sheet could not be made/)).toBeTruthy();
+});
