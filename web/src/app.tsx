@@ -25,6 +25,7 @@ const JudgementPage = lazy(() =>
 );
 const WordsPage = lazy(() => import("./features/words").then((m) => ({ default: m.WordsPage })));
 const ProvenanceSheet = lazy(() => import("./features/story").then((m) => ({ default: m.ProvenanceSheet })));
+const SchedulesPage = lazy(() => import("./features/schedules").then((m) => ({ default: m.SchedulesPage })));
 const ConditionReport = lazy(() => import("./features/report").then((m) => ({ default: m.ConditionReport })));
 const SchoolsPage = lazy(() => import("./features/schools").then((m) => ({ default: m.SchoolsPage })));
 const LedgerPage = lazy(() => import("./features/ledger").then((m) => ({ default: m.LedgerPage })));
@@ -140,6 +141,7 @@ function Sheet() {
               <Route path="/care" element={<CarePage />} />
               <Route path="/sales" element={<SalesPage book={book.data} />} />
               <Route path="/ledger" element={<LedgerPage />} />
+              <Route path="/schedules" element={<SchedulesPage />} />
               <Route path="/grading" element={<SchoolsPage book={book.data} />} />
               <Route path="/words" element={<WordsPage book={book.data} />} />
               <Route path="/judgement" element={<JudgementPage />} />

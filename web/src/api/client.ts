@@ -178,6 +178,13 @@ export const api = {
   ledgerHistory: (id: string) =>
     answered(client.GET("/api/ledger/{id}/history", { params: { path: { id } } })),
   topPrice: (body: Body<"/api/top-price", "post">) => answered(client.POST("/api/top-price", { body })),
+  schedules: () => answered(client.GET("/api/schedules")),
+  makeSchedule: (query: { id: string; basis: string; title?: string; q?: string }, ticks: string[]) =>
+    answered(client.POST("/api/schedules", { params: { query: { ...query, in: ticks } } })),
+  removeSchedule: (id: string) =>
+    answered(client.DELETE("/api/schedules/{id}", { params: { path: { id } } })),
+  restoreSchedule: (id: string) =>
+    answered(client.POST("/api/schedules/{id}/restore", { params: { path: { id } } })),
   story: (body: Body<"/api/story", "post">, signal?: AbortSignal) =>
     answered(client.POST("/api/story", { body, signal })),
   priceCountries: () => answered(client.GET("/api/price-then/countries")),

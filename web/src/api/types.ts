@@ -18,6 +18,7 @@ export type SeenHallmark = Schemas["SeenHallmark"];
 export type SeenNumber = Schemas["SeenNumber"];
 export type SeenFace = Schemas["SeenFace"];
 export type StoryEvent = Schemas["StoryEvent"];
+export type ScheduleTold = Schemas["ScheduleTold"];
 export type StoryTold = Schemas["StoryReading"];
 export type ComparableSale = Schemas["ComparableSale"];
 export type Verdict = Schemas["Verdict"];

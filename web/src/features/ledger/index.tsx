@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
+import { Link } from "react-router";
 import { api } from "../../api/client";
 import type { LedgerTold } from "../../api/types";
 import { coins } from "../../format";
@@ -44,7 +45,10 @@ export function LedgerPage() {
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
         <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">Ledger</h1>
         <p className="text-ink2">in {data.currency}, exact to the smallest coin</p>
-        <button type="button" className="press ml-auto" onClick={() => setOpen("new")}>
+        <Link to="/schedules" className="ml-auto min-h-6 underline">
+          Schedules
+        </Link>
+        <button type="button" className="press" onClick={() => setOpen("new")}>
           Add an entry
         </button>
       </div>

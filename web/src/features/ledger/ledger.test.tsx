@@ -1,6 +1,7 @@
 // @vitest-environment happy-dom
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
+import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { api, Refused } from "../../api/client";
 import type { LedgerEntry, LedgerTold } from "../../api/types";
@@ -64,11 +65,13 @@ afterEach(() => {
 const show = () =>
   render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
-      <PreferencesProvider>
-        <ToastProvider>
-          <LedgerPage />
-        </ToastProvider>
-      </PreferencesProvider>
+      <MemoryRouter>
+        <PreferencesProvider>
+          <ToastProvider>
+            <LedgerPage />
+          </ToastProvider>
+        </PreferencesProvider>
+      </MemoryRouter>
     </QueryClientProvider>,
   );
 

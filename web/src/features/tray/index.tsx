@@ -176,6 +176,9 @@ function SaveAs({ search }: { search: Search }) {
       <a className="block min-h-6 underline" download href={`/api/knives/found.json?${search.asked}`}>
         All that was seen, as JSON
       </a>
+      <Link className="block min-h-6 underline" to={`/schedules?${search.asked}`}>
+        A schedule for an insurer or an estate
+      </Link>
     </PopUp>
   );
 }

@@ -22,6 +22,7 @@ const knife = (number: number, title: string | undefined, from?: number): Readab
     conflict: false,
     grade: { reasons: [], unseen: [] },
     reminders: [],
+    counted: 0,
     box: "Sealed",
     span: from === undefined ? undefined : { share: 0.9, pieces: [{ from, to: from + 20 }] },
   },

@@ -23,6 +23,7 @@ const readable = (number: number, title: string): TrayEntry => ({
     conflict: false,
     grade: { reasons: [], unseen: [] },
     reminders: [],
+    counted: 0,
   },
   sketch: {
     closedLengthMm: 80 + number,

@@ -125,6 +125,9 @@ class AccessIT {
     assertThat(page.getByTestId("report")).isVisible();
     check(page, "a list to bring");
     page.keyboard().press("Escape");
+    page.navigate(app.url("/schedules"));
+    assertThat(page.getByText("Make it")).isVisible();
+    check(page, "schedules");
     page.navigate(app.url("/judgement"));
     assertThat(page.getByText("Nobody can look these up")).isVisible();
     check(page, "judgement");

@@ -4,6 +4,7 @@ import jakarta.servlet.Filter;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -60,6 +61,9 @@ import snikra.server.reference.Verdicts;
 import snikra.server.sales.DemoSales;
 import snikra.server.sales.SaleRepository;
 import snikra.server.sales.SalesBook;
+import snikra.server.schedules.SchedulePaper;
+import snikra.server.schedules.ScheduleRepository;
+import snikra.server.schedules.Schedules;
 import snikra.server.trial.TrialDesk;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -195,6 +199,21 @@ class Wiring {
   @Bean
   Ledger ledger(LedgerRepository revisions, PlatformTransactionManager transactions) {
     return new Ledger(revisions, transactions, Clock.systemUTC());
+  }
+
+  @Bean
+  Schedules schedules(
+      ScheduleRepository kept,
+      Catalogue catalogue,
+      ReferenceDesk desk,
+      PlatformTransactionManager transactions) {
+    return new Schedules(
+        kept, catalogue, desk::examiner, transactions, Clock.system(ZoneId.systemDefault()));
+  }
+
+  @Bean
+  SchedulePaper schedulePaper(PhotoService photos) {
+    return new SchedulePaper(photos);
   }
 
   /** What goes for good: from the tray, and all that hangs on it. */

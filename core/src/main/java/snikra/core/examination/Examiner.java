@@ -402,8 +402,10 @@ public final class Examiner {
         conflict,
         grade,
         value.asItIs() == null ? null : value.asItIs().low(),
+        value.asItIs() == null ? null : value.asItIs().middle(),
         value.asItIs() == null ? null : value.asItIs().high(),
         value.currency(),
+        value.counted(),
         box == null ? null : box.label(),
         reminders);
   }
@@ -415,6 +417,10 @@ public final class Examiner {
    * @param tradeTitle by today's trade
    * @param maker the leading maker where it leads clearly
    * @param span null where nothing that dates it was looked at
+   * @param low of like sales, as it is, a quarter are lower
+   * @param middle as likely below as above
+   * @param high a quarter are higher
+   * @param counted sales that count
    * @param box what came with it; null where nobody looked
    * @param reminders what must be seen to again, the first first
    */
@@ -426,8 +432,10 @@ public final class Examiner {
       boolean conflict,
       GradeVerdict grade,
       @Nullable BigDecimal low,
+      @Nullable BigDecimal middle,
       @Nullable BigDecimal high,
       @Nullable String currency,
+      int counted,
       @Nullable String box,
       List<CareBook.Told> reminders) {}
 

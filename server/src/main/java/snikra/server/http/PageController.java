@@ -45,6 +45,7 @@ class PageController {
         "/grading",
         "/sales",
         "/ledger",
+        "/schedules",
         "/words",
         "/tray",
         "/makers",

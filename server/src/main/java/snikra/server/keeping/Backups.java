@@ -53,7 +53,8 @@ public class Backups {
           "grading",
           "sale",
           "ledger_revision",
-          "filed_step");
+          "filed_step",
+          "schedule");
 
   /** Tables that are worked out of the others: they go with what they were worked out of. */
   static final List<String> DERIVED = List.of("catalogue_row");

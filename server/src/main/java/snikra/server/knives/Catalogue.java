@@ -29,7 +29,6 @@ import snikra.core.examination.Examiner;
 import snikra.core.examination.Sketch;
 import snikra.core.examination.Verdict;
 import snikra.core.search.Card;
-import snikra.core.search.Facet;
 import snikra.core.search.Found;
 import snikra.core.specimen.Specimen;
 import snikra.formats.Json;
@@ -174,6 +173,8 @@ public class Catalogue implements AutoCloseable {
   /** Works out what is told of a knife that was just saved: the verdict on it is at hand mostly. */
   @EventListener
   public void saved(SavedKnife knife) {
+    // At once, so that who searches before it is worked out waits for it and does not miss it.
+    changes.incrementAndGet();
     if (!isStopping) {
       hands.execute(() -> work(knife.id()));
     }
@@ -235,25 +236,30 @@ public class Catalogue implements AutoCloseable {
     changes.incrementAndGet();
   }
 
-  /**
-   * Knives that answer to a search, as far as they are worked out.
-   *
-   * @param ticked of each facet any one of these will do
-   */
-  Found find(String search, Map<Facet, Set<String>> ticked) {
-    String now = by.get();
+  /** Knives that answer to a search, as far as they are worked out. */
+  Found find(FoundBy by) {
+    String now = this.by.get();
     // Looked at before the rows are: what comes meanwhile is brought in by the next search.
     long state = changes.get();
     if (finder.isBehind(state, now)) {
       finder.bring(upToDate(now), rows, changes.get() == state ? state : -1, now);
     }
-    return finder.find(search, ticked, desk.get().shelf().judgement().of("search.may-be"));
+    return finder.find(by.words(), by.ticked(), desk.get().shelf().judgement().of("search.may-be"));
+  }
+
+  /**
+   * Knives that answer to a search as they lie in the tray, by number; those that cannot be read
+   * are among them.
+   */
+  public List<TrayEntry> entries(FoundBy by) {
+    return finder.rows(find(by)).stream()
+        .map(row -> Json.mapper().readValue(row.entry(), TrayEntry.class))
+        .toList();
   }
 
   /** Goes over the knives that answer to a search, each with what was worked out of it. */
-  void eachFound(
-      String search, Map<Facet, Set<String>> ticked, BiConsumer<KnifeEntity, CatalogueRow> each) {
-    List<CatalogueRow> found = finder.rows(find(search, ticked));
+  void eachFound(FoundBy by, BiConsumer<KnifeEntity, CatalogueRow> each) {
+    List<CatalogueRow> found = finder.rows(find(by));
     for (int from = 0; from < found.size(); from += KEPT_TOGETHER) {
       List<CatalogueRow> some = found.subList(from, Math.min(found.size(), from + KEPT_TOGETHER));
       Map<String, KnifeEntity> there = new HashMap<>();
@@ -315,7 +321,7 @@ public class Catalogue implements AutoCloseable {
   }
 
   /** How many knives are still to be worked out. */
-  int left() {
+  public int left() {
     return open.size() + working.get();
   }
 

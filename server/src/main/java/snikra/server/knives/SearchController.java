@@ -3,14 +3,9 @@ package snikra.server.knives;
 import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.EnumMap;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -18,14 +13,12 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import snikra.core.examination.Problem;
 import snikra.core.search.Card;
 import snikra.core.search.Condition;
 import snikra.core.search.Facet;
 import snikra.core.search.Found;
 import snikra.core.search.Meaning;
 import snikra.core.search.Phrase;
-import snikra.formats.InvalidInput;
 import snikra.formats.Json;
 import snikra.formats.KnivesList;
 import snikra.formats.SpecimenFormat;
@@ -34,9 +27,6 @@ import snikra.server.reference.ReferenceDesk;
 /** {@code GET /api/knives/search}: knives by plain words and by what they have in common. */
 @RestController
 class SearchController {
-  static final int MOST_LETTERS = 200;
-  static final int MOST_TICKED = 100;
-
   private final Catalogue catalogue;
   private final ReferenceDesk desk;
 
@@ -82,7 +72,7 @@ class SearchController {
   SearchTold search(
       @RequestParam(defaultValue = "") String q,
       @Parameter(hidden = true) HttpServletRequest request) {
-    Found found = catalogue.find(bounded(q), ticked(in(request)));
+    Found found = catalogue.find(by(q, request));
     return new SearchTold(
         found.phrases().stream().map(Understood::of).toList(),
         found.hits(),
@@ -99,8 +89,7 @@ class SearchController {
       @RequestParam(defaultValue = "") String q,
       @Parameter(hidden = true) HttpServletRequest request) {
     List<KnivesList.Listed> all = new ArrayList<>();
-    catalogue.eachFound(
-        bounded(q), ticked(in(request)), (knife, row) -> listed(knife, row).ifPresent(all::add));
+    catalogue.eachFound(by(q, request), (knife, row) -> listed(knife, row).ifPresent(all::add));
     return saved("knives.csv", "text/csv;charset=UTF-8")
         .body(KnivesList.write(desk.examiner().shelf(), all));
   }
@@ -130,8 +119,7 @@ class SearchController {
       @Parameter(hidden = true) HttpServletRequest request) {
     List<String> all = new ArrayList<>();
     catalogue.eachFound(
-        bounded(q),
-        ticked(in(request)),
+        by(q, request),
         (knife, row) ->
             all.add(
                 "{\"id\":\"%s\",\"number\":%d,\"specimen\":%s}"
@@ -148,40 +136,8 @@ class SearchController {
         .contentType(MediaType.parseMediaType(type));
   }
 
-  private static String bounded(String q) {
-    if (q.length() > MOST_LETTERS) {
-      throw refused("q", q.substring(0, MOST_LETTERS), "at most " + MOST_LETTERS + " letters");
-    }
-    return q;
-  }
-
-  private static String[] in(HttpServletRequest request) {
-    return Objects.requireNonNullElse(request.getParameterValues("in"), new String[0]);
-  }
-
-  private static Map<Facet, Set<String>> ticked(String[] in) {
-    if (in.length > MOST_TICKED) {
-      throw refused("in", in.length + " values", "at most " + MOST_TICKED + " values");
-    }
-    Map<Facet, Set<String>> all = new EnumMap<>(Facet.class);
-    for (String tick : in) {
-      int colon = tick.indexOf(':');
-      Facet facet =
-          Arrays.stream(Facet.values())
-              .filter(f -> colon > 0 && f.toString().equals(tick.substring(0, colon)))
-              .findFirst()
-              .orElseThrow(
-                  () ->
-                      refused(
-                          "in",
-                          tick,
-                          "facet:value with one of " + Arrays.toString(Facet.values())));
-      all.computeIfAbsent(facet, f -> new HashSet<>()).add(tick.substring(colon + 1));
-    }
-    return all;
-  }
-
-  private static InvalidInput refused(String field, String given, String accepted) {
-    return new InvalidInput(List.of(new Problem(field, given, accepted)));
+  private static FoundBy by(String q, HttpServletRequest request) {
+    return FoundBy.of(
+        q, Objects.requireNonNullElse(request.getParameterValues("in"), new String[0]));
   }
 }

@@ -20,4 +20,4 @@ import java.lang.annotation.Target;
     array = @ArraySchema(schema = @Schema(type = "string")))
 @Target(ElementType.METHOD)
 @Retention(RetentionPolicy.RUNTIME)
-@interface Ticked {}
+public @interface Ticked {}

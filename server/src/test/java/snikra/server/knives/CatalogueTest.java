@@ -201,7 +201,9 @@ class CatalogueTest {
   }
 
   private List<Integer> found(String search) {
-    return catalogue.find(search, Map.of()).hits().stream().map(Found.Hit::number).toList();
+    return catalogue.find(new FoundBy(search, Map.of())).hits().stream()
+        .map(Found.Hit::number)
+        .toList();
   }
 
   @Test
