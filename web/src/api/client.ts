@@ -187,6 +187,8 @@ export const api = {
     answered(client.POST("/api/schedules/{id}/restore", { params: { path: { id } } })),
   story: (body: Body<"/api/story", "post">, signal?: AbortSignal) =>
     answered(client.POST("/api/story", { body, signal })),
+  rate: (query: { from: string; to: string; date: string }) =>
+    answered(client.GET("/api/rate", { params: { query } })),
   priceCountries: () => answered(client.GET("/api/price-then/countries")),
   priceThen: (query: { country: string; amount: string; year: number; unit?: string; worth?: number }) =>
     answered(client.GET("/api/price-then", { params: { query } })),

@@ -868,6 +868,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rate"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/price-then": {
         parameters: {
             query?: never;
@@ -1818,6 +1834,10 @@ export interface components {
             back: string[];
             changed: string[];
             away: string[];
+        };
+        DatedRate: {
+            rate: number;
+            says: string;
         };
         DatingVerdict: {
             /** Format: int32 */
@@ -5235,6 +5255,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ReadDate"];
+                };
+            };
+        };
+    };
+    rate: {
+        parameters: {
+            query: {
+                from: string;
+                to: string;
+                date: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DatedRate"];
                 };
             };
         };

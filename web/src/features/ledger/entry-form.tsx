@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { keepPreviousData, useMutation, useQuery } from "@tanstack/react-query";
 import { type FormEvent, type RefObject, useRef, useState } from "react";
 import { api, Refused } from "../../api/client";
 import type { LedgerEntry, LedgerTold, Problem } from "../../api/types";
@@ -114,8 +114,10 @@ export function EntryForm({
             />
           ))}
           {entry.currency !== told.currency && told.entries.length > 0 && (
-            <NumberField
-              label={`One ${entry.currency} in ${told.currency} that day`}
+            <RateOfTheDay
+              from={entry.currency}
+              to={told.currency}
+              date={entry.date}
               value={entry.rate}
               problem={problem("rate")}
               onChange={(rate) => set({ rate })}
@@ -204,6 +206,52 @@ function NumberField({
         />
       )}
     </Field>
+  );
+}
+
+/** What a currency was in the book's that day: typed, or looked up in the tables that ship. */
+function RateOfTheDay({
+  from,
+  to,
+  date,
+  value,
+  problem,
+  onChange,
+}: {
+  from: string;
+  to: string;
+  date: string;
+  value: number | undefined;
+  problem?: Problem;
+  onChange: (rate: number | undefined) => void;
+}) {
+  const found = useMutation({
+    mutationFn: () => api.rate({ from, to, date }),
+    onSuccess: ({ rate }) => onChange(rate),
+  });
+  const refused = problemsOf(found.error)[0];
+  return (
+    <div>
+      <NumberField
+        label={`One ${from} in ${to} that day`}
+        value={value}
+        problem={problem}
+        onChange={onChange}
+      />
+      <button
+        type="button"
+        className="min-h-6 underline"
+        disabled={date === ""}
+        aria-busy={found.isPending}
+        onClick={() => found.mutate()}
+      >
+        Look it up
+      </button>
+      <p role="status" className="text-[0.78125rem]/4 text-ink2">
+        {found.data && `${found.data.says}.`}
+        {found.isError && (refused ? `Not on file: ${refused.accepted}.` : found.error.message)}
+      </p>
+    </div>
   );
 }
 

@@ -156,3 +156,19 @@ test("an entry turned into another kind keeps what belongs to it", () => {
   const given = as(sold, "got");
   expect([given.in.length, given.out, given.price]).toEqual([1, [], undefined]);
 });
+
+test("the rate of the day is looked up, with how it is known, or it is said that there is none", async () => {
+  const entries = [{ id: "e1", entry: { ...BOUGHT, currency: "USD" }, revision: 2, struck: false }];
+  vi.mocked(api.ledger).mockResolvedValue({ ...TOLD, entries });
+  const rate = vi.spyOn(api, "rate").mockResolvedValue({ rate: 0.78, says: "USD by the average" });
+  show();
+  fireEvent.click(await screen.findByText("Correct"));
+  fireEvent.click(await screen.findByText("Look it up"));
+  expect(await screen.findByText("USD by the average.")).toBeTruthy();
+  expect(screen.getByLabelText<HTMLInputElement>("One USD in GBP that day").value).toBe("0.78");
+  expect(rate).toHaveBeenCalledWith({ from: "USD", to: "GBP", date: BOUGHT.date });
+  const problems = [{ field: "rate", given: "USD", accepted: "must be of a year for which it is known" }];
+  rate.mockRejectedValue(new Refused(400, "no", problems));
+  fireEvent.click(screen.getByText("Look it up"));
+  expect(await screen.findByText("Not on file: must be of a year for which it is known.")).toBeTruthy();
+});

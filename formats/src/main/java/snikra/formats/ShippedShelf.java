@@ -22,6 +22,7 @@ import snikra.core.condition.ConditionBook;
 import snikra.core.examination.Problem;
 import snikra.core.glossary.Glossary;
 import snikra.core.judgement.Judgement;
+import snikra.core.ledger.ExchangeRates;
 import snikra.core.measure.MeasureBook;
 import snikra.core.pattern.BladeType;
 import snikra.core.pattern.BolsterLayout;
@@ -54,6 +55,7 @@ public final class ShippedShelf {
           "condition",
           "care",
           "price-indices",
+          "exchange-rates",
           "price-then",
           "table-columns",
           "measures",
@@ -123,6 +125,8 @@ public final class ShippedShelf {
 
   private record PriceIndices(List<PriceIndex> indices) {}
 
+  private record Rated(List<ExchangeRates.RatedCurrency> currencies) {}
+
   private record NumberTables(List<NumberTable> tables) {}
 
   private record Clues(
@@ -170,6 +174,11 @@ public final class ShippedShelf {
         PackFormat.assayOffices(packs),
         PackFormat.makers(packs),
         judgement());
+  }
+
+  /** What currencies were worth in one another. */
+  public static ExchangeRates exchangeRates() {
+    return new ExchangeRates(read("exchange-rates", Rated.class).currencies);
   }
 
   /**

@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Problem;
+import snikra.core.ledger.ExchangeRates;
 import snikra.core.measure.Measurement;
 import snikra.core.measure.Measurement.Mean;
 import snikra.core.provenance.EdtfDate;
@@ -25,6 +26,7 @@ import snikra.formats.ShippedShelf;
 class ReadingController {
   private static final int MOST = 100;
   private static final PriceThen PRICES = ShippedShelf.priceThen();
+  private static final ExchangeRates RATES = ShippedShelf.exchangeRates();
 
   private final Supplier<Examiner> desk;
 
@@ -86,6 +88,18 @@ class ReadingController {
     boolean isPriced = worth != null && worth.signum() > 0 && today.amount().signum() > 0;
     return new PriceThenTold(
         today, isPriced ? today.growth(worth.doubleValue(), desk.get().thisYear()) : null);
+  }
+
+  /**
+   * What one of a currency was in another, from tables that ship: no service is asked.
+   *
+   * @param date a day or a year, in the form in which dates are kept
+   */
+  @GetMapping("/api/rate")
+  ExchangeRates.DatedRate rate(
+      @RequestParam String from, @RequestParam String to, @RequestParam String date) {
+    EdtfDate when = read("date", date, () -> EdtfDate.parse(date));
+    return read("rate", from + " in " + to + ", " + date, () -> RATES.of(from, to, when));
   }
 
   /** A date as people write it, in the form in which it is kept. */

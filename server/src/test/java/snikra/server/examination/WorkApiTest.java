@@ -87,6 +87,21 @@ class WorkApiTest {
   }
 
   @Test
+  void aRateOfADayIsToldOrWhyNot() throws Exception {
+    web.perform(get("/api/rate?from=GBP&to=USD&date=1960-03-01"))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.rate").value(2.8))
+        .andExpect(jsonPath("$.says").value("GBP at the parity of the day"));
+    web.perform(get("/api/rate?from=EUR&to=USD&date=1960"))
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("rate"))
+        .andExpect(jsonPath("$.problems[0].given").value("EUR in USD, 1960"));
+    web.perform(get("/api/rate?from=EUR&to=USD&date=whenever"))
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("date"));
+  }
+
+  @Test
   void whatCannotBeLaidBesideAKnifeIsSaidSo() throws Exception {
     String one = keep(CAMP);
     String at = "/api/knives/" + one + "/resemblance?with=";
