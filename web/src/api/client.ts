@@ -178,6 +178,7 @@ export const api = {
   ledgerHistory: (id: string) =>
     answered(client.GET("/api/ledger/{id}/history", { params: { path: { id } } })),
   topPrice: (body: Body<"/api/top-price", "post">) => answered(client.POST("/api/top-price", { body })),
+  labelPapers: () => answered(client.GET("/api/labels/papers")),
   schedules: () => answered(client.GET("/api/schedules")),
   makeSchedule: (query: { id: string; basis: string; title?: string; q?: string }, ticks: string[]) =>
     answered(client.POST("/api/schedules", { params: { query: { ...query, in: ticks } } })),

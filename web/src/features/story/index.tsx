@@ -10,6 +10,7 @@ import { BackOrPrint } from "../../ui/back-or-print";
 import { Failed } from "../../ui/failed";
 import { KnifeDrawn } from "../sheet/knife-drawn";
 import { StoryAxis } from "./axis";
+import { FromLedger } from "./from-ledger";
 import { HeldAgainst } from "./held";
 import { useStory } from "./use-story";
 
@@ -86,6 +87,7 @@ function Sheet({ knife, verdict, story, book }: Of) {
         </ul>
       )}
       <Links knife={knife} story={story} book={book} />
+      <FromLedger knife={knife.id} />
       <p className="mt-3 border-t border-rule pt-1 text-[0.78125rem]/4 text-ink2">
         What is told is given as it was told. How far a link is so is an opinion from what the knife shows and
         who says it; it proves no title. Where law, tax or export ask for proof, ask someone licensed.

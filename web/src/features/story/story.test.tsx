@@ -4,10 +4,11 @@ import { cleanup, render, screen, within } from "@testing-library/react";
 import { MemoryRouter, Route, Routes } from "react-router";
 import { afterEach, expect, test, vi } from "vitest";
 import { api } from "../../api/client";
-import type { Book, SavedKnife, StoryTold, Verdict } from "../../api/types";
+import type { Book, LedgerTold, SavedKnife, StoryTold, Verdict } from "../../api/types";
 import { PreferencesProvider } from "../../preferences";
 import { ProvenanceSheet } from ".";
 import { StoryAxis } from "./axis";
+import { linesOf } from "./from-ledger";
 
 vi.mock("../sheet/knife-drawn", () => ({ KnifeDrawn: () => null }));
 
@@ -64,6 +65,30 @@ const BOOK = {
   },
 } as unknown as Book;
 
+const LEDGER = {
+  currency: "GBP",
+  entries: [
+    {
+      id: "e1",
+      entry: {
+        kind: "bought",
+        date: "2001-05-01",
+        who: "a fair",
+        in: [{ id: "p1", knife: "k1" }, { id: "p2" }],
+      },
+    },
+    { id: "e2", entry: { kind: "sold", date: "2009", in: [], out: [{ piece: "p1" }] } },
+  ],
+  lots: [
+    {
+      knives: [
+        { piece: "p1", knife: "k1", lot: "e1", out: "e2", cost: 12.5, back: 30 },
+        { piece: "p2", lot: "e1", cost: 12.5 },
+      ],
+    },
+  ],
+} as unknown as LedgerTold;
+
 afterEach(() => {
   cleanup();
   vi.restoreAllMocks();
@@ -71,6 +96,7 @@ afterEach(() => {
 
 const show = (knife: SavedKnife, story: StoryTold | Error) => {
   vi.spyOn(api, "knife").mockResolvedValue(knife);
+  vi.spyOn(api, "ledger").mockResolvedValue(LEDGER);
   vi.spyOn(api, "examine").mockResolvedValue(VERDICT);
   const told = vi.spyOn(api, "story");
   if (story instanceof Error) told.mockRejectedValue(story);
@@ -136,4 +162,14 @@ test("a knife of which nothing is known says so", async () => {
 test("what cannot be worked out says so and can be tried again", async () => {
   show(KNIFE, new Error("The server does not answer."));
   expect(await screen.findByText(/The provenance sheet could not be made/)).toBeTruthy();
+});
+
+test("what it cost and what came back is the ledger's", async () => {
+  expect(linesOf(LEDGER, "k1").map((l) => l.text)).toEqual([
+    "Bought 2001-05-01, a fair, one of 2, cost \u00a312.50",
+    "Sold 2009, came back \u00a330.00",
+  ]);
+  expect(linesOf(LEDGER, "k2")).toEqual([]);
+  show(KNIFE, STORY);
+  expect((await screen.findByLabelText("In the ledger")).textContent).toContain("Bought 2001-05-01");
 });

@@ -14,6 +14,7 @@ import { BringList } from "../list/bring-list";
 import { EmptyTray } from "./empty-tray";
 import { Facets } from "./facets";
 import { Knives } from "./knives";
+import { Labels } from "./labels";
 import { inOrder, ORDERS, type Order } from "./order";
 import { SearchLine } from "./search-line";
 import { SpansBelow } from "./spans-below";
@@ -179,6 +180,7 @@ function SaveAs({ search }: { search: Search }) {
       <Link className="block min-h-6 underline" to={`/schedules?${search.asked}`}>
         A schedule for an insurer or an estate
       </Link>
+      <Labels asked={search.asked} />
     </PopUp>
   );
 }

@@ -145,6 +145,7 @@ it("is narrowed by what is ticked, of which the server is asked as it is written
   await waitFor(() => expect(screen.getByRole("status").textContent).toBe("1 of 2"));
   expect(vi.mocked(api.search).mock.lastCall?.slice(0, 2)).toEqual(["", ["handle:Bone, jigged"]]);
   expect(screen.queryByText("Not yet known")).toBeNull();
+  vi.spyOn(api, "labelPapers").mockResolvedValue([]);
   await user.click(screen.getByText("Save as"));
   expect(screen.getByText("The knives that were found.")).toBeDefined();
   expect(screen.getByText("A table, for a spreadsheet").getAttribute("href")).toBe(

@@ -68,6 +68,7 @@ const WHAT = "Such a knife is shown with";
 
 beforeEach(() => {
   vi.spyOn(api, "story").mockResolvedValue(TOLD);
+  vi.spyOn(api, "ledger").mockResolvedValue({ currency: "GBP", entries: [], lots: [], years: [] });
 });
 afterEach(() => {
   cleanup();

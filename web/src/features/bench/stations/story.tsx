@@ -6,6 +6,7 @@ import { Field } from "../../../ui/field";
 import { Select } from "../../../ui/select";
 import { TextField } from "../../../ui/text-field";
 import { StoryAxis } from "../../story/axis";
+import { FromLedger } from "../../story/from-ledger";
 import { HeldAgainst } from "../../story/held";
 import { useStory } from "../../story/use-story";
 import type { StationProps } from "../panel";
@@ -69,6 +70,7 @@ export function StoryStation({ knife, book }: StationProps) {
           )}
         </>
       )}
+      {id && <FromLedger knife={id} />}
       <KnifeNote knife={knife} />
       <Rows<StoryEvent>
         entries={knife.specimen.story}

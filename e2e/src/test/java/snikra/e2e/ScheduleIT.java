@@ -26,6 +26,11 @@ class ScheduleIT {
       page.navigate(app.url("/tray?q=bone"));
       assertThat(page.locator("a[data-knife]").first()).isVisible();
       page.getByText("Save as").press("Enter");
+      page.getByLabel("Places used on the first sheet").fill("3");
+      Download labels =
+          page.waitForDownload(() -> page.getByText("Labels with a code, to print").click());
+      assertThat(new String(Files.readAllBytes(labels.path()), 0, 5, StandardCharsets.ISO_8859_1))
+          .isEqualTo("%PDF-");
       page.getByText("A schedule for an insurer or an estate").press("Enter");
       assertThat(page.getByText("Of what was found: bone.")).isVisible();
       page.getByText("For an estate: half of like sales bring less").click();

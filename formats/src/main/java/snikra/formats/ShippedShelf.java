@@ -56,6 +56,7 @@ public final class ShippedShelf {
           "care",
           "price-indices",
           "exchange-rates",
+          "label-papers",
           "price-then",
           "table-columns",
           "measures",
@@ -125,6 +126,8 @@ public final class ShippedShelf {
 
   private record PriceIndices(List<PriceIndex> indices) {}
 
+  private record Papers(List<LabelPaper> papers) {}
+
   private record Rated(List<ExchangeRates.RatedCurrency> currencies) {}
 
   private record NumberTables(List<NumberTable> tables) {}
@@ -174,6 +177,11 @@ public final class ShippedShelf {
         PackFormat.assayOffices(packs),
         PackFormat.makers(packs),
         judgement());
+  }
+
+  /** Sheets labels are printed on, the usual one first. */
+  public static List<LabelPaper> labelPapers() {
+    return read("label-papers", Papers.class).papers;
   }
 
   /** What currencies were worth in one another. */

@@ -3,6 +3,7 @@ package snikra.formats;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -244,6 +245,9 @@ class JudgementTest {
   private static final ReferenceShelf SHELF = shelf();
   private static final Examiner PLAIN = new Examiner(SHELF, 2026);
 
+  /** What is told of each knife by the numbers as they are: the same for every number. */
+  private static final Map<String, String> PLAINLY = new HashMap<>();
+
   private static String face(int blade, String face, String... lines) {
     return "{\"blade\":%d,\"face\":\"%s\",\"state\":\"read\",\"technique\":\"struck\",\"lines\":[\"%s\"]}"
         .formatted(blade, face, String.join("\",\"", lines));
@@ -280,7 +284,9 @@ class JudgementTest {
         .anyMatch(
             knife -> {
               String text = knife.replace("OFFICE", office);
-              return !told(PLAIN, text).equals(told(changed, text));
+              return !PLAINLY
+                  .computeIfAbsent(text, t -> told(PLAIN, t))
+                  .equals(told(changed, text));
             });
   }
 

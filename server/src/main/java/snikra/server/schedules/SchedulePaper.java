@@ -1,30 +1,19 @@
 package snikra.server.schedules;
 
-import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
-import com.openhtmltopdf.util.XRLog;
-import com.samskivert.mustache.Mustache;
-import com.samskivert.mustache.Template;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.math.BigDecimal;
-import java.nio.charset.StandardCharsets;
 import java.text.NumberFormat;
 import java.time.format.DateTimeFormatter;
 import java.time.format.FormatStyle;
 import java.util.ArrayList;
-import java.util.Base64;
 import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
-import java.util.logging.Level;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.apache.pdfbox.pdmodel.PDDocument;
 import org.jspecify.annotations.Nullable;
 import snikra.core.value.Schedule;
+import snikra.server.paper.Paper;
 import snikra.server.photos.LostPhotograph;
 import snikra.server.photos.Photo;
 import snikra.server.photos.PhotoRole;
@@ -32,18 +21,8 @@ import snikra.server.photos.PhotoService;
 
 /** Sets a schedule on paper. */
 public class SchedulePaper {
-  /** The typeface that comes with the library: Latin, Greek and Cyrillic letters. */
-  private static final String TYPE = "/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf";
-
-  static {
-    // How fast a style sheet was read is nothing for the log of a collector.
-    XRLog.listRegisteredLoggers().forEach(name -> XRLog.setLevel(name, Level.WARNING));
-  }
-
   private final PhotoService photos;
-
-  /** Read when the first is asked for: most days none is. */
-  private @Nullable Template page;
+  private final Paper page = new Paper(SchedulePaper.class, "schedule.html");
 
   public SchedulePaper(PhotoService photos) {
     this.photos = photos;
@@ -69,8 +48,7 @@ public class SchedulePaper {
       List<String> totals,
       @Nullable String unvalued) {}
 
-  // One at a time: a long one takes much room while it is laid out.
-  synchronized byte[] of(Schedule schedule, Locale locale) {
+  byte[] of(Schedule schedule, Locale locale) {
     DateTimeFormatter day = DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG).withLocale(locale);
     SetSchedule set =
         new SetSchedule(
@@ -85,7 +63,7 @@ public class SchedulePaper {
                 .map(t -> money(t.getValue(), t.getKey(), locale))
                 .toList(),
             unvalued(schedule.unvalued()));
-    return pdf(page().execute(set));
+    return page.set(set);
   }
 
   private static @Nullable String unvalued(int knives) {
@@ -125,8 +103,7 @@ public class SchedulePaper {
     }
     try {
       PhotoService.Content small = photos.content(all.get(0).id(), PhotoService.Copy.THUMBNAIL);
-      String bytes = Base64.getEncoder().encodeToString(small.bytes());
-      return "data:" + small.mediaType() + ";base64," + bytes;
+      return Paper.picture(small.mediaType(), small.bytes());
     } catch (LostPhotograph e) {
       return null;
     }
@@ -142,38 +119,5 @@ public class SchedulePaper {
     format.setMaximumFractionDigits(0);
     // The narrow space some countries write between thousands is in few typefaces.
     return format.format(amount).replace('\u202f', '\u00a0');
-  }
-
-  private Template page() {
-    if (page == null) {
-      page = Mustache.compiler().defaultValue("").compile(resource("schedule.html"));
-    }
-    return page;
-  }
-
-  private static String resource(String name) {
-    try (InputStream in =
-        Objects.requireNonNull(SchedulePaper.class.getResourceAsStream(name), name)) {
-      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  private static byte[] pdf(String html) {
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    try {
-      PdfRendererBuilder builder = new PdfRendererBuilder();
-      // Nothing is fetched from anywhere: a picture is in the page or is not there.
-      builder.useUriResolver((base, uri) -> uri.startsWith("data:") ? uri : null);
-      builder.useFont(
-          () -> Objects.requireNonNull(PDDocument.class.getResourceAsStream(TYPE)), "Sheet");
-      builder.withHtmlContent(html, null);
-      builder.toStream(out);
-      builder.run();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-    return out.toByteArray();
   }
 }
