@@ -13,5 +13,12 @@ export default defineConfig({
   server: {
     proxy: { "/api": { target: process.env.SNIKRA_API ?? "http://localhost:8080", changeOrigin: false } },
   },
-  test: { include: ["src/**/*.test.{ts,tsx}"], setupFiles: "src/patient.ts", testTimeout: 20_000 },
+  test: {
+    include: ["src/**/*.test.{ts,tsx}"],
+    setupFiles: "src/patient.ts",
+    testTimeout: 20_000,
+    // A fresh world for each file took seven eighths of the time; every file cleans up after itself.
+    pool: "threads",
+    isolate: false,
+  },
 });

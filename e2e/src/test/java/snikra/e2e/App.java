@@ -19,6 +19,8 @@ import java.util.regex.Pattern;
 final class App implements AutoCloseable {
   private static final Pattern READY = Pattern.compile("ready at http://localhost:(\\d+)");
   private static final long PATIENCE_S = 120;
+  // Each lives for seconds: compiling what it runs with all one's might would not pay in that time.
+  private static final String QUICK = "-XX:TieredStopAtLevel=1";
   private static Path laidOut;
 
   private final Process process;
@@ -130,6 +132,7 @@ final class App implements AutoCloseable {
       run(
           java.toString(),
           "-XX:+UseSerialGC",
+          QUICK,
           "-Dspring.aot.enabled=true",
           "-XX:ArchiveClassesAtExit=" + folder.resolve("app.jsa"),
           "-jar",
@@ -144,6 +147,7 @@ final class App implements AutoCloseable {
         java.toString(),
         "-XX:+UseSerialGC",
         "-Xmx400m",
+        QUICK,
         "-Dspring.aot.enabled=true",
         "-Xshare:auto",
         "-Xlog:disable",

@@ -14,6 +14,8 @@ import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -21,189 +23,181 @@ class NothingIsLostIT {
   private static final int KILLS = 3;
   private static final HttpClient HTTP = HttpClient.newHttpClient();
 
-  @TempDir Path data;
+  @TempDir static Path data;
+  private static App app;
+  private static Chromium chromium;
+
+  @BeforeAll
+  static void start() {
+    app = App.start(data);
+    chromium = new Chromium();
+  }
+
+  @AfterAll
+  static void stop() {
+    chromium.close();
+    app.close();
+  }
 
   @Test
-  void whatWasAcknowledgedSurvivesBeingKilledAgainAndAgain() throws Exception {
+  void whatWasAcknowledgedSurvivesBeingKilledAgainAndAgain(@TempDir Path folder) throws Exception {
     String id = null;
     for (int i = 0; i < KILLS; i++) {
-      App app = App.start(data);
+      App killed = App.start(folder);
       if (id == null) {
-        id = idOf(send(app, "POST", "/api/knives", "{\"title\":\"kept 0\"}"));
+        id = idOf(send(killed, "POST", "/api/knives", "{\"title\":\"kept 0\"}"));
       } else {
-        String kept = send(app, "GET", "/api/knives/" + id, null);
+        String kept = send(killed, "GET", "/api/knives/" + id, null);
         assertThat(kept).contains("\"title\":\"kept " + i + "\"").contains("\"version\":" + i);
       }
       String changed = "{\"version\":" + i + ",\"specimen\":{\"title\":\"kept " + (i + 1) + "\"}}";
-      assertThat(send(app, "PUT", "/api/knives/" + id, changed)).contains("kept " + (i + 1));
-      app.kill();
+      assertThat(send(killed, "PUT", "/api/knives/" + id, changed)).contains("kept " + (i + 1));
+      killed.kill();
     }
-    try (App app = App.start(data)) {
-      assertThat(send(app, "GET", "/api/knives/" + id, null)).contains("kept " + KILLS);
+    try (App last = App.start(folder)) {
+      assertThat(send(last, "GET", "/api/knives/" + id, null)).contains("kept " + KILLS);
     }
   }
 
   @Test
   void closingTheTabRightAfterTypingLosesNothing() {
-    try (App app = App.start(data);
-        Chromium chromium = new Chromium()) {
-      BrowserContext browser = chromium.context(1280, 800);
-      Page page = chromium.page(browser);
-      String address = laidOut(app, page);
-      page.getByLabel("Your name for it").fill("Typed and gone");
-      page.getByLabel("Your name for it").press("Enter");
-      page.close();
+    BrowserContext browser = chromium.context(1280, 800);
+    Page page = chromium.page(browser);
+    String address = laidOut(page);
+    page.getByLabel("Your name for it").fill("Typed and gone");
+    page.getByLabel("Your name for it").press("Enter");
+    page.close();
 
-      Page again = chromium.page(browser);
-      again.navigate(address);
-      assertThat(again.getByLabel("Your name for it")).hasValue("Typed and gone");
-      new BenchPage(again).saved();
-    }
+    Page again = chromium.page(browser);
+    again.navigate(address);
+    assertThat(again.getByLabel("Your name for it")).hasValue("Typed and gone");
+    new BenchPage(again).saved();
   }
 
   @Test
   void aFailedSaveIsShownKeptAndTriedAgain() {
-    try (App app = App.start(data);
-        Chromium chromium = new Chromium()) {
-      Page page = chromium.page(1280, 800);
-      laidOut(app, page);
-      page.route("**/api/knives/*", Route::abort);
-      new BenchPage(page).press("Congress");
-      assertThat(page.getByTestId("save-state")).containsText("Not saved");
-      // It is tried again by itself too, so the button may come and go; while saving fails it
-      // stays.
-      page.getByText("Try again").click();
-      assertThat(page.getByTestId("save-state")).containsText("Not saved");
-      page.unroute("**/api/knives/*");
-      new BenchPage(page).saved();
-      page.reload();
-      assertThat(
-              page.getByRole(
-                  AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Congress").setExact(true)))
-          .hasAttribute("aria-pressed", "true");
-    }
+    Page page = chromium.page(1280, 800);
+    laidOut(page);
+    page.route("**/api/knives/*", Route::abort);
+    new BenchPage(page).press("Congress");
+    assertThat(page.getByTestId("save-state")).containsText("Not saved");
+    // It is tried again by itself too, so the button may come and go; while saving fails it
+    // stays.
+    page.getByText("Try again").click();
+    assertThat(page.getByTestId("save-state")).containsText("Not saved");
+    page.unroute("**/api/knives/*");
+    new BenchPage(page).saved();
+    page.reload();
+    assertThat(
+            page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Congress").setExact(true)))
+        .hasAttribute("aria-pressed", "true");
   }
 
   @Test
   void anEntryThatCannotBeUsedIsToldBesideItAndTheLastStateStaysSaved() throws Exception {
-    try (App app = App.start(data);
-        Chromium chromium = new Chromium()) {
-      Page page = chromium.page(1280, 800);
-      laidOut(app, page);
-      BenchPage bench = new BenchPage(page).write("Closed length", "3 1/2").saved();
-      bench.write("Closed length", "-3 in");
-      assertThat(page.locator("#station")).containsText("-3 in: must be a length");
-      assertThat(page.getByTestId("save-state")).containsText("Not saved");
-      assertThat(bench.field("Closed length")).hasAttribute("aria-invalid", "true");
-      assertThat(send(app, "GET", "/api/knives", null)).contains("88.9");
-      bench.write("Closed length", "3 5/8").saved();
-    }
+    Page page = chromium.page(1280, 800);
+    String address = laidOut(page);
+    BenchPage bench = new BenchPage(page).write("Closed length", "3 1/2").saved();
+    bench.write("Closed length", "-3 in");
+    assertThat(page.locator("#station")).containsText("-3 in: must be a length");
+    assertThat(page.getByTestId("save-state")).containsText("Not saved");
+    assertThat(bench.field("Closed length")).hasAttribute("aria-invalid", "true");
+    assertThat(send(app, "GET", knife(address), null)).contains("3 1/2 in");
+    bench.write("Closed length", "3 5/8").saved();
   }
 
   @Test
   void twoTabsDoNotOverwriteEachOtherSilently() {
-    try (App app = App.start(data);
-        Chromium chromium = new Chromium()) {
-      Page one = chromium.page(1280, 800);
-      String address = laidOut(app, one);
-      Page two = chromium.page(1280, 800);
-      two.navigate(address);
-      assertThat(two.locator("#station-name")).isVisible();
-      new BenchPage(one).press("Congress");
-      new BenchPage(one).saved();
+    Page one = chromium.page(1280, 800);
+    String address = laidOut(one);
+    Page two = chromium.page(1280, 800);
+    two.navigate(address);
+    assertThat(two.locator("#station-name")).isVisible();
+    new BenchPage(one).press("Congress");
+    new BenchPage(one).saved();
 
-      new BenchPage(two).press("Teardrop");
-      assertThat(two.getByRole(AriaRole.DIALOG)).containsText("changed in another tab");
-      two.getByText("Take the other").click();
-      assertThat(
-              two.getByRole(
-                  AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Congress").setExact(true)))
-          .hasAttribute("aria-pressed", "true");
-    }
+    new BenchPage(two).press("Teardrop");
+    assertThat(two.getByRole(AriaRole.DIALOG)).containsText("changed in another tab");
+    two.getByText("Take the other").click();
+    assertThat(
+            two.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Congress").setExact(true)))
+        .hasAttribute("aria-pressed", "true");
   }
 
   @Test
   void aQuestionThatIsClosedDecidesNothingAndIsAskedAgainAfterAReload() throws Exception {
-    try (App app = App.start(data);
-        Chromium chromium = new Chromium()) {
-      BrowserContext browser = chromium.context(1280, 800);
-      Page one = chromium.page(browser);
-      String address = laidOut(app, one);
-      Page two = chromium.page(browser);
-      two.navigate(address);
-      assertThat(two.locator("#station-name")).isVisible();
-      new BenchPage(one).press("Congress");
-      new BenchPage(one).saved();
+    BrowserContext browser = chromium.context(1280, 800);
+    Page one = chromium.page(browser);
+    String address = laidOut(one);
+    Page two = chromium.page(browser);
+    two.navigate(address);
+    assertThat(two.locator("#station-name")).isVisible();
+    new BenchPage(one).press("Congress");
+    new BenchPage(one).saved();
 
-      new BenchPage(two).press("Teardrop");
-      assertThat(two.getByRole(AriaRole.DIALOG)).containsText("changed in another tab");
-      two.keyboard().press("Escape");
-      assertThat(two.getByTestId("save-state")).containsText("Not saved: changed elsewhere");
-      two.reload();
-      assertThat(two.getByRole(AriaRole.DIALOG)).containsText("changed in another tab");
-      assertThat(send(app, "GET", "/api/knives", null))
-          .contains("congress")
-          .doesNotContain("teardrop");
-      two.keyboard().press("Escape");
-      two.getByText("Choose which to keep").click();
-      two.getByText("Keep what is here").click();
-      new BenchPage(two).saved();
-      assertThat(send(app, "GET", "/api/knives", null))
-          .contains("teardrop")
-          .doesNotContain("congress");
-    }
+    new BenchPage(two).press("Teardrop");
+    assertThat(two.getByRole(AriaRole.DIALOG)).containsText("changed in another tab");
+    two.keyboard().press("Escape");
+    assertThat(two.getByTestId("save-state")).containsText("Not saved: changed elsewhere");
+    two.reload();
+    assertThat(two.getByRole(AriaRole.DIALOG)).containsText("changed in another tab");
+    assertThat(send(app, "GET", knife(address), null))
+        .contains("congress")
+        .doesNotContain("teardrop");
+    two.keyboard().press("Escape");
+    two.getByText("Choose which to keep").click();
+    two.getByText("Keep what is here").click();
+    new BenchPage(two).saved();
+    assertThat(send(app, "GET", knife(address), null))
+        .contains("teardrop")
+        .doesNotContain("congress");
   }
 
   @Test
   void whatATabThatCrashedLeftBehindIsTakenUpByTheNextOne() {
-    try (App app = App.start(data);
-        Chromium chromium = new Chromium()) {
-      BrowserContext browser = chromium.context(1280, 800);
-      Page one = chromium.page(browser);
-      String address = laidOut(app, one);
-      one.route("**/api/knives/*", Route::abort);
-      new BenchPage(one).press("Congress");
-      assertThat(one.getByTestId("save-state")).containsText("Not saved");
-      one.close();
+    BrowserContext browser = chromium.context(1280, 800);
+    Page one = chromium.page(browser);
+    String address = laidOut(one);
+    one.route("**/api/knives/*", Route::abort);
+    new BenchPage(one).press("Congress");
+    assertThat(one.getByTestId("save-state")).containsText("Not saved");
+    one.close();
 
-      Page two = chromium.page(browser);
-      two.navigate(address);
-      new BenchPage(two).saved();
-      assertThat(
-              two.getByRole(
-                  AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Congress").setExact(true)))
-          .hasAttribute("aria-pressed", "true");
-    }
+    Page two = chromium.page(browser);
+    two.navigate(address);
+    new BenchPage(two).saved();
+    assertThat(
+            two.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Congress").setExact(true)))
+        .hasAttribute("aria-pressed", "true");
   }
 
   @Test
   void aFullDiskIsToldAndSavingGoesOnByItself() {
-    try (App app = App.start(data);
-        Chromium chromium = new Chromium()) {
-      Page page = chromium.page(1280, 800);
-      laidOut(app, page);
-      String full = "Nothing can be saved: the disk has only 3 MB left.";
-      page.route(
-          "**/api/knives/*",
-          route ->
-              route.fulfill(
-                  new Route.FulfillOptions()
-                      .setStatus(507)
-                      .setContentType("application/problem+json")
-                      .setBody("{\"status\":507,\"detail\":\"" + full + "\"}")));
-      new BenchPage(page).press("Congress");
-      assertThat(page.getByTestId("save-state"))
-          .containsText("Not saved. What you entered is kept here.");
-      assertThat(page.getByTestId("save-state")).containsText(full);
-      page.unroute("**/api/knives/*");
-      new BenchPage(page).saved();
-    }
+    Page page = chromium.page(1280, 800);
+    laidOut(page);
+    String full = "Nothing can be saved: the disk has only 3 MB left.";
+    page.route(
+        "**/api/knives/*",
+        route ->
+            route.fulfill(
+                new Route.FulfillOptions()
+                    .setStatus(507)
+                    .setContentType("application/problem+json")
+                    .setBody("{\"status\":507,\"detail\":\"" + full + "\"}")));
+    new BenchPage(page).press("Congress");
+    assertThat(page.getByTestId("save-state"))
+        .containsText("Not saved. What you entered is kept here.");
+    assertThat(page.getByTestId("save-state")).containsText(full);
+    page.unroute("**/api/knives/*");
+    new BenchPage(page).saved();
   }
 
   @Test
   void scriptsInTextsAreTextsAndNothingElse() throws Exception {
-    try (App app = App.start(data);
-        Chromium chromium = new Chromium()) {
+    try (Chromium own = new Chromium()) {
       String bad = "<img src=x onerror=alert(1)><script>alert(2)</script>";
       String text = "\"" + bad + "\"";
       String knife =
@@ -224,7 +218,7 @@ class NothingIsLostIT {
               + text
               + ",\"price\":5,\"currency\":\"GBP\"}]}";
       String id = idOf(send(app, "POST", "/api/knives", knife));
-      Page page = chromium.page(1280, 800);
+      Page page = own.page(1280, 800);
       page.navigate(app.url("/tray"));
       assertThat(page.getByText(bad)).isVisible();
       page.navigate(app.url("/bench/" + id));
@@ -232,15 +226,19 @@ class NothingIsLostIT {
         new BenchPage(page).go(station);
       }
       assertThat(page.getByLabel("Your name for it")).hasValue(bad);
-      assertThat(chromium.complaints).isEmpty();
+      assertThat(own.complaints).isEmpty();
     }
   }
 
-  private static String laidOut(App app, Page page) {
+  private static String laidOut(Page page) {
     page.navigate(app.url("/tray"));
     page.getByRole(AriaRole.BANNER).getByText("New knife").click();
     assertThat(page.locator("#station-name")).isVisible();
     return page.url();
+  }
+
+  private static String knife(String address) {
+    return "/api/knives/" + address.replaceAll(".*/bench/([^/?]+).*", "$1");
   }
 
   private static String send(App app, String method, String path, String body) throws Exception {

@@ -217,6 +217,8 @@ class JudgementTest {
           "{\"closedLength\":\"100 mm\",\"blades\":[{\"type\":\"spear\",\"length\":\"75 mm\",\"heights\":["
               + "{\"at\":\"12 mm\",\"height\":\"11 mm\"},{\"at\":\"40 mm\",\"height\":\"9 mm\"}]}]}",
           numbered("15", "acetal"),
+          "{\"seen\":{\"handle_material\":\"celluloid\"},\"story\":["
+              + "{\"kind\":\"held\",\"date\":\"1860\",\"source\":\"family\"}]}",
           "{\"seen\":{\"handle_material\":\"acetal\"},\"story\":["
               + Stream.of(StoryEvent.Source.values())
                   .map(s -> "{\"kind\":\"held\",\"date\":\"1917\",\"source\":\"" + s + "\"}")
@@ -309,7 +311,7 @@ class JudgementTest {
     verdict.value().sales().forEach(s -> out.append(s.weight()).append(s.trust()));
     verdict.value().costs().forEach(c -> out.append(c.share()));
     StoryReading story = examiner.story(specimen);
-    story.links().forEach(l -> out.append(l.doubted()).append(l.text()));
+    story.links().forEach(l -> out.append(l.doubted()).append(l.text()).append(l.ways()));
     out.append(story.toldGaps());
     verdict.sketch().blades().forEach(b -> out.append(b.left()));
     verdict.dating().lookNext().forEach(l -> out.append(l.feature()).append(l.bits()));

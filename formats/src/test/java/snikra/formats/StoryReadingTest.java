@@ -111,7 +111,7 @@ class StoryReadingTest {
         .containsExactly(
             "Ada and Bo both had it from 1950 to 1960: is one of the dates wrong, or was it another"
                 + " knife?");
-    assertThat(reading.holders()).containsExactly("Ada", "Bo", "In this collection");
+    assertThat(reading.holders()).containsExactly("Ada", "Bo", "This collection");
     assertThat(reading.toldGaps()).hasSize(2);
     assertThat(reading.toldGaps().get(1))
         .isEqualTo("1970 to 2001: nothing is known of where it was.");

@@ -105,15 +105,18 @@ final class Questions {
               "story",
               "two-holders",
               false,
-              name(both.one()),
-              name(both.other()),
+              holder(both.one()),
+              holder(both.other()),
               "" + both.years().from(),
               "" + both.years().to()));
     }
   }
 
-  private static String name(Chain.Tenure h) {
-    return h.holder() == null ? "somebody not named" : h.holder();
+  /** Who had it, as said within a sentence. */
+  static String holder(Chain.Tenure tenure) {
+    return tenure.holder() != null
+        ? tenure.holder()
+        : Findings.of("story", tenure.own() ? "holder-own" : "holder-not-named", false).text();
   }
 
   private static void closedLength(Specimen knife, ReferenceShelf shelf, List<Finding> out) {

@@ -38,9 +38,8 @@ final class StoryReader {
   private static final int DECADE = 10;
 
   /** Ways under this are not worth a line. */
-  private static final double TOLD_FROM = 0.02;
-
   private final Specimen knife;
+
   private final Judgement judgement;
   private final int thisYear;
   private final @Nullable Span made;
@@ -152,13 +151,14 @@ final class StoryReader {
       String untrue = say("way-untrue", Wording.chance(1 - truth.chance()), truth.thereBy());
       ways.add(new Reconciling(State.Kind.UNTRUE, null, 1 - truth.chance(), untrue));
       double rest = 1;
+      double from = judgement.of("story.told");
       for (StateProbability s : truth.ifTrue()) {
-        if (s.probability() >= TOLD_FROM && s.state().kind() != State.Kind.ALL_ELSE) {
+        if (s.probability() >= from && s.state().kind() != State.Kind.ALL_ELSE) {
           rest -= s.probability();
           ways.add(new Reconciling(s.state().kind(), s.state().part(), s.probability(), ifSo(s)));
         }
       }
-      if (rest >= TOLD_FROM) {
+      if (rest >= from) {
         String all = say("way-all-else", Wording.chance(rest));
         ways.add(new Reconciling(State.Kind.ALL_ELSE, null, rest, all));
       }
@@ -180,9 +180,8 @@ final class StoryReader {
   }
 
   private static String holder(Chain.Tenure tenure) {
-    return tenure.holder() != null
-        ? tenure.holder()
-        : say(tenure.own() ? "holder-own" : "holder-not-named");
+    String said = Questions.holder(tenure);
+    return tenure.holder() == null ? Wording.upperFirst(said) : said;
   }
 
   private static String told(Chain.Blank gap) {

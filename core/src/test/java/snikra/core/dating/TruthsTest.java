@@ -34,7 +34,7 @@ class TruthsTest {
         of.lookedInVain());
   }
 
-  private static Statement regional(double reliability, String region) {
+  private static Statement saidOf(double reliability, Set<String> regions, String maker) {
     return new Statement(
         ID,
         "story",
@@ -43,24 +43,7 @@ class TruthsTest {
         null,
         null,
         null,
-        Set.of(region),
-        null,
-        null,
-        List.of(),
-        reliability,
-        "");
-  }
-
-  private static Statement byMaker(double reliability, String maker) {
-    return new Statement(
-        ID,
-        "story",
-        "Story",
-        "Said",
-        null,
-        null,
-        null,
-        null,
+        regions,
         maker,
         null,
         List.of(),
@@ -93,8 +76,8 @@ class TruthsTest {
     Evidence knife = KnifeBuilder.anOldLookingCampKnife().evidence();
     String region = Shelf.invented().regions().get(1).id();
     String maker = Shelf.invented().makers().get(0).id();
-    isTheShareOfTheMixture(saying(knife, regional(0.6, region)));
-    isTheShareOfTheMixture(saying(knife, byMaker(0.6, maker)));
+    isTheShareOfTheMixture(saying(knife, saidOf(0.6, Set.of(region), null)));
+    isTheShareOfTheMixture(saying(knife, saidOf(0.6, null, maker)));
   }
 
   @Test
@@ -132,7 +115,7 @@ class TruthsTest {
             ID, "story", "Story", "Said", null, 1950, null, null, maker, null, List.of(), 0.5, "");
     assertThat(truth(saying(knife, both)).alone()).isEqualTo(0.25);
     assertThat(truth(saying(knife, both)).chance())
-        .isLessThan(truth(saying(knife, byMaker(0.5, maker))).chance());
+        .isLessThan(truth(saying(knife, saidOf(0.5, null, maker))).chance());
   }
 
   @Test
