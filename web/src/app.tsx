@@ -68,6 +68,7 @@ function Sheet() {
         marks: [],
         measured: {},
         notFound: [],
+        tags: [],
         seen: {},
         story: [],
       });

@@ -48,7 +48,7 @@ type Body<P extends keyof paths, M extends keyof paths[P]> = paths[P][M] extends
   : never;
 
 /** A file as the whole body, byte for byte. */
-const asItIs = (file: File) => ({
+const asItIs = (file: Blob) => ({
   body: file as unknown as string,
   bodySerializer: (body: unknown) => body as BodyInit,
   headers: { "Content-Type": "application/octet-stream" },
@@ -116,6 +116,21 @@ export const api = {
   tray: () => answered(client.GET("/api/knives")),
   search: (q: string, ticks: string[], signal?: AbortSignal) =>
     answered(client.GET("/api/knives/search", { params: { query: { q, in: ticks } }, signal })),
+  /** Changes where knives lie and how they are sorted; answers with what was before. */
+  file: (body: Body<"/api/knives/filing", "post">) => answered(client.POST("/api/knives/filing", { body })),
+  setFiling: (body: Body<"/api/knives/filing", "put">) =>
+    answered(client.PUT("/api/knives/filing", { body })),
+  sendParcel: (key: string, at: number, piece: Blob, signal: AbortSignal) =>
+    answered(client.POST("/api/parcel/piece", { params: { query: { key, at } }, ...asItIs(piece), signal })),
+  lookAtParcel: (key: string, signal: AbortSignal) =>
+    answered(client.GET("/api/parcel/{key}", { params: { path: { key } }, signal })),
+  takeParcel: (key: string, theirs: string[]) =>
+    answered(client.POST("/api/parcel/{key}/take", { params: { path: { key } }, body: { theirs } })),
+  letGoOfParcel: (key: string) => answered(client.DELETE("/api/parcel/{key}", { params: { path: { key } } })),
+  searches: () => answered(client.GET("/api/searches")),
+  keepSearch: (id: string, body: Body<"/api/searches/{id}", "put">) =>
+    answered(client.PUT("/api/searches/{id}", { params: { path: { id } }, body })),
+  removeSearch: (id: string) => answered(client.DELETE("/api/searches/{id}", { params: { path: { id } } })),
   knife: (id: string) => answered(client.GET("/api/knives/{id}", { params: { path: { id } } })),
   /** A new knife under an id of the sender's own: sent twice it is kept once. */
   add: (id: string, body: Body<"/api/knives", "post">) =>

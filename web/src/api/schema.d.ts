@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/searches/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keep"];
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sales/{id}": {
         parameters: {
             query?: never;
@@ -30,7 +46,7 @@ export interface paths {
         get?: never;
         put: operations["change"];
         post?: never;
-        delete: operations["remove"];
+        delete: operations["remove_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -62,7 +78,7 @@ export interface paths {
         get: operations["export"];
         put: operations["switchTo"];
         post?: never;
-        delete: operations["remove_1"];
+        delete: operations["remove_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -100,6 +116,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/knives/filing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["set"];
+        post: operations["change_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/journal/{entry}": {
         parameters: {
             query?: never;
@@ -110,7 +142,7 @@ export interface paths {
         get?: never;
         put: operations["question"];
         post?: never;
-        delete: operations["remove_2"];
+        delete: operations["remove_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -366,6 +398,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["measure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parcel/{key}/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parcel/piece": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["receive"];
         delete?: never;
         options?: never;
         head?: never;
@@ -772,6 +836,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/searches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_3"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schedules/{id}": {
         parameters: {
             query?: never;
@@ -782,7 +862,7 @@ export interface paths {
         get: operations["one"];
         put?: never;
         post?: never;
-        delete: operations["remove_3"];
+        delete: operations["remove_4"];
         options?: never;
         head?: never;
         patch?: never;
@@ -943,6 +1023,38 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["end"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parcel": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["whole"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parcel/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["look_2"];
+        put?: never;
+        post?: never;
+        delete: operations["letGo"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1275,7 +1387,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["look_2"];
+        get: operations["look_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1310,7 +1422,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["letGo"];
+        delete: operations["letGo_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1326,7 +1438,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_4"];
+        delete: operations["remove_5"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1424,7 +1536,7 @@ export interface components {
             /** Format: date-time */
             made: string;
             /** @enum {string} */
-            reason: "by-hand" | "daily" | "before-upgrade" | "before-restore";
+            reason: "by-hand" | "daily" | "before-upgrade" | "before-restore" | "before-parcel";
             /** Format: int32 */
             knives: number;
             /** Format: int32 */
@@ -1680,6 +1792,9 @@ export interface components {
             originals: number;
             lost: string[];
             changed: string[];
+        };
+        Choice: {
+            theirs?: string[];
         };
         Choices: {
             end: components["schemas"]["ChoicesChoice"][];
@@ -2043,7 +2158,7 @@ export interface components {
         };
         FacetTold: {
             /** @enum {string} */
-            id: "family" | "pattern" | "maker" | "country" | "decade" | "handle" | "blades" | "state" | "grade" | "box" | "place" | "holder" | "open";
+            id: "family" | "pattern" | "maker" | "country" | "decade" | "handle" | "blades" | "state" | "grade" | "box" | "lies" | "tag" | "place" | "holder" | "open";
             label: string;
             values: components["schemas"]["FoundValue"][];
         };
@@ -2062,6 +2177,17 @@ export interface components {
             undone: boolean;
             /** Format: date-time */
             madeAt: string;
+        };
+        Filing: {
+            id: string;
+            place?: string;
+            tags: string[];
+        };
+        FilingChange: {
+            ids: string[];
+            place?: string;
+            tagged?: string[];
+            untagged?: string[];
         };
         Folder: {
             folder: string;
@@ -2298,6 +2424,14 @@ export interface components {
             id: string;
             sale: components["schemas"]["Sale"];
         };
+        KeptSearch: {
+            id: string;
+            name: string;
+            q: string;
+            in: string[];
+            /** Format: int32 */
+            found: number;
+        };
         LabelPaper: {
             id: string;
             label: string;
@@ -2512,6 +2646,11 @@ export interface components {
             id: string;
             name: string;
         };
+        NamedSearch: {
+            name: string;
+            q?: string;
+            in?: string[];
+        };
         NumberGrammar: {
             fields: components["schemas"]["NumberGrammarField"][];
             note: string;
@@ -2618,6 +2757,32 @@ export interface components {
             assayOffices: components["schemas"]["AssayOffice"][];
             makers: components["schemas"]["Maker"][];
             additions: components["schemas"]["Addition"][];
+        };
+        ParcelTold: {
+            made: string;
+            knives: {
+                [key: string]: number;
+            };
+            asked: components["schemas"]["ParcelToldAsked"][];
+            books: components["schemas"]["ParcelToldBookTold"][];
+            /** Format: int32 */
+            photographs: number;
+        };
+        ParcelToldAsked: {
+            id: string;
+            /** Format: int32 */
+            number: number;
+            ours: string;
+            theirs: string;
+            here: string;
+            there: string;
+        };
+        ParcelToldBookTold: {
+            book: string;
+            /** Format: int32 */
+            fresh: number;
+            /** Format: int32 */
+            different: number;
         };
         PatternVerdict: {
             title: string;
@@ -2833,6 +2998,10 @@ export interface components {
             says: string;
             /** Format: double */
             probability: number;
+        };
+        Received: {
+            /** Format: int64 */
+            bytes: number;
         };
         Registered: {
             id: string;
@@ -3286,6 +3455,8 @@ export interface components {
             };
             notFound: ("number" | "code")[];
             care: components["schemas"]["CareDone"][];
+            place?: string;
+            tags: string[];
         };
         State: {
             /** @enum {string} */
@@ -3465,6 +3636,8 @@ export interface components {
             unreadable?: string;
             pending?: boolean;
             stale?: boolean;
+            place?: string;
+            tags?: string[];
         };
         Understood: {
             /** Format: int32 */
@@ -3693,6 +3866,52 @@ export interface operations {
             };
         };
     };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NamedSearch"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KeptSearch"];
+                };
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     change: {
         parameters: {
             query?: never;
@@ -3719,7 +3938,7 @@ export interface operations {
             };
         };
     };
-    remove: {
+    remove_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3827,7 +4046,7 @@ export interface operations {
             };
         };
     };
-    remove_1: {
+    remove_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -3965,6 +4184,54 @@ export interface operations {
             };
         };
     };
+    set: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Filing"][];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Filing"][];
+                };
+            };
+        };
+    };
+    change_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FilingChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Filing"][];
+                };
+            };
+        };
+    };
     question: {
         parameters: {
             query: {
@@ -3989,7 +4256,7 @@ export interface operations {
             };
         };
     };
-    remove_2: {
+    remove_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -4464,6 +4731,59 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PhotoMeasuringAnswer"];
+                };
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Choice"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Backup"];
+                };
+            };
+        };
+    };
+    receive: {
+        parameters: {
+            query: {
+                key: string;
+                at: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Received"];
                 };
             };
         };
@@ -5160,6 +5480,26 @@ export interface operations {
             };
         };
     };
+    all_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KeptSearch"][];
+                };
+            };
+        };
+    };
     one: {
         parameters: {
             query?: never;
@@ -5182,7 +5522,7 @@ export interface operations {
             };
         };
     };
-    remove_3: {
+    remove_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -5430,6 +5770,66 @@ export interface operations {
             query?: never;
             header?: never;
             path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    whole: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    look_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ParcelTold"];
+                };
+            };
+        };
+    };
+    letGo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -5880,7 +6280,7 @@ export interface operations {
             };
         };
     };
-    look_2: {
+    look_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -5922,7 +6322,7 @@ export interface operations {
             };
         };
     };
-    letGo: {
+    letGo_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5942,7 +6342,7 @@ export interface operations {
             };
         };
     };
-    remove_4: {
+    remove_5: {
         parameters: {
             query?: never;
             header?: never;

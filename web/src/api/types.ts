@@ -59,6 +59,7 @@ export type LedgerEntry = Schemas["LedgerEntry"];
 export type LedgerTold = Schemas["LedgerTold"];
 export type LedgerLot = LedgerTold["lots"][number];
 export type TourTold = Schemas["TourTold"];
+export type ParcelTold = Schemas["ParcelTold"];
 export type SearchTold = Schemas["SearchTold"];
 export type FacetTold = SearchTold["facets"][number];
 export type FacetValue = FacetTold["values"][number];

@@ -1,6 +1,9 @@
 import { Popover } from "radix-ui";
 import type { ReactNode } from "react";
 
+/** A button within that does something and closes it. */
+export const Closes = Popover.Close;
+
 /** A button, and what opens beneath it. */
 export function PopUp({
   name,

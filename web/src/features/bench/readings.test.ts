@@ -42,6 +42,7 @@ describe("the same as the knife before", () => {
     hallmarks: [],
     measured: {},
     notFound: [],
+    tags: [],
     seen: {},
     story: [],
     ...more,

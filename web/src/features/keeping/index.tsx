@@ -5,6 +5,7 @@ import { Failed } from "../../ui/failed";
 import { useToast } from "../../ui/toasts";
 import { Backups } from "./backups";
 import { Check } from "./check";
+import { Parcel } from "./parcel";
 import { TakenOutKnives } from "./taken-out";
 
 /** What is done so that nothing entered is lost, and the way back from most mishaps. */
@@ -62,6 +63,7 @@ export function KeepingPage() {
         <div>
           <TakenOutKnives attempt={attempt} />
           <Check />
+          <Parcel attempt={attempt} />
         </div>
       </div>
     </main>

@@ -1,14 +1,15 @@
 // @vitest-environment happy-dom
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, render, screen, within } from "@testing-library/react";
+import { cleanup, render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import type { ReactNode } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { api, Refused } from "../../api/client";
-import type { Backup } from "../../api/types";
+import type { Backup, ParcelTold } from "../../api/types";
 import { ToastProvider } from "../../ui/toasts";
 import { MoneyEntry } from "../bench/stations/money-entry";
 import { KeepingPage } from ".";
+import { PIECE } from "./pieces";
 
 const around = (children: ReactNode) => (
   <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
@@ -60,6 +61,64 @@ describe("safe keeping", () => {
     vi.spyOn(api, "keeping").mockResolvedValue({ ...STANDING, failed: "The copies' disk is away." });
     render(around(<KeepingPage />));
     expect((await screen.findByRole("alert")).textContent).toContain("The copies' disk is away.");
+  });
+
+  const TOLD: ParcelTold = {
+    made: "2026-11-01T12:00:00Z",
+    knives: { new: 3, "both-changed": 2, same: 5 },
+    asked: [
+      { id: "a", number: 4, ours: "Mine", theirs: "Theirs", here: COPY.made, there: COPY.made },
+      { id: "b", number: 5, ours: "", theirs: "Other", here: COPY.made, there: COPY.made },
+    ],
+    books: [{ book: "sale", fresh: 7, different: 1 }],
+    photographs: 2,
+  };
+  const bring = async (bytes: number) => {
+    render(around(<KeepingPage />));
+    const zip = new File([new Uint8Array(bytes)], "all.zip", { type: "application/zip" });
+    await userEvent.setup().upload(await screen.findByLabelText("A collection to bring"), zip);
+  };
+
+  it("sends a collection piece by piece, tells what it would bring, and takes what was chosen", async () => {
+    const user = userEvent.setup();
+    const sent: [number, number][] = [];
+    vi.spyOn(api, "sendParcel").mockImplementation(async (_, at, piece) => {
+      sent.push([at, piece.size]);
+      return { bytes: at + piece.size };
+    });
+    vi.spyOn(api, "lookAtParcel").mockResolvedValue(TOLD);
+    const take = vi.spyOn(api, "takeParcel").mockResolvedValue(COPY);
+    await bring(PIECE + 10);
+    const told = await screen.findByRole("region", { name: "What it would bring" });
+    expect(sent).toEqual([
+      [0, PIECE],
+      [PIECE, 10],
+    ]);
+    expect(told.textContent).toContain("3knives that are not here");
+    expect(told.textContent).toContain("1sales are otherwise here and stay so");
+    await user.click(within(told).getByText("All as in the file"));
+    await user.click(within(told).getByRole("radio", { name: /^4 Mine as here/ }));
+    await user.click(within(told).getByText("Take it in"));
+    expect(take).toHaveBeenCalledWith(expect.any(String), ["b"]);
+    expect(await screen.findByText(/^It is taken in\./)).toBeDefined();
+  });
+
+  it("tells why a file cannot be taken, and lets go of it when it is stopped", async () => {
+    const gone = vi.spyOn(api, "letGoOfParcel").mockResolvedValue(undefined as never);
+    vi.spyOn(api, "sendParcel").mockResolvedValueOnce({ bytes: 3 });
+    vi.spyOn(api, "lookAtParcel").mockRejectedValue(new Refused(400, "knives/a.json is damaged."));
+    await bring(3);
+    expect((await screen.findByRole("alert")).textContent).toBe("all.zip: knives/a.json is damaged.");
+    cleanup();
+    vi.mocked(api.sendParcel).mockImplementation(
+      (_, __, ___, signal) =>
+        new Promise((_, refuse) => signal.addEventListener("abort", () => refuse(new Error("stopped")))),
+    );
+    await bring(3);
+    await userEvent.setup().click(await screen.findByText("Stop"));
+    await waitFor(() => expect(screen.getByText("Bring one")).toHaveProperty("disabled", false));
+    expect(screen.queryByRole("alert")).toBeNull();
+    expect(gone).toHaveBeenCalledTimes(2);
   });
 
   it("shows what a copy would do before it is brought back", async () => {

@@ -6,6 +6,7 @@ export const REASONS: Record<Backup["reason"], string> = {
   daily: "daily",
   "before-upgrade": "before an upgrade",
   "before-restore": "before a copy was brought back",
+  "before-parcel": "before a collection was brought",
 };
 
 /** A moment as the reader's locale writes it. */
@@ -15,3 +16,24 @@ export const moment = (iso: string) =>
 /** A day as the reader's locale writes it. */
 export const day = (iso: string) =>
   new Intl.DateTimeFormat(undefined, { dateStyle: "medium" }).format(new Date(iso));
+
+/** How the knives of a collection that is brought stand to those here, in the order they are told. */
+export const STANDINGS: Record<string, string> = {
+  new: "knives that are not here",
+  "theirs-newer": "knives changed there alone: taken",
+  "both-changed": "knives changed here and there: for you to say",
+  "ours-newer": "knives changed here alone: they stay",
+  "taken-out": "knives taken out of the tray here: they stay out",
+  same: "knives the same in both",
+};
+
+/** Entries of the books of a collection. */
+export const BOOKS: Record<string, string> = {
+  sale: "sales",
+  ledger_revision: "ledger entries",
+  pack: "packs of makers",
+  filed_step: "steps of your own references",
+  grading: "ways of grading",
+  schedule: "schedules",
+  saved_search: "searches",
+};

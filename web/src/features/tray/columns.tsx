@@ -75,11 +75,13 @@ export const COLUMNS: Column[] = [
   },
   { id: "worth", label: "Worth", by: (k) => k.summary.high, shows: worthOf, isFigure: true },
   text("box", "Box and papers", (k) => k.summary.box),
+  text("place", "Where it lies", (k) => k.place),
+  text("tags", "Tags", (k) => k.tags?.join(", ")),
   text("conflict", "Conflict", (k) => (k.summary.conflict ? "conflict" : undefined)),
 ];
 
 /** Not shown until they are asked for. */
-const EXTRA = ["blades", "box", "conflict"];
+const EXTRA = ["blades", "box", "place", "tags", "conflict"];
 
 export const USUAL = COLUMNS.map((c) => c.id).filter((id) => !EXTRA.includes(id));
 

@@ -13,6 +13,7 @@ import { Opens } from "../../ui/select";
 import { BringList } from "../list/bring-list";
 import { EmptyTray } from "./empty-tray";
 import { Facets } from "./facets";
+import { KeptSearches } from "./kept-searches";
 import { Knives } from "./knives";
 import { Labels } from "./labels";
 import { inOrder, ORDERS, type Order } from "./order";
@@ -111,7 +112,7 @@ function Laid({
           already.
         </p>
       )}
-      <Beside search={search}>
+      <Beside search={search} left={left}>
         {view === "table" ? (
           <KnivesTable knives={knives.filter((k) => found.has(k.id))} book={book} onRemove={onRemove} />
         ) : (
@@ -133,7 +134,7 @@ function Laid({
 }
 
 /** What the knives have in common at the left of them; on a narrow screen above, once it is asked for. */
-function Beside({ search, children }: { search: Search; children: React.ReactNode }) {
+function Beside({ search, left, children }: { search: Search; left: number; children: React.ReactNode }) {
   const [isOpen, setOpen] = useState(false);
   const column = useRef<HTMLElement>(null);
   const show = () => {
@@ -156,6 +157,7 @@ function Beside({ search, children }: { search: Search; children: React.ReactNod
           Narrow down <Key>F</Key>
         </p>
         <div className={`mt-2 ${isOpen ? "" : "max-lg:hidden"}`}>
+          <KeptSearches search={search} left={left} />
           <Facets search={search} />
         </div>
       </aside>

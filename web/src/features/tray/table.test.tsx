@@ -1,8 +1,10 @@
 // @vitest-environment happy-dom
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { cleanup, render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
+import { api } from "../../api/client";
 import type { Book, ReadableEntry } from "../../api/types";
 import { PreferencesProvider } from "../../preferences";
 import { COLUMNS, type Column, sorted } from "./columns";
@@ -38,11 +40,13 @@ const THREE = [knife(1, "Pen", 1930), knife(2, "Barlow"), knife(3, "Congress", 1
 const show = () => {
   const onRemove = vi.fn();
   render(
-    <PreferencesProvider>
-      <MemoryRouter>
-        <KnivesTable knives={THREE} book={BOOK} onRemove={onRemove} />
-      </MemoryRouter>
-    </PreferencesProvider>,
+    <QueryClientProvider client={new QueryClient()}>
+      <PreferencesProvider>
+        <MemoryRouter>
+          <KnivesTable knives={THREE} book={BOOK} onRemove={onRemove} />
+        </MemoryRouter>
+      </PreferencesProvider>
+    </QueryClientProvider>,
   );
   return onRemove;
 };
@@ -50,6 +54,7 @@ const names = () =>
   screen.getAllByRole("link").map((l) => l.getAttribute("aria-label")?.replace(", to the bench", ""));
 
 beforeEach(() => {
+  vi.spyOn(api, "search").mockResolvedValue({ phrases: [], hits: [], facets: [], left: 0 });
   vi.spyOn(HTMLElement.prototype, "offsetHeight", "get").mockReturnValue(800);
 });
 afterEach(() => {

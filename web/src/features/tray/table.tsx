@@ -8,6 +8,7 @@ import { Shapes } from "../../drawing/shapes";
 import { titleBy } from "../../format";
 import { useKept, usePreferences } from "../../preferences";
 import { PopUp } from "../../ui/pop-up";
+import { Several } from "../filing/several";
 import { COLUMNS, type Column, type Shown, sorted, USUAL } from "./columns";
 
 const ROW = 36;
@@ -42,11 +43,12 @@ export function KnivesTable({
       <div className="mt-1 flex min-h-7 flex-wrap items-center gap-x-4">
         <ColumnsChoice columns={columns} onChange={setColumns} />
         {here.length > 0 && (
-          <p role="status">
-            {here.length} chosen{" "}
+          <>
+            <p role="status">{here.length} chosen</p>
+            <Several knives={here} />
             <button
               type="button"
-              className="press ml-2"
+              className="press"
               onClick={() => {
                 onRemove(here);
                 setChosen(new Set());
@@ -54,7 +56,7 @@ export function KnivesTable({
             >
               Take out
             </button>
-          </p>
+          </>
         )}
       </div>
       <div className="overflow-x-auto">

@@ -78,6 +78,7 @@ const answered = (q: string, ticks: string[]): SearchTold => ({
 
 beforeEach(() => {
   vi.spyOn(api, "search").mockImplementation(async (q, ticks) => answered(q, ticks));
+  vi.spyOn(api, "searches").mockResolvedValue([]);
   vi.spyOn(api, "tray").mockResolvedValue([readable(2, "Second"), UNREADABLE, readable(1, "First")]);
 });
 afterEach(() => {
@@ -174,7 +175,8 @@ it("as a table takes several out with one way back, and says where one was refus
   await user.click(await screen.findByRole("button", { name: "table" }));
   expect(screen.queryByLabelText("Order")).toBeNull();
   await user.click(screen.getByLabelText("Choose all"));
-  const takeOut = () => user.click(within(screen.getByText("2 chosen")).getByText("Take out"));
+  const takeOut = () =>
+    user.click(within(screen.getByText("2 chosen").parentElement as HTMLElement).getByText("Take out"));
   await takeOut();
   expect(remove.mock.calls.map((c) => c[0])).toEqual(["k1", "k2"]);
   expect(await screen.findByText("2 knives taken out of the tray.")).toBeDefined();

@@ -10,6 +10,8 @@ export interface Search {
   /** What is ticked, as the server reads it: `facet:value`. */
   ticks: string[];
   toggle: (tick: string) => void;
+  /** Asks for both at once. */
+  ask: (words: string, ticks: string[]) => void;
   clear: () => void;
   /** The same as it stands in an address. */
   asked: string;
@@ -43,6 +45,7 @@ export function useSearch(isThere: boolean, left: number): Search {
     setWords: (said) => ask(said, ticks),
     ticks,
     toggle: (one) => ask(words, ticks.includes(one) ? ticks.filter((t) => t !== one) : [...ticks, one]),
+    ask,
     clear: () => ask("", []),
     asked: `${written(new URLSearchParams(), words, ticks)}`,
     isAsking: asked !== "" || ticks.length > 0,

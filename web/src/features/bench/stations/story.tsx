@@ -5,6 +5,7 @@ import { sentence } from "../../../format";
 import { Field } from "../../../ui/field";
 import { Select } from "../../../ui/select";
 import { TextField } from "../../../ui/text-field";
+import { OfKnife } from "../../filing/of-knife";
 import { StoryAxis } from "../../story/axis";
 import { FromLedger } from "../../story/from-ledger";
 import { HeldAgainst } from "../../story/held";
@@ -71,6 +72,7 @@ export function StoryStation({ knife, book }: StationProps) {
         </>
       )}
       {id && <FromLedger knife={id} />}
+      <OfKnife knife={knife} />
       <KnifeNote knife={knife} />
       <Rows<StoryEvent>
         entries={knife.specimen.story}

@@ -8,6 +8,7 @@ import com.deque.html.axecore.args.AxeRunOnlyOptions;
 import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
@@ -77,6 +78,9 @@ class AccessIT {
     button(page, "table").click();
     page.getByLabel("Choose all").check();
     check(page, "tray as a table");
+    button(page, "Place and tags").click();
+    check(page, "place and tags of several");
+    page.keyboard().press("Escape");
     button(page, "Columns").click();
     check(page, "columns to choose");
     page.keyboard().press("Escape");
@@ -87,6 +91,10 @@ class AccessIT {
     page.navigate(app.url("/keeping"));
     assertThat(page.getByText("Copies", new Page.GetByTextOptions().setExact(true))).isVisible();
     check(page, "safe keeping");
+    Download whole = page.waitForDownload(() -> page.getByText("Save it").click());
+    page.getByLabel("A collection to bring").setInputFiles(whole.path());
+    assertThat(page.getByLabel("What it would bring")).isVisible();
+    check(page, "a collection to bring");
     page.navigate(app.url("/words?at=blades&word=kick"));
     assertThat(page.locator("#word-kick")).isVisible();
     check(page, "words");

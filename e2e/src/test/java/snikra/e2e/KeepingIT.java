@@ -3,11 +3,13 @@ package snikra.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -43,10 +45,21 @@ class KeepingIT {
       sheet.getByText("Bring this copy back").press("Enter");
       assertThat(page.getByRole(AriaRole.ROW)).hasCount(3);
       assertThat(page.getByText("before a copy was brought back")).isVisible();
+      theWholeGoesOutAndComesBack(page);
       page.keyboard().press("t");
       assertThat(knives).hasCount(8);
       assertThat(chromium.complaints).isEmpty();
     }
+  }
+
+  private static void theWholeGoesOutAndComesBack(Page page) {
+    Download file = page.waitForDownload(() -> page.getByText("Save it").press("Enter"));
+    page.getByLabel("A collection to bring").setInputFiles(file.path());
+    Locator told = page.getByLabel("What it would bring");
+    assertThat(told).containsText("8knives the same in both");
+    told.getByText("Take it in").press("Enter");
+    assertThat(page.getByText("before a collection was brought")).isVisible();
+    assertThat(page.getByText(Pattern.compile("^It is taken in"))).isVisible();
   }
 
   @Test

@@ -43,6 +43,8 @@ public final class KnivesList {
           "blades",
           "mark",
           "made",
+          "place",
+          "tags",
           Columns.NOTE);
 
   private static final List<String> FOUND =
@@ -92,6 +94,8 @@ public final class KnivesList {
     told.put("blades", knife.blades().isEmpty() ? null : knife.blades().size());
     told.put("mark", mark(knife));
     told.put("made", span == null ? null : span.from() + "-" + span.to());
+    told.put("place", knife.place());
+    told.put("tags", String.join("; ", knife.tags()));
     told.put(Columns.NOTE, knife.note());
     told.put("In the tray", listed.number());
     told.put("Name in the trade", summary.tradeTitle());

@@ -39,6 +39,8 @@ public final class KnivesTable {
   private static final int SAMPLES = 200;
   private static final Pattern NEXT_LINE = Pattern.compile("\\s*[/|\\n]\\s*");
 
+  private static final Pattern BETWEEN_TAGS = Pattern.compile("[,;|\\n]");
+
   private static final ShippedShelf.TableColumns COLUMNS = ShippedShelf.tableColumns();
 
   /**
@@ -193,6 +195,8 @@ public final class KnivesTable {
     }
     fitting(knife, "number", cells, taken, KnivesTable::number);
     fitting(knife, "mark", cells, taken, KnivesTable::mark);
+    fitting(knife, "place", cells, taken, KnivesTable::place);
+    fitting(knife, "tags", cells, taken, KnivesTable::tags);
     claims(knife, cells, taken);
     bought(knife, cells, taken);
     String note = cells.note(LONGEST_NOTE);
@@ -255,6 +259,21 @@ public final class KnivesTable {
 
   private static ObjectNode number(String written) {
     return Json.mapper().createObjectNode().put("number", written.toUpperCase(Locale.ROOT));
+  }
+
+  private static ObjectNode place(String written) {
+    return Json.mapper().createObjectNode().put("place", written);
+  }
+
+  private static ObjectNode tags(String written) {
+    ObjectNode knife = Json.mapper().createObjectNode();
+    ArrayNode tags = knife.putArray("tags");
+    BETWEEN_TAGS
+        .splitAsStream(written)
+        .filter(t -> !t.isBlank())
+        .map(String::strip)
+        .forEach(tags::add);
+    return knife;
   }
 
   // Lines are parted by a stroke or stand below one another. On which face it is, no list says:

@@ -22,6 +22,7 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.core.env.Environment;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.converter.json.ProblemDetailJacksonMixin;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.PlatformTransactionManager;
 import snikra.core.examination.Examiner;
 import snikra.formats.Json;
@@ -45,9 +46,12 @@ import snikra.server.knives.CatalogueRepository;
 import snikra.server.knives.DemoTin;
 import snikra.server.knives.KnifeRepository;
 import snikra.server.knives.KnifeService;
+import snikra.server.knives.SavedSearchRepository;
+import snikra.server.knives.SavedSearches;
 import snikra.server.ledger.DemoLedger;
 import snikra.server.ledger.Ledger;
 import snikra.server.ledger.LedgerRepository;
+import snikra.server.parcel.Parcels;
 import snikra.server.phone.Neighbourhood;
 import snikra.server.phone.PhoneCamera;
 import snikra.server.photos.PhotoRepository;
@@ -264,11 +268,44 @@ class Wiring {
               photographs.lost(),
               photographs.changed());
         },
-        () -> {
-          desk.reopen();
-          sales.reopen();
-          catalogue.forget();
-        });
+        rereading(desk, sales, catalogue));
+  }
+
+  // What is held in memory of what lies in the database.
+  private static Runnable rereading(ReferenceDesk desk, SalesBook sales, Catalogue catalogue) {
+    return () -> {
+      desk.reopen();
+      sales.reopen();
+      catalogue.forget();
+    };
+  }
+
+  @Bean
+  SavedSearches savedSearches(
+      SavedSearchRepository searches,
+      Catalogue catalogue,
+      PlatformTransactionManager transactions) {
+    return new SavedSearches(searches, catalogue, transactions);
+  }
+
+  @Bean
+  Parcels parcels(
+      DataSource database,
+      PlatformTransactionManager transactions,
+      Backups backups,
+      Disk disk,
+      Path dataFolder,
+      Catalogue catalogue,
+      SalesBook sales,
+      ReferenceDesk desk) {
+    return new Parcels(
+        new JdbcTemplate(database),
+        transactions,
+        backups,
+        disk,
+        dataFolder,
+        rereading(desk, sales, catalogue),
+        Clock.systemUTC());
   }
 
   @Bean(destroyMethod = "close")

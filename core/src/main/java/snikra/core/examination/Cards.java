@@ -81,9 +81,16 @@ final class Cards {
   private List<String> words(
       Specimen knife, PatternVerdict pattern, DatingVerdict dated, Examiner.Summary summary) {
     Set<String> all = new LinkedHashSet<>();
-    Stream.of(knife.title(), knife.note(), knife.number(), summary.title(), summary.tradeTitle())
+    Stream.of(
+            knife.title(),
+            knife.note(),
+            knife.number(),
+            knife.place(),
+            summary.title(),
+            summary.tradeTitle())
         .filter(Objects::nonNull)
         .forEach(all::add);
+    all.addAll(knife.tags());
     pattern.names().stream()
         .filter(n -> Math.max(n.probability(), n.tradeProbability()) >= WORTH_FINDING)
         .forEach(
@@ -148,6 +155,8 @@ final class Cards {
     if (summary.box() != null) {
       all.put(Facet.BOX, List.of(summary.box()));
     }
+    put(all, Facet.LIES, Stream.of(knife).map(Specimen::place));
+    put(all, Facet.TAG, knife.tags().stream());
     put(all, Facet.PLACE, knife.story().stream().map(StoryEvent::place));
     put(all, Facet.HOLDER, knife.story().stream().map(StoryEvent::holder));
     put(all, Facet.OPEN, open(summary).stream());

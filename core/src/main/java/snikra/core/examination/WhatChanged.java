@@ -142,6 +142,8 @@ public final class WhatChanged {
         e -> e.kind() + (e.date() == null ? "" : " " + e.date().written()));
     put("care", "Care", knife.care(), c -> c.work() + " " + c.date().written());
     put("comparables", "Sales of like knives", knife.comparables(), s -> s.described());
+    put("place", "Where it lies", Stream.ofNullable(knife.place()).toList(), p -> p);
+    put("tags", "Tags", knife.tags(), t -> t);
     return lines;
   }
 

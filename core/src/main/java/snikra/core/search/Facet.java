@@ -15,6 +15,8 @@ public enum Facet {
   STATE("All of a piece", "state"),
   GRADE("Grade", "grade|condition"),
   BOX("Box and papers", "box"),
+  LIES("Where it lies", "lies|kept in|kept"),
+  TAG("Tag", "tag|tagged"),
   PLACE("Where it was", "place|from"),
   HOLDER("Whose it was", "holder|owner"),
   OPEN("Still open", "open");

@@ -4,7 +4,9 @@ import static java.util.Collections.unmodifiableSet;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -31,6 +33,8 @@ import snikra.core.provenance.StoryEvent;
  * @param notFound what was looked for and is not there, or not any more: it says nothing of the
  *     date
  * @param care what was done to keep or mend it
+ * @param place where it lies now: a cabinet, a drawer, a box
+ * @param tags the collector's own words to sort by; none twice
  */
 public record Specimen(
     @Nullable String title,
@@ -51,9 +55,12 @@ public record Specimen(
     List<ComparableSale> comparables,
     Map<String, List<Measurement>> measured,
     Set<Sought> notFound,
-    List<CareDone> care) {
+    List<CareDone> care,
+    @Nullable String place,
+    List<String> tags) {
 
   public Specimen {
+    tags = tags == null ? List.of() : distinct(tags);
     notFound =
         notFound == null || notFound.isEmpty()
             ? Set.of()
@@ -105,6 +112,8 @@ public record Specimen(
         comparables,
         Map.of(),
         Set.of(),
+        List.of(),
+        null,
         List.of());
   }
 
@@ -160,6 +169,39 @@ public record Specimen(
     return new Specimen(
         null, null, null, null, null, null, List.of(), List.of(), null, Map.of(), Map.of(),
         List.of(), List.of());
+  }
+
+  /** The same knife, lying elsewhere or sorted otherwise. */
+  public Specimen lying(@Nullable String where, List<String> sortedBy) {
+    return new Specimen(
+        title,
+        note,
+        frame,
+        bolsters,
+        closedLength,
+        springs,
+        blades,
+        marks,
+        number,
+        codes,
+        registered,
+        hallmarks,
+        seen,
+        condition,
+        story,
+        comparables,
+        measured,
+        notFound,
+        care,
+        where,
+        sortedBy);
+  }
+
+  // "Carried" and "carried" are one word to whoever sorts by it: the first way of writing stays.
+  private static List<String> distinct(List<String> tags) {
+    Map<String, String> byFolded = new LinkedHashMap<>();
+    tags.forEach(tag -> byFolded.putIfAbsent(tag.strip().toLowerCase(Locale.ROOT), tag.strip()));
+    return List.copyOf(byFolded.values());
   }
 
   // Files may leave a list out: absent and empty mean the same for lists.

@@ -60,7 +60,9 @@ class CareBookTest {
         List.of(),
         s.measured(),
         s.notFound(),
-        List.of(log));
+        List.of(log),
+        null,
+        List.of());
   }
 
   private static Specimen celluloid(CareDone... log) {

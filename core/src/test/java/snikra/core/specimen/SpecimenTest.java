@@ -87,7 +87,7 @@ class SpecimenTest {
     Specimen knife =
         new Specimen(
             null, null, null, null, null, null, blades, null, null, null, null, null, looks,
-            condition, null, null, measured, notFound, null);
+            condition, null, null, measured, notFound, null, null, null);
     looks.clear();
     condition.clear();
     notFound.clear();
@@ -100,6 +100,16 @@ class SpecimenTest {
     assertThat(knife.blades().get(0).seen()).containsOnlyKeys("pull");
     assertThat(knife.blades().get(0).heights()).hasSize(1);
     assertThat(knife.marks()).isEmpty();
+  }
+
+  @Test
+  void whatLiesElsewhereIsTheSameKnife() {
+    Specimen knife = Specimen.unseen();
+    Specimen moved = knife.lying("Drawer 4", List.of("Carried", " carried ", "to sell"));
+    assertThat(moved.place()).isEqualTo("Drawer 4");
+    assertThat(moved.tags()).containsExactly("Carried", "to sell");
+    assertThat(moved).isNotEqualTo(knife);
+    assertThat(moved.lying(null, List.of())).isEqualTo(knife);
   }
 
   static Stream<Enum<?>> words() {

@@ -32,7 +32,12 @@ public class BoundsFilter extends OncePerRequestFilter {
   private static final long MB = 1024L * 1024;
   private static final int PIECE = 64 * 1024;
   private static final Set<String> FILES =
-      Set.of("/api/packs", "/api/trials/pack", "/api/sales/table", "/api/knives/table");
+      Set.of(
+          "/api/packs",
+          "/api/trials/pack",
+          "/api/sales/table",
+          "/api/knives/table",
+          "/api/parcel/piece");
 
   private final Duration mostSending;
   private final Semaphore held;

@@ -16,7 +16,8 @@ public record Backup(
     BY_HAND,
     DAILY,
     BEFORE_UPGRADE,
-    BEFORE_RESTORE;
+    BEFORE_RESTORE,
+    BEFORE_PARCEL;
 
     @Override
     public String toString() {

@@ -54,7 +54,9 @@ public class Backups {
           "sale",
           "ledger_revision",
           "filed_step",
-          "schedule");
+          "schedule",
+          "saved_search",
+          "came_state");
 
   /** Tables that are worked out of the others: they go with what they were worked out of. */
   static final List<String> DERIVED = List.of("catalogue_row");

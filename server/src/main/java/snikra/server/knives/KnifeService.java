@@ -7,6 +7,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -14,6 +15,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -227,6 +229,38 @@ public class KnifeService {
     return taken;
   }
 
+  /**
+   * Changes several knives at once, all or none. When this returns the changes are on the disk.
+   *
+   * @return each as it was before
+   * @throws NoSuchKnife when one is not in the tray
+   */
+  public Map<String, Specimen> changeAll(
+      Collection<String> ids, BiFunction<String, Specimen, Specimen> change) {
+    Map<String, Specimen> before = new LinkedHashMap<>();
+    List<SavedKnife> changed = new ArrayList<>();
+    patiently(
+        () ->
+            transaction.execute(
+                status -> {
+                  before.clear();
+                  changed.clear();
+                  for (String id : ids) {
+                    KnifeEntity row = find(id);
+                    Specimen was = SpecimenFormat.readKept(row.specimen());
+                    Specimen is = change.apply(id, was);
+                    before.put(id, was);
+                    if (!is.equals(was)) {
+                      row.change(SpecimenFormat.write(is), now());
+                      changed.add(saved(knives.saveAndFlush(row), is));
+                    }
+                  }
+                  return changed;
+                }));
+    changed.forEach(whenChanged);
+    return before;
+  }
+
   /** Which of these are in the tray. */
   public Set<String> inTrayAmong(Collection<String> ids) {
     return ids.isEmpty() ? Set.of() : knives.inTrayAmong(ids);
@@ -291,10 +325,18 @@ public class KnifeService {
 
   // Taking out and putting back need no version: the last who does so has it.
   private KnifeEntity row(String id, Function<KnifeEntity, KnifeEntity> change) {
+    return patiently(
+        () ->
+            transaction.execute(
+                status ->
+                    change.apply(knives.findById(id).orElseThrow(() -> new NoSuchKnife(id)))));
+  }
+
+  // Whoever comes second to what another is changing just now begins anew.
+  private static <T> T patiently(Supplier<T> work) {
     for (int left = TRIES; ; left--) {
       try {
-        return transaction.execute(
-            status -> change.apply(knives.findById(id).orElseThrow(() -> new NoSuchKnife(id))));
+        return work.get();
       } catch (ConcurrencyFailureException e) {
         if (left == 1) {
           throw e;

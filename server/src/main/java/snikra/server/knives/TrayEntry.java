@@ -1,5 +1,6 @@
 package snikra.server.knives;
 
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Sketch;
@@ -13,6 +14,8 @@ import snikra.core.examination.Sketch;
  * @param unreadable why it cannot be read; null where it can
  * @param pending whether nothing is worked out of it yet
  * @param stale whether a newer one is still being worked out
+ * @param place where it lies
+ * @param tags null where it has none
  */
 public record TrayEntry(
     String id,
@@ -23,7 +26,9 @@ public record TrayEntry(
     @Nullable Sketch sketch,
     @Nullable String unreadable,
     @Nullable Boolean pending,
-    @Nullable Boolean stale) {
+    @Nullable Boolean stale,
+    @Nullable String place,
+    @Nullable List<String> tags) {
 
   static TrayEntry of(SavedKnife knife, Examiner.Summary summary, Sketch sketch) {
     return new TrayEntry(
@@ -35,14 +40,16 @@ public record TrayEntry(
         sketch,
         null,
         null,
-        null);
+        null,
+        knife.specimen().place(),
+        knife.specimen().tags().isEmpty() ? null : knife.specimen().tags());
   }
 
   static TrayEntry pending(String id, int number, long version) {
-    return new TrayEntry(id, number, version, null, null, null, null, true, null);
+    return new TrayEntry(id, number, version, null, null, null, null, true, null, null, null);
   }
 
   static TrayEntry unreadable(String id, int number, long version, String why) {
-    return new TrayEntry(id, number, version, null, null, null, why, null, null);
+    return new TrayEntry(id, number, version, null, null, null, why, null, null, null, null);
   }
 }
