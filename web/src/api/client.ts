@@ -221,10 +221,11 @@ export const api = {
   endPhone: () => answered(client.DELETE("/api/phone")),
   photos: (knife: string) =>
     answered(client.GET("/api/knives/{knife}/photos", { params: { path: { knife } } })),
-  addPhoto: (knife: string, file: File) =>
+  readPhotoNames: (names: string[]) => answered(client.POST("/api/photos/names", { body: { names } })),
+  addPhoto: (knife: string, file: File, role?: string) =>
     answered(
       client.POST("/api/knives/{knife}/photos", {
-        params: { path: { knife }, query: { name: file.name } },
+        params: { path: { knife }, query: { name: file.name, role } },
         ...asItIs(file),
       }),
     ),

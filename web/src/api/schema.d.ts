@@ -388,6 +388,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/photos/names": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/photos/measure": {
         parameters: {
             query?: never;
@@ -749,7 +765,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["read"];
+        post: operations["read_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2166,6 +2182,9 @@ export interface components {
             feature: string;
             values: string[];
         };
+        FileNames: {
+            names: string[];
+        };
         FileRequest: {
             specimen: components["schemas"]["Specimen"];
             slip: components["schemas"]["MarkSlip"];
@@ -2645,6 +2664,12 @@ export interface components {
         Named: {
             id: string;
             name: string;
+        };
+        NamedPhoto: {
+            name: string;
+            knife?: string;
+            /** @enum {string} */
+            role: "mark-side" | "pile-side" | "tang" | "shield" | "back" | "box" | "other";
         };
         NamedSearch: {
             name: string;
@@ -4711,6 +4736,30 @@ export interface operations {
             };
         };
     };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FileNames"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["NamedPhoto"][];
+                };
+            };
+        };
+    };
     measure: {
         parameters: {
             query?: never;
@@ -5330,7 +5379,7 @@ export interface operations {
             };
         };
     };
-    read: {
+    read_1: {
         parameters: {
             query: {
                 kind: string;

@@ -14,27 +14,28 @@ type Step =
 
 const IDLE: Step = { is: "idle" };
 
-/** The whole collection as one file: out in open formats, and back into this or another Snikra. */
-export function Parcel({ attempt }: { attempt: Attempt }) {
+/** A collection on its way here: sent, looked into, and taken in or left. */
+function useParcel(attempt: Attempt) {
   const [step, setStep] = useState<Step>(IDLE);
-  const stop = useRef(new AbortController());
-  const file = useRef<HTMLInputElement>(null);
+  const way = useRef(new AbortController());
   const letGo = (key: string) => api.letGoOfParcel(key).catch(() => {});
   const bring = async (chosen: File) => {
     const key = crypto.randomUUID();
-    stop.current = new AbortController();
+    way.current = new AbortController();
+    const { signal } = way.current;
     try {
-      await sendInPieces(chosen, stop.current.signal, (at, piece, signal) => {
+      await sendInPieces(chosen, signal, (at, piece) => {
         setStep({ is: "sending", share: at / Math.max(1, chosen.size) });
         return api.sendParcel(key, at, piece, signal);
       });
       setStep({ is: "looking" });
-      const told = await api.lookAtParcel(key, stop.current.signal);
-      setStep({ is: "told", key, told });
+      setStep({ is: "told", key, told: await api.lookAtParcel(key, signal) });
     } catch (e) {
       letGo(key);
-      const problem = stop.current.signal.aborted ? undefined : `${chosen.name}: ${(e as Error).message}`;
-      setStep({ is: "idle", problem });
+      setStep({
+        is: "idle",
+        problem: signal.aborted ? undefined : `${chosen.name}: ${(e as Error).message}`,
+      });
     }
   };
   const take = async (key: string, theirs: string[]) => {
@@ -45,6 +46,16 @@ export function Parcel({ attempt }: { attempt: Attempt }) {
     );
     setStep(IDLE);
   };
+  const leave = (key: string) => {
+    letGo(key);
+    setStep(IDLE);
+  };
+  return { step, bring, take, leave, stop: () => way.current.abort() };
+}
+
+/** The whole collection as one file: out in open formats, and back into this or another Snikra. */
+export function Parcel({ attempt }: { attempt: Attempt }) {
+  const { step, bring, take, leave, stop } = useParcel(attempt);
   return (
     <section aria-labelledby="parcel-name" className="mt-5">
       <h2 id="parcel-name" className="min-h-8 border-b border-ink pb-1 text-[1.1875rem]/[1.375rem]">
@@ -58,41 +69,8 @@ export function Parcel({ attempt }: { attempt: Attempt }) {
         <a className="press inline-flex items-center" href="/api/parcel" download>
           Save it
         </a>
-        <input
-          ref={file}
-          type="file"
-          accept=".zip,application/zip"
-          className="sr-only"
-          aria-label="A collection to bring"
-          tabIndex={-1}
-          onChange={(e) => {
-            const chosen = e.target.files?.[0];
-            e.target.value = "";
-            if (chosen) bring(chosen);
-          }}
-        />
-        <button
-          type="button"
-          className="press"
-          disabled={step.is !== "idle"}
-          onClick={() => file.current?.click()}
-        >
-          Bring one
-        </button>
-        {(step.is === "sending" || step.is === "looking") && (
-          <>
-            <progress
-              className="accent-blue"
-              aria-label="How much is here"
-              value={step.is === "sending" ? step.share : undefined}
-            />
-            <span role="status">{step.is === "sending" ? "On its way" : "Looking into it"}</span>
-            <button type="button" className="min-h-6 underline" onClick={() => stop.current.abort()}>
-              Stop
-            </button>
-          </>
-        )}
-        {step.is === "taking" && <span role="status">Taking it in</span>}
+        <Choose isOff={step.is !== "idle"} onFile={bring} />
+        <Progress step={step} onStop={stop} />
       </div>
       {step.is === "idle" && step.problem && (
         <p role="alert" className="mt-2 bg-lead-wash px-3 py-1.5 text-lead">
@@ -100,16 +78,47 @@ export function Parcel({ attempt }: { attempt: Attempt }) {
         </p>
       )}
       {step.is === "told" && (
-        <Told
-          told={step.told}
-          onTake={(theirs) => take(step.key, theirs)}
-          onLeave={() => {
-            letGo(step.key);
-            setStep(IDLE);
-          }}
-        />
+        <Told told={step.told} onTake={(theirs) => take(step.key, theirs)} onLeave={() => leave(step.key)} />
       )}
     </section>
+  );
+}
+
+function Choose({ isOff, onFile }: { isOff: boolean; onFile: (file: File) => void }) {
+  const file = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <input
+        ref={file}
+        type="file"
+        accept=".zip,application/zip"
+        hidden
+        aria-label="A collection to bring"
+        onChange={(e) => {
+          const chosen = e.target.files?.[0];
+          e.target.value = "";
+          if (chosen) onFile(chosen);
+        }}
+      />
+      <button type="button" className="press" disabled={isOff} onClick={() => file.current?.click()}>
+        Bring one
+      </button>
+    </>
+  );
+}
+
+function Progress({ step, onStop }: { step: Step; onStop: () => void }) {
+  if (step.is === "taking") return <span role="status">Taking it in</span>;
+  if (step.is !== "sending" && step.is !== "looking") return null;
+  const share = step.is === "sending" ? step.share : undefined;
+  return (
+    <>
+      <progress className="accent-blue" aria-label="How much is here" value={share} />
+      <span role="status">{step.is === "sending" ? "On its way" : "Looking into it"}</span>
+      <button type="button" className="min-h-6 underline" onClick={onStop}>
+        Stop
+      </button>
+    </>
   );
 }
 
@@ -125,9 +134,6 @@ function Told({
 }) {
   const [theirs, setTheirs] = useState<ReadonlySet<string>>(new Set());
   const knives = told.knives as Record<string, number>;
-  const all = told.asked.map((k) => k.id);
-  const choose = (id: string, isTheirs: boolean) =>
-    setTheirs((now) => new Set(isTheirs ? [...now, id] : [...now].filter((other) => other !== id)));
   return (
     <section className="mt-3" aria-label="What it would bring">
       <p>Written {moment(told.made)}.</p>
@@ -147,42 +153,7 @@ function Told({
           </li>
         ))}
       </ul>
-      {all.length > 0 && (
-        <fieldset className="mt-2">
-          <legend className="voice text-ink2">Changed here and there. Which is to stay?</legend>
-          <p className="mt-1 flex gap-3">
-            <button type="button" className="press" onClick={() => setTheirs(new Set())}>
-              All as here
-            </button>
-            <button type="button" className="press" onClick={() => setTheirs(new Set(all))}>
-              All as in the file
-            </button>
-          </p>
-          <ul className="mt-1 max-h-80 overflow-y-auto">
-            {told.asked.map((k) => (
-              <li key={k.id} className="grid gap-x-4 border-t border-rule py-1 sm:grid-cols-2">
-                {(["here", "there"] as const).map((side) => (
-                  <label key={side} className="flex min-h-6 items-baseline gap-1.5">
-                    <input
-                      type="radio"
-                      className="accent-blue"
-                      name={k.id}
-                      checked={theirs.has(k.id) === (side === "there")}
-                      onChange={() => choose(k.id, side === "there")}
-                    />
-                    <span>
-                      {k.number} {(side === "here" ? k.ours : k.theirs) || "without a name"}{" "}
-                      <span className="text-ink2">
-                        {side === "here" ? "as here" : "as in the file"}, {moment(k[side])}
-                      </span>
-                    </span>
-                  </label>
-                ))}
-              </li>
-            ))}
-          </ul>
-        </fieldset>
-      )}
+      {told.asked.length > 0 && <Asked asked={told.asked} theirs={theirs} onChange={setTheirs} />}
       <p className="mt-3 flex gap-3">
         <button type="button" className="press" onClick={() => onTake([...theirs])}>
           Take it in
@@ -202,5 +173,55 @@ function Line({ count, says }: { count: number; says: string }) {
       <span className="num text-right">{count.toLocaleString()}</span>
       <span>{says}</span>
     </li>
+  );
+}
+
+/** Knives that were changed here and there: each is chosen, or all at once. */
+function Asked({
+  asked,
+  theirs,
+  onChange,
+}: {
+  asked: ParcelTold["asked"];
+  theirs: ReadonlySet<string>;
+  onChange: (theirs: ReadonlySet<string>) => void;
+}) {
+  const choose = (id: string, isTheirs: boolean) =>
+    onChange(new Set(isTheirs ? [...theirs, id] : [...theirs].filter((other) => other !== id)));
+  return (
+    <fieldset className="mt-2">
+      <legend className="voice text-ink2">Changed here and there. Which is to stay?</legend>
+      <p className="mt-1 flex gap-3">
+        <button type="button" className="press" onClick={() => onChange(new Set())}>
+          All as here
+        </button>
+        <button type="button" className="press" onClick={() => onChange(new Set(asked.map((k) => k.id)))}>
+          All as in the file
+        </button>
+      </p>
+      <ul className="mt-1 max-h-80 overflow-y-auto">
+        {asked.map((k) => (
+          <li key={k.id} className="grid gap-x-4 border-t border-rule py-1 sm:grid-cols-2">
+            {(["here", "there"] as const).map((side) => (
+              <label key={side} className="flex min-h-6 items-baseline gap-1.5">
+                <input
+                  type="radio"
+                  className="accent-blue"
+                  name={k.id}
+                  checked={theirs.has(k.id) === (side === "there")}
+                  onChange={() => choose(k.id, side === "there")}
+                />
+                <span>
+                  {k.number} {(side === "here" ? k.ours : k.theirs) || "without a name"}{" "}
+                  <span className="text-ink2">
+                    {side === "here" ? "as here" : "as in the file"}, {moment(k[side])}
+                  </span>
+                </span>
+              </label>
+            ))}
+          </li>
+        ))}
+      </ul>
+    </fieldset>
   );
 }

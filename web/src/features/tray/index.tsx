@@ -10,6 +10,7 @@ import { Failed } from "../../ui/failed";
 import { Key } from "../../ui/key";
 import { PopUp } from "../../ui/pop-up";
 import { Opens } from "../../ui/select";
+import { BringPhotos } from "../folder/bring-photos";
 import { BringList } from "../list/bring-list";
 import { EmptyTray } from "./empty-tray";
 import { Facets } from "./facets";
@@ -20,6 +21,7 @@ import { inOrder, ORDERS, type Order } from "./order";
 import { SearchLine } from "./search-line";
 import { SpansBelow } from "./spans-below";
 import { KnivesTable } from "./table";
+import { TimeLine } from "./time-line";
 import { Unreadable } from "./unreadable";
 import { type Search, useSearch } from "./use-search";
 import { useTakingOut } from "./use-taking-out";
@@ -32,6 +34,7 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
     refetchInterval: ({ state }) => askAgain(state.data),
   });
   const [bringing, setBringing] = useState(false);
+  const [withPhotos, setWithPhotos] = useState(false);
   useEffect(() => {
     document.title = "The tray \u2013 Snikra";
   }, []);
@@ -44,6 +47,7 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
     <main className="mx-4 lg:mx-6">
       <h1 className="sr-only">The tray</h1>
       {bringing && <BringList onClose={() => setBringing(false)} />}
+      {withPhotos && <BringPhotos tray={all} book={book} onClose={() => setWithPhotos(false)} />}
       {tray.isError && (
         <Failed what="The tray could not be opened." error={tray.error} onAgain={() => tray.refetch()} />
       )}
@@ -51,7 +55,13 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
       {unreadable.length > 0 && <Unreadable knives={unreadable} onRemove={(k) => takeOut([k])} />}
       {tray.isSuccess && all.length === 0 && <EmptyTray onNew={onNew} onList={() => setBringing(true)} />}
       {all.length > unreadable.length && (
-        <Laid tray={all} book={book} onRemove={takeOut} onList={() => setBringing(true)} />
+        <Laid
+          tray={all}
+          book={book}
+          onRemove={takeOut}
+          onList={() => setBringing(true)}
+          onPhotos={() => setWithPhotos(true)}
+        />
       )}
     </main>
   );
@@ -63,11 +73,13 @@ function Laid({
   book,
   onRemove,
   onList,
+  onPhotos,
 }: {
   tray: TrayEntry[];
   book: Book;
   onRemove: (knives: TrayEntry[]) => void;
   onList: () => void;
+  onPhotos: () => void;
 }) {
   const [view, setView] = useKept<View>("tray-view", "drawings");
   const left = leftOf(tray);
@@ -96,10 +108,13 @@ function Laid({
             Show all
           </button>
         )}
-        {view === "drawings" && <OrderChoice order={order} onChange={setOrder} />}
+        {view !== "table" && <OrderChoice order={order} onChange={setOrder} />}
         <ViewChoice view={view} onChange={setView} />
         <button type="button" className="press" onClick={onList}>
           Bring a list
+        </button>
+        <button type="button" className="press" onClick={onPhotos}>
+          Photographs
         </button>
         <SaveAs search={search} />
       </SearchLine>
@@ -113,9 +128,11 @@ function Laid({
         </p>
       )}
       <Beside search={search} left={left}>
-        {view === "table" ? (
+        {view === "time line" && <TimeLine knives={knives.filter((k) => found.has(k.id))} book={book} />}
+        {view === "table" && (
           <KnivesTable knives={knives.filter((k) => found.has(k.id))} book={book} onRemove={onRemove} />
-        ) : (
+        )}
+        {view === "drawings" && (
           <Knives
             knives={knives}
             found={found}
@@ -127,7 +144,7 @@ function Laid({
         )}
         {found.size === 0 && <p className="voice mt-2 text-ink2">Nothing in the tray answers to that.</p>}
         <ToLookAtAgain knives={knives} />
-        <SpansBelow knives={knives} found={found} />
+        {view !== "time line" && <SpansBelow knives={knives} found={found} />}
       </Beside>
     </>
   );
@@ -207,13 +224,14 @@ function OrderChoice({ order, onChange }: { order: Order; onChange: (order: Orde
   );
 }
 
-type View = "drawings" | "table";
+const VIEWS = ["drawings", "table", "time line"] as const;
+type View = (typeof VIEWS)[number];
 
 function ViewChoice({ view, onChange }: { view: View; onChange: (view: View) => void }) {
   return (
     <fieldset className="flex">
       <legend className="sr-only">Shown as</legend>
-      {(["drawings", "table"] as const).map((v) => (
+      {VIEWS.map((v) => (
         <button
           key={v}
           type="button"

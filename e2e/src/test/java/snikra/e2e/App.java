@@ -19,8 +19,10 @@ import java.util.regex.Pattern;
 final class App implements AutoCloseable {
   private static final Pattern READY = Pattern.compile("ready at http://localhost:(\\d+)");
   private static final long PATIENCE_S = 120;
-  // Each lives for seconds: compiling what it runs with all one's might would not pay in that time.
-  private static final String QUICK = "-XX:TieredStopAtLevel=1";
+
+  /** For one that lives for seconds: compiling with all one's might would not pay in that time. */
+  static final String BRIEF = "-XX:TieredStopAtLevel=1";
+
   private static Path laidOut;
 
   private final Process process;
@@ -33,11 +35,19 @@ final class App implements AutoCloseable {
 
   /** Starts and waits until it is ready. */
   static App start(Path data, String... options) {
-    App app = launch(data, options);
-    if (app.port == 0) {
-      throw new IllegalStateException("Snikra did not start: " + app.said);
+    return launch(data, List.of(), options).ready();
+  }
+
+  /** Starts one that is needed for some seconds only. */
+  static App brief(Path data, String... options) {
+    return launch(data, options).ready();
+  }
+
+  private App ready() {
+    if (port == 0) {
+      throw new IllegalStateException("Snikra did not start: " + said);
     }
-    return app;
+    return this;
   }
 
   /** Starts without the demo, but with the invented makers in use. */
@@ -47,16 +57,12 @@ final class App implements AutoCloseable {
 
   /** Starts with these settings of the machine it runs on. */
   static App startSet(Path data, String... settings) {
-    App app = launch(data, List.of(settings));
-    if (app.port == 0) {
-      throw new IllegalStateException("Snikra did not start: " + app.said);
-    }
-    return app;
+    return launch(data, List.of(settings)).ready();
   }
 
   /** Starts and waits until it is ready or has ended. */
   static App launch(Path data, String... options) {
-    return launch(data, List.of(), options);
+    return launch(data, List.of(BRIEF), options);
   }
 
   private static App launch(Path data, List<String> machine, String... options) {
@@ -132,7 +138,7 @@ final class App implements AutoCloseable {
       run(
           java.toString(),
           "-XX:+UseSerialGC",
-          QUICK,
+          BRIEF,
           "-Dspring.aot.enabled=true",
           "-XX:ArchiveClassesAtExit=" + folder.resolve("app.jsa"),
           "-jar",
@@ -147,7 +153,6 @@ final class App implements AutoCloseable {
         java.toString(),
         "-XX:+UseSerialGC",
         "-Xmx400m",
-        QUICK,
         "-Dspring.aot.enabled=true",
         "-Xshare:auto",
         "-Xlog:disable",

@@ -153,6 +153,7 @@ class PhotosIT {
         Chromium chromium = new Chromium()) {
       Page page = chromium.page(1280, 900);
       page.navigate(app.url("/tray"));
+      manyFindTheirKnivesByName(page);
       page.locator("a[data-knife]")
           .filter(new Locator.FilterOptions().setHasText("The keeper's plain jack"))
           .click();
@@ -167,6 +168,22 @@ class PhotosIT {
       sheet.press("Enter");
       assertThat(page.getByText("Scale set:")).containsText("14.00");
     }
+  }
+
+  private void manyFindTheirKnivesByName(Page page) throws Exception {
+    Path picture = picture();
+    Path numbered = Files.copy(picture, files.resolve("8 back.png"));
+    Path named = Files.copy(picture, files.resolve("Sharpened to a sliver 2.png"));
+    Path odd = Files.copy(picture, files.resolve("IMG_77.png"));
+    page.getByText("Photographs").press("Enter");
+    page.getByLabel("Photographs to bring").setInputFiles(new Path[] {numbered, named, odd});
+    assertThat(page.getByLabel("Knife of 8 back.png")).hasValue("8");
+    assertThat(page.getByLabel("What 8 back.png shows")).hasValue("back");
+    assertThat(page.getByLabel("Knife of Sharpened to a sliver 2.png")).hasValue("7");
+    page.getByLabel("Knife of IMG_77.png").fill("6");
+    page.getByText("Add 3 photographs").press("Enter");
+    assertThat(page.getByRole(AriaRole.DIALOG)).isHidden();
+    assertThat(page.getByText("3 photographs added.")).isVisible();
   }
 
   private static void click(Page page, Locator sheet, double x, double y) {

@@ -44,16 +44,19 @@ import snikra.server.keeping.Upgrade;
 import snikra.server.knives.Catalogue;
 import snikra.server.knives.CatalogueRepository;
 import snikra.server.knives.DemoTin;
+import snikra.server.knives.FoundBy;
 import snikra.server.knives.KnifeRepository;
 import snikra.server.knives.KnifeService;
 import snikra.server.knives.SavedSearchRepository;
 import snikra.server.knives.SavedSearches;
+import snikra.server.knives.TrayEntry;
 import snikra.server.ledger.DemoLedger;
 import snikra.server.ledger.Ledger;
 import snikra.server.ledger.LedgerRepository;
 import snikra.server.parcel.Parcels;
 import snikra.server.phone.Neighbourhood;
 import snikra.server.phone.PhoneCamera;
+import snikra.server.photos.PhotoNames;
 import snikra.server.photos.PhotoRepository;
 import snikra.server.photos.PhotoService;
 import snikra.server.reference.FiledStepRepository;
@@ -322,6 +325,16 @@ class Wiring {
       PlatformTransactionManager transactions) {
     return new PhotoService(
         photos, knives, disk, dataFolder.resolve("photos"), transactions, Clock.systemUTC());
+  }
+
+  @Bean
+  PhotoNames photoNames(Catalogue catalogue) {
+    return new PhotoNames(
+        catalogue::numbers,
+        words ->
+            catalogue.entries(FoundBy.of(words, new String[0])).stream()
+                .map(TrayEntry::id)
+                .toList());
   }
 
   @Bean(destroyMethod = "close")

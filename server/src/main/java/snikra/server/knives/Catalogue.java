@@ -19,6 +19,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BiConsumer;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -255,6 +256,11 @@ public class Catalogue implements AutoCloseable {
     return finder.rows(find(by)).stream()
         .map(row -> Json.mapper().readValue(row.entry(), TrayEntry.class))
         .toList();
+  }
+
+  /** Ids of the knives in the tray, by number. */
+  public Map<Integer, String> numbers() {
+    return knives.standing().stream().collect(Collectors.toMap(Standing::number, Standing::id));
   }
 
   /** Goes over the knives that answer to a search, each with what was worked out of it. */

@@ -20,9 +20,20 @@ import snikra.server.knives.NoSuchKnife;
 @RestController
 class PhotoController {
   private final PhotoService photos;
+  private final PhotoNames names;
 
-  PhotoController(PhotoService photos) {
+  PhotoController(PhotoService photos, PhotoNames names) {
     this.photos = photos;
+    this.names = names;
+  }
+
+  /** Names of files, each with the folders before it where it has any. */
+  record FileNames(List<String> names) {}
+
+  /** Which knives photographs are of by the names of their files, and what they show. */
+  @PostMapping("/api/photos/names")
+  List<PhotoNames.NamedPhoto> read(@RequestBody FileNames files) {
+    return names.read(files.names() == null ? List.of() : files.names());
   }
 
   @GetMapping("/api/knives/{knife}/photos")

@@ -3,24 +3,32 @@ package snikra.server.photos;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import snikra.core.examination.Problem;
 import snikra.formats.InvalidInput;
 
 /** What a photograph shows. */
 public enum PhotoRole {
-  MARK_SIDE("mark side"),
-  PILE_SIDE("pile side"),
-  TANG("a tang"),
-  SHIELD("the shield"),
-  BACK("the back"),
-  BOX("box or papers"),
-  OTHER("something else");
+  MARK_SIDE("mark side", "mark side|markside|front|obverse"),
+  PILE_SIDE("pile side", "pile side|pileside|pile|reverse|rear"),
+  TANG("a tang", "tangs?|tang stamps?|stamps?"),
+  SHIELD("the shield", "shield"),
+  BACK("the back", "back|spine|springs?"),
+  BOX("box or papers", "box|papers?|label|wrapper"),
+  OTHER("something else", "other|detail");
 
   private final String label;
+  private final Pattern words;
 
-  PhotoRole(String label) {
+  PhotoRole(String label, String words) {
     this.label = label;
+    this.words = Pattern.compile("(?<![\\p{L}])(?:" + words + ")(?![\\p{L}])");
+  }
+
+  /** How it is said in small letters in the name of a file. */
+  Pattern words() {
+    return words;
   }
 
   /** What a collector calls it, after "shows". */
