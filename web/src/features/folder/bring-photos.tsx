@@ -246,20 +246,10 @@ function PhotoRow({
   onRemove: () => void;
 }) {
   const { school } = usePreferences();
-  const [picture, setPicture] = useState<string>();
-  useEffect(() => {
-    const url = URL.createObjectURL(row.file);
-    setPicture(url);
-    return () => URL.revokeObjectURL(url);
-  }, [row.file]);
   const title = knife && (knife.title ?? (knife.summary ? titleBy(school, knife.summary) : ""));
   return (
     <li className="grid grid-cols-[4.5rem_minmax(0,1fr)] items-center gap-x-3 gap-y-1 border-b border-rule py-1 sm:grid-cols-[4.5rem_minmax(0,1fr)_5rem_minmax(0,1fr)_9rem_1.5rem]">
-      {picture ? (
-        <img src={picture} alt="" loading="lazy" className="h-12 w-18 object-cover max-sm:row-span-4" />
-      ) : (
-        <span />
-      )}
+      <Small file={row.file} />
       <span className="truncate" title={row.name}>
         {row.name}
       </span>
@@ -284,12 +274,44 @@ function PhotoRow({
       />
       <button
         type="button"
-        className="min-h-6 min-w-6 text-ink2 hover:text-lead"
+        className="min-h-6 min-w-6 text-ink2 hover:text-lead max-sm:col-start-2 max-sm:justify-self-start"
         aria-label={`Leave ${row.name} out`}
         onClick={onRemove}
       >
         {"\u00d7"}
       </button>
     </li>
+  );
+}
+
+const WIDE = 144;
+const HIGH = 96;
+
+/** Pictures are looked at one after the other: many at once would fill the memory. */
+let queue: Promise<unknown> = Promise.resolve();
+
+/** A photograph in small, cut to its frame; one that cannot be shown leaves it empty. */
+function Small({ file }: { file: File }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    const draw = async () => {
+      const to = canvas.current?.getContext("2d");
+      if (!to) return;
+      const picture = await createImageBitmap(file);
+      const scale = Math.max(WIDE / picture.width, HIGH / picture.height);
+      const [w, h] = [picture.width * scale, picture.height * scale];
+      to.drawImage(picture, (WIDE - w) / 2, (HIGH - h) / 2, w, h);
+      picture.close();
+    };
+    queue = queue.then(draw).catch(() => {});
+  }, [file]);
+  return (
+    <canvas
+      ref={canvas}
+      width={WIDE}
+      height={HIGH}
+      aria-hidden="true"
+      className="h-12 w-18 border border-rule max-sm:row-span-5 max-sm:self-start"
+    />
   );
 }

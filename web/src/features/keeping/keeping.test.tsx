@@ -94,8 +94,8 @@ describe("safe keeping", () => {
       [0, PIECE],
       [PIECE, 10],
     ]);
-    expect(told.textContent).toContain("3knives that are not here");
-    expect(told.textContent).toContain("1sales are otherwise here and stay so");
+    expect(told.textContent).toContain("3not here yet: taken in");
+    expect(told.textContent).toContain("1sales otherwise here: left as here");
     await user.click(within(told).getByText("All as in the file"));
     await user.click(within(told).getByRole("radio", { name: /^4 Mine as here/ }));
     await user.click(within(told).getByText("Take it in"));

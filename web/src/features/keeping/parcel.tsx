@@ -136,19 +136,19 @@ function Told({
   const knives = told.knives as Record<string, number>;
   return (
     <section className="mt-3" aria-label="What it would bring">
-      <p>Written {moment(told.made)}.</p>
+      <p>Written {moment(told.made)}. Of its knives</p>
       <ul className="mt-1">
         {Object.keys(STANDINGS)
           .filter((s) => knives[s])
           .map((s) => (
             <Line key={s} count={knives[s] ?? 0} says={STANDINGS[s] ?? s} />
           ))}
-        {told.photographs > 0 && <Line count={told.photographs} says="photographs that are not here" />}
+        {told.photographs > 0 && <Line count={told.photographs} says="photographs not here yet" />}
         {told.books.map((b) => (
           <li key={b.book}>
-            {b.fresh > 0 && <Line count={b.fresh} says={`${BOOKS[b.book] ?? b.book} that are not here`} />}
+            {b.fresh > 0 && <Line count={b.fresh} says={`${BOOKS[b.book] ?? b.book} not here yet`} />}
             {b.different > 0 && (
-              <Line count={b.different} says={`${BOOKS[b.book] ?? b.book} are otherwise here and stay so`} />
+              <Line count={b.different} says={`${BOOKS[b.book] ?? b.book} otherwise here: left as here`} />
             )}
           </li>
         ))}

@@ -19,12 +19,12 @@ export const day = (iso: string) =>
 
 /** How the knives of a collection that is brought stand to those here, in the order they are told. */
 export const STANDINGS: Record<string, string> = {
-  new: "knives that are not here",
-  "theirs-newer": "knives changed there alone: taken",
-  "both-changed": "knives changed here and there: for you to say",
-  "ours-newer": "knives changed here alone: they stay",
-  "taken-out": "knives taken out of the tray here: they stay out",
-  same: "knives the same in both",
+  new: "not here yet: taken in",
+  "theirs-newer": "changed there alone: taken in",
+  "both-changed": "changed here and there: for you to say",
+  "ours-newer": "changed here alone: left as here",
+  "taken-out": "taken out of the tray here: left out",
+  same: "the same in both",
 };
 
 /** Entries of the books of a collection. */

@@ -167,6 +167,7 @@ class PhotosIT {
       }
       sheet.press("Enter");
       assertThat(page.getByText("Scale set:")).containsText("14.00");
+      assertThat(chromium.complaints).isEmpty();
     }
   }
 
@@ -183,7 +184,7 @@ class PhotosIT {
     page.getByLabel("Knife of IMG_77.png").fill("6");
     page.getByText("Add 3 photographs").press("Enter");
     assertThat(page.getByRole(AriaRole.DIALOG)).isHidden();
-    assertThat(page.getByText("3 photographs added.")).isVisible();
+    assertThat(page.getByText("3 photographs added.").first()).isVisible();
   }
 
   private static void click(Page page, Locator sheet, double x, double y) {
