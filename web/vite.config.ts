@@ -20,7 +20,5 @@ export default defineConfig({
     // A fresh world for each file took seven eighths of the time; every file cleans up after itself.
     pool: "threads",
     isolate: false,
-    // What waits for a screen stumbles now and then on a loaded machine, as in the browser tests: it is tried again.
-    retry: 2,
   },
 });

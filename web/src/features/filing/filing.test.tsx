@@ -7,6 +7,7 @@ import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
 import { api } from "../../api/client";
 import type { ReadableEntry, SearchTold } from "../../api/types";
+import { pressUndo } from "../../ui/press-undo";
 import { ToastProvider } from "../../ui/toasts";
 import { KeptSearches } from "../tray/kept-searches";
 import { useSearch } from "../tray/use-search";
@@ -80,7 +81,7 @@ it("moves and tags several at once, and undoes exactly that", async () => {
   expect(file).toHaveBeenLastCalledWith({ ids: ["a", "b"], tagged: ["sold", "gone"] });
   await user.click(screen.getByLabelText("Take gift away from 1 knife"));
   expect(file).toHaveBeenLastCalledWith({ ids: ["a", "b"], untagged: ["gift"] });
-  await user.click((await screen.findAllByText("Undo")).at(-1) as HTMLElement);
+  await pressUndo(user);
   expect(back).toHaveBeenCalledWith(before);
 });
 
@@ -133,6 +134,6 @@ it("keeps a search by a name that stands there already, comes back to it, and le
   expect(screen.getByTestId("asked").textContent).toBe("in=tag%3Ato+sell");
   await user.click(await screen.findByLabelText("Let go of For sale"));
   expect(gone).toHaveBeenCalledWith("1");
-  await user.click(await screen.findByText("Undo"));
+  await pressUndo(user);
   expect(keep).toHaveBeenLastCalledWith("1", { name: "For sale", q: "", in: ["tag:to sell"] });
 });

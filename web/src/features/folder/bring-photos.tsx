@@ -20,7 +20,6 @@ interface Row {
 
 /** Names go in parts: the server reads no more at once. */
 const NAMES = 1000;
-const PICTURES = /\.(jpe?g|png|webp|gif|bmp|tiff?)$/i;
 const nameOf = (f: File) => f.webkitRelativePath || f.name;
 /** By which one that is chosen again is known. */
 const keyOf = (r: Row) => `${r.name} ${r.file.size} ${r.file.lastModified}`;
@@ -70,7 +69,7 @@ function useRows(tray: TrayEntry[], onClose: () => void) {
   const ready = rows.filter((r) => r.number !== undefined && numbers.has(r.number));
   const remove = (row: Row) => setRows((now) => now.filter((r) => keyOf(r) !== keyOf(row)));
   const choose = async (files: File[]) => {
-    const pictures = files.filter((f) => PICTURES.test(f.name));
+    const pictures = files.filter((f) => f.type.startsWith("image/"));
     setError(pictures.length === 0 ? "There is no picture among them." : undefined);
     try {
       const told = await named(pictures, tray);

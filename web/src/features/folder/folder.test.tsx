@@ -6,6 +6,7 @@ import { afterEach, beforeEach, expect, it, vi } from "vitest";
 import { api } from "../../api/client";
 import type { Book, Photo, TrayEntry } from "../../api/types";
 import { PreferencesProvider } from "../../preferences";
+import { pressUndo } from "../../ui/press-undo";
 import { ToastProvider } from "../../ui/toasts";
 import { BringPhotos } from "./bring-photos";
 
@@ -69,7 +70,7 @@ it("finds each its knife, takes one by hand, and undoes the whole", async () => 
     ["k12", "12 front.jpg", "mark-side"],
     ["k3", "odd.jpg", "mark-side"],
   ]);
-  await user.click(await screen.findByText("Undo"));
+  await pressUndo(user);
   await waitFor(() => expect(away.mock.calls.map(([id]) => id)).toEqual(["k12 12 front.jpg", "k3 odd.jpg"]));
 });
 

@@ -7,6 +7,7 @@ import { afterEach, beforeEach, expect, it, vi } from "vitest";
 import { api } from "../../api/client";
 import type { Book, ReadableEntry, SearchTold, TrayEntry } from "../../api/types";
 import { PreferencesProvider } from "../../preferences";
+import { pressUndo } from "../../ui/press-undo";
 import { ToastProvider } from "../../ui/toasts";
 import { askAgain, Tray } from ".";
 import { inOrder, type Order } from "./order";
@@ -109,7 +110,7 @@ it("takes out one that cannot be read, with a way back", async () => {
   );
   expect(remove).toHaveBeenCalledWith("x");
   expect(await screen.findByText("Knife 9 taken out of the tray.")).toBeDefined();
-  await user.click(screen.getByText("Undo"));
+  await pressUndo(user);
   expect(restore).toHaveBeenCalledWith("x");
 });
 
@@ -180,7 +181,7 @@ it("as a table takes several out with one way back, and says where one was refus
   await takeOut();
   expect(remove.mock.calls.map((c) => c[0])).toEqual(["k1", "k2"]);
   expect(await screen.findByText("2 knives taken out of the tray.")).toBeDefined();
-  await user.click(screen.getByText("Undo"));
+  await pressUndo(user);
   expect(restore.mock.calls.map((c) => c[0])).toEqual(["k1", "k2"]);
   remove.mockResolvedValueOnce(undefined as never).mockRejectedValueOnce(new Error("The disk is full."));
   await user.click(screen.getByLabelText("Choose all"));

@@ -5,6 +5,7 @@ import { userEvent } from "@testing-library/user-event";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { api, Refused } from "../../../api/client";
 import type { Book, MarkFiled, MarkSlip, Specimen } from "../../../api/types";
+import { pressUndo } from "../../../ui/press-undo";
 import { ToastProvider } from "../../../ui/toasts";
 import { PutOnFile } from "./put-on-file";
 
@@ -135,7 +136,7 @@ test("on file the slip closes, and undo takes the mark off again", async () => {
   await screen.findByText("The mark of Grimblove is on file.");
   expect(screen.queryByRole("dialog")).toBeNull();
   expect(file.mock.calls[0]?.[1]).toMatchObject({ maker: "Grimblove", note: "On a barlow.", from: 1903 });
-  await userEvent.click(screen.getByRole("button", { name: "Undo" }));
+  await pressUndo(userEvent.setup());
   expect(undo).toHaveBeenCalledOnce();
 });
 

@@ -12,6 +12,7 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.FilePayload;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -84,6 +85,8 @@ class AccessIT {
     button(page, "Columns").click();
     check(page, "columns to choose");
     page.keyboard().press("Escape");
+    button(page, "time line").click();
+    check(page, "tray on the time line");
     button(page, "drawings").click();
     page.navigate(app.url("/makers"));
     assertThat(page.locator("#maker-name")).isVisible();
@@ -132,6 +135,12 @@ class AccessIT {
     page.keyboard().press("Tab");
     assertThat(page.getByTestId("report")).isVisible();
     check(page, "a list to bring");
+    page.keyboard().press("Escape");
+    page.getByText("Photographs").click();
+    page.getByLabel("Photographs to bring")
+        .setInputFiles(new FilePayload("odd.png", "image/png", new byte[] {1}));
+    assertThat(page.getByText("1 without a knife")).isVisible();
+    check(page, "photographs to bring");
     page.keyboard().press("Escape");
     page.navigate(app.url("/schedules"));
     assertThat(page.getByText("Make it")).isVisible();

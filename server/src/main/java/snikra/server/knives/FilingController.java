@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -88,8 +89,7 @@ class FilingController {
         });
   }
 
-  private List<Filing> filed(
-      List<String> ids, java.util.function.BiFunction<String, Specimen, Specimen> change) {
+  private List<Filing> filed(List<String> ids, BiFunction<String, Specimen, Specimen> change) {
     if (ids.isEmpty() || ids.size() > AT_ONCE) {
       throw new InvalidInput(
           List.of(new Problem("ids", ids.size() + " knives", "must be 1 to " + AT_ONCE)));

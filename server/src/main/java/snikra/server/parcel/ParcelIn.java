@@ -3,6 +3,7 @@ package snikra.server.parcel;
 import java.io.Closeable;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.util.HashMap;
@@ -138,7 +139,7 @@ final class ParcelIn implements Closeable {
   }
 
   String text(String name) throws IOException {
-    return new String(bytes(name), java.nio.charset.StandardCharsets.UTF_8);
+    return new String(bytes(name), StandardCharsets.UTF_8);
   }
 
   JsonNode json(String name) throws IOException {

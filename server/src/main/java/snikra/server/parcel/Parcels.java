@@ -3,7 +3,9 @@ package snikra.server.parcel;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -107,7 +109,7 @@ public class Parcels {
           FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
         to.truncate(at);
         to.position(at);
-        var bytes = java.nio.ByteBuffer.wrap(piece);
+        ByteBuffer bytes = ByteBuffer.wrap(piece);
         while (bytes.hasRemaining()) {
           to.write(bytes);
         }
@@ -212,7 +214,7 @@ public class Parcels {
   }
 
   private static byte[] utf8(String text) {
-    return text.getBytes(java.nio.charset.StandardCharsets.UTF_8);
+    return text.getBytes(StandardCharsets.UTF_8);
   }
 
   private static ParcelTold.Asked asked(ParcelIn parcel, String id, ObjectNode here, JsonNode about)
