@@ -11,6 +11,7 @@ import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.StreamWriteFeature;
 import tools.jackson.core.json.JsonFactory;
 import tools.jackson.databind.DeserializationContext;
 import tools.jackson.databind.DeserializationFeature;
@@ -53,6 +54,7 @@ public final class Json {
     return JsonFactory.builder()
         .streamReadConstraints(limits())
         .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+        .enable(StreamWriteFeature.USE_FAST_DOUBLE_WRITER)
         .build();
   }
 

@@ -90,8 +90,8 @@ final class Deciders {
             weights
                 .get(i)
                 .computeIfAbsent(
-                    outlook.part,
-                    part -> new Weighed(explainer.weightOf(explanation, part, shelf.regions())));
+                    explainer.wayOf(i, outlook.part),
+                    way -> new Weighed(explainer.weightOf(explanation, way, shelf.regions())));
         answers.get(i).add(outlook.answers(weight));
       }
     }

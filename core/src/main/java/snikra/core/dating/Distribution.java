@@ -110,7 +110,12 @@ final class Distribution {
    * stand in that keep it short: next to what is in already, and from the middle outwards.
    */
   static Span highestDensity(double[] p, double share, YearAxis axis) {
-    boolean[] in = densest(p, share - 1e-12);
+    return new Span(share, highestDensity(p, rising(p, share), share, axis));
+  }
+
+  private static List<Span.Piece> highestDensity(
+      double[] p, double[] rising, double share, YearAxis axis) {
+    boolean[] in = densest(p, rising, share - 1e-12);
     List<Span.Piece> pieces = new ArrayList<>();
     for (int y = 0; y < p.length; y++) {
       if (in[y]) {
@@ -121,38 +126,44 @@ final class Distribution {
         pieces.add(new Span.Piece(axis.year(from), axis.year(y)));
       }
     }
-    return new Span(share, pieces);
+    return pieces;
   }
 
-  // Every year above the density at which the share is reached, and of those level with it enough.
-  private static boolean[] densest(double[] p, double share) {
+  // All in order that can fill this share or less of it.
+  private static double[] rising(double[] p, double share) {
     // Years this thin cannot fill what is left over, all of them together.
     double thin = (1 - share) / p.length;
-    double[] falling = new double[p.length];
+    double[] rising = new double[p.length];
     int likely = 0;
     for (double v : p) {
       if (v >= thin) {
-        falling[likely++] = v;
+        rising[likely++] = v;
       }
     }
-    Arrays.sort(falling, 0, likely);
+    Arrays.sort(rising, 0, likely);
+    return Arrays.copyOf(rising, likely);
+  }
+
+  // Every year above the density at which the share is reached, and of those level with it enough.
+  private static boolean[] densest(double[] p, double[] rising, double share) {
+    int likely = rising.length;
     double sum = 0;
     int rank = likely;
     while (rank > 0 && sum < share) {
-      sum += falling[--rank];
+      sum += rising[--rank];
     }
     boolean[] in = new boolean[p.length];
     if (rank == likely) {
       return in;
     }
-    double level = LEVEL * falling[likely - 1];
-    double above = falling[rank] + level;
+    double level = LEVEL * rising[likely - 1];
+    double above = rising[rank] + level;
     int wanted = likely - rank;
     List<Integer> tied = new ArrayList<>();
     for (int y = 0; y < p.length; y++) {
       in[y] = p[y] > above;
       wanted -= in[y] ? 1 : 0;
-      if (!in[y] && p[y] >= falling[rank] - level) {
+      if (!in[y] && p[y] >= rising[rank] - level) {
         tied.add(y);
       }
     }
@@ -187,7 +198,8 @@ final class Distribution {
    * count, so that it holds no more than its share needs.
    */
   static Span span(double[] p, double share, YearAxis axis) {
-    List<Span.Piece> exact = highestDensity(p, share, axis).pieces();
+    double[] rising = rising(p, share);
+    List<Span.Piece> exact = highestDensity(p, rising, share, axis);
     List<Span.Piece> told = closed(p, exact, axis);
     if (told.size() == exact.size()) {
       return new Span(share, told);
@@ -196,7 +208,7 @@ final class Distribution {
     double least = 0;
     for (int i = 0; i < HALVINGS; i++) {
       double less = (least + enough) / 2;
-      List<Span.Piece> fewer = closed(p, highestDensity(p, less, axis).pieces(), axis);
+      List<Span.Piece> fewer = closed(p, highestDensity(p, rising, less, axis), axis);
       if (held(p, fewer, axis) >= share - 1e-12) {
         told = fewer;
         enough = less;

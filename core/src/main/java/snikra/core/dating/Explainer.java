@@ -44,6 +44,9 @@ final class Explainer {
 
   private static final int EXPLANATIONS = 6;
 
+  /** For how a knife looks on parts that a way is not about. */
+  private static final int NO_PART = -1;
+
   /** Share of a country among makers not on file from which it is named. */
   private static final double CLEAR_COUNTRY = 0.6;
 
@@ -63,6 +66,9 @@ final class Explainer {
 
   private final double total;
   private final List<Explained> explained;
+
+  /** By region, way and year, as it looks on a part that no way is about; null until asked for. */
+  private double @Nullable [][][] elsewhere;
 
   /** A maker or the unlisted makers of a region, with weight by state and year. */
   private static final class Owner {
@@ -271,20 +277,50 @@ final class Explainer {
    */
   double[][][] weightFor(int part, List<Region> regions) {
     double[][][] weight = new double[regions.size()][Outlook.WAYS][];
-    for (Owner o : owners.values()) {
-      double[][] there = weight[place(o.region, regions)];
-      for (int s = 0; s < ways.size(); s++) {
-        add(there, o, s, part);
+    double[][][] elsewhere = elsewhere(regions);
+    for (int r = 0; r < weight.length; r++) {
+      for (int way = 0; way < Outlook.WAYS; way++) {
+        weight[r][way] = elsewhere[r][way] == null ? null : elsewhere[r][way].clone();
+      }
+    }
+    for (int s = 0; s < ways.size(); s++) {
+      int way = ways.seenOn(s, part);
+      if (way != ways.seenOn(s, NO_PART)) {
+        move(s, way, weight, regions);
       }
     }
     return scaled(weight, total);
   }
 
-  private void add(double[][] onPart, Owner o, int s, int part) {
-    int way = ways.seenOn(s, part);
+  // Nearly all of it looks the same on any part, so that is added up once.
+  private double[][][] elsewhere(List<Region> regions) {
+    if (elsewhere == null) {
+      elsewhere = new double[regions.size()][Outlook.WAYS][];
+      for (Owner o : owners.values()) {
+        double[][] there = elsewhere[place(o.region, regions)];
+        for (int s = 0; s < ways.size(); s++) {
+          add(there, o, s, ways.seenOn(s, NO_PART));
+        }
+      }
+    }
+    return elsewhere;
+  }
+
+  private void move(int s, int way, double[][][] weight, List<Region> regions) {
+    for (Owner o : owners.values()) {
+      double[][] there = weight[place(o.region, regions)];
+      add(there, o, s, way);
+      double[] from = there[ways.seenOn(s, NO_PART)];
+      for (int y = 0; o.weights[s] > 0 && y < from.length; y++) {
+        from[y] = Math.max(0, from[y] - o.byState[s][y]);
+      }
+    }
+  }
+
+  private void add(double[][] byWay, Owner o, int s, int way) {
     if (o.weights[s] > 0) {
-      onPart[way] = onPart[way] == null ? new double[axis.size()] : onPart[way];
-      addTo(onPart[way], o.byState[s]);
+      byWay[way] = byWay[way] == null ? new double[axis.size()] : byWay[way];
+      addTo(byWay[way], o.byState[s]);
     }
   }
 
@@ -496,17 +532,23 @@ final class Explainer {
     return r;
   }
 
+  /** How the knife looks on one part if an explanation holds. */
+  int wayOf(int index, int part) {
+    return ways.seenOn(explained.get(index).state, part);
+  }
+
   /**
    * The weight of one explanation by region, way and year, as {@link #weightFor} has that of all;
    * all of it is 1.
    *
    * @param index of the explanation
+   * @param way how the knife looks where one looks
    */
-  double[][][] weightOf(int index, int part, List<Region> regions) {
+  double[][][] weightOf(int index, int way, List<Region> regions) {
     Explained e = explained.get(index);
     double[][][] weight = new double[regions.size()][Outlook.WAYS][];
     for (Owner o : e.owners) {
-      add(weight[place(o.region, regions)], o, e.state, part);
+      add(weight[place(o.region, regions)], o, e.state, way);
     }
     return scaled(weight, e.probability * total);
   }

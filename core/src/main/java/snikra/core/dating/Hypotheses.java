@@ -53,6 +53,9 @@ final class Hypotheses {
   /** What is on file of the hands of each house, of what was seen. */
   private final Map<Maker, List<HandRecord>> heard;
 
+  /** By maker and year what the codes say by the maker's own scheme. */
+  private final IdentityHashMap<Maker, double[]> codesOf = new IdentityHashMap<>();
+
   private final Map<String, Group> listed = new HashMap<>();
   private final Map<String, Voice> plain = new HashMap<>();
 
@@ -234,8 +237,6 @@ final class Hypotheses {
   private void addListed(int m, Hand hand, HandRecord record, int firstMark, double often) {
     Maker maker = desk.shelf.makers().get(m);
     Maker numbering = hand.numbersOf(maker);
-    Maker coding = hand.codesOf(maker);
-    boolean coded = !evidence.codes().isEmpty();
     Group group = groupFor(numbering, maker, hand, record);
     History.Model model =
         evidence.number() == null ? null : maker.history().model(evidence.number()).orElse(null);
@@ -246,6 +247,7 @@ final class Hypotheses {
     double[] run = model == null ? null : desk.run(model);
     double prior = often * numberWeight(numbering) * maker.weight() * saidOf(maker);
     double[] eras = eras(numbering);
+    double[] codes = codes(hand.codesOf(maker));
     double[] small = hand.maker() == null || hand.isItself() ? null : smallBlades(hand.maker());
     double[][] mass = new double[2][desk.axis.size()];
     int from = desk.axis.size();
@@ -258,14 +260,12 @@ final class Hypotheses {
       double struck =
           use.weight()
               * (model == null ? 1 : desk.struckOn(model, maker.marks().get(v - firstMark)));
+      Given given = given(v, hand);
       for (int i = 0; i < use.share().length; i++) {
         int y = use.first() + i;
         // What is less than a double can hold in full is no hypothesis any more.
-        double more = prior * struck * given(v, hand, small, y) * use.share()[i] * made[y];
-        if (coded) {
-          more *= given(coding, y);
-        }
-        more *= at(record.whole(), y) * at(eras, y) * at(run, y);
+        double more = prior * struck * given.in(small, y) * use.share()[i] * made[y];
+        more *= at(codes, y) * at(record.whole(), y) * at(eras, y) * at(run, y);
         mass[use.near()[i]][y] += more > Double.MIN_NORMAL ? more : 0;
       }
       v++;
@@ -287,19 +287,28 @@ final class Hypotheses {
     return eras == null ? null : desk.axis.map(eras::in);
   }
 
-  // P(faces | this mark, this hand, this year).
-  private double given(int v, Hand hand, double @Nullable [] small, int y) {
+  /**
+   * P(faces | this mark, this hand, this year).
+   *
+   * @param alone whatever the hand's own mark says of the small blades
+   * @param others times what that says in the year
+   */
+  private record Given(double alone, double others) {
+    double in(double @Nullable [] small, int y) {
+      return small == null ? alone : alone + others * small[y];
+    }
+  }
+
+  private Given given(int v, Hand hand) {
     Seconds seconds = evidence.marks().seconds();
     if (seconds == null) {
-      return Math.exp(evidence.marks().logLikelihood()[v] - shift);
+      return new Given(Math.exp(evidence.marks().logLikelihood()[v] - shift), 0);
     }
     double rest = Math.exp(seconds.rest()[v] - shift);
     double own = Math.exp(seconds.own()[v]);
-    if (hand.isItself()) {
-      return rest * own;
-    }
-    double others = small == null ? 0 : small[y];
-    return rest * ((1 - desk.othersMark) * own + desk.othersMark * others);
+    return hand.isItself()
+        ? new Given(rest * own, 0)
+        : new Given(rest * (1 - desk.othersMark) * own, rest * desk.othersMark);
   }
 
   /** P(small blades as read | made by this maker in this year and struck with its mark). */
@@ -326,10 +335,16 @@ final class Hypotheses {
   }
 
   // A code is read by the maker's own scheme, so it speaks through the maker.
-  private double given(Maker maker, int y) {
+  private double @Nullable [] codes(Maker coding) {
+    return evidence.codes().isEmpty()
+        ? null
+        : codesOf.computeIfAbsent(coding, maker -> desk.axis.map(year -> given(maker, year)));
+  }
+
+  private double given(Maker maker, int year) {
     double p = 1;
     for (SeenCode code : evidence.codes()) {
-      p *= maker.given(code, desk.axis.year(y));
+      p *= maker.given(code, year);
     }
     return p;
   }

@@ -35,12 +35,81 @@ final class Outlook {
   /** How many answers there are. */
   private final int answers;
 
+  /** By region, only the first of those that are alike. */
+  private final @Nullable Shown[] shown;
+
   /**
-   * By region, only the first of those that are alike, and way: of each answer after the other how
-   * likely it is by year, and last, in nats, what is uncertain though all else be known. In one
-   * row, since there are thousands of them and fetching them is what takes the time.
+   * What is shown in one region.
+   *
+   * @param asMade in the style of the day
+   * @param oneStyle whether it is the same in an older one
+   * @param oldStyle in an older one
+   * @param replaced in nats, what is uncertain by year of the knife if the part was put on later
+   * @param older likewise, if it is older stock
    */
-  private final double[][][] shown;
+  private record Shown(
+      Steps asMade, boolean oneStyle, Steps oldStyle, double[] replaced, double[] older) {}
+
+  /**
+   * How likely each answer is, over runs of years in which nothing changes: a clue comes up and
+   * goes out within a few years and stands still for the rest.
+   *
+   * @param ends the last year of each run
+   * @param p of each answer after the other by run, in one row, since fetching it takes the time
+   * @param noise by run, in nats, what is uncertain though all else be known
+   */
+  private record Steps(int[] ends, double[] p, double[] noise) {
+    static Steps of(double[][] byYear) {
+      int years = byYear[0].length;
+      int[] ends = new int[years];
+      int n = 0;
+      for (int y = 0; y < years; y++) {
+        if (y == years - 1 || differ(byYear, y)) {
+          ends[n++] = y;
+        }
+      }
+      ends = Arrays.copyOf(ends, n);
+      double[] p = new double[byYear.length * n];
+      double[] noise = new double[n];
+      for (int v = 0; v < byYear.length; v++) {
+        for (int s = 0; s < n; s++) {
+          p[v * n + s] = byYear[v][ends[s]];
+          noise[s] += surprise(p[v * n + s]);
+        }
+      }
+      return new Steps(ends, p, noise);
+    }
+
+    private static boolean differ(double[][] byYear, int year) {
+      for (double[] row : byYear) {
+        if (row[year] != row[year + 1]) {
+          return true;
+        }
+      }
+      return false;
+    }
+
+    /** Adds to each run what weighs so much up to each year. */
+    double[] add(double @Nullable [] upTo, double[] runs) {
+      double before = 0;
+      for (int s = 0; upTo != null && s < runs.length; s++) {
+        double now = upTo[ends[s]];
+        runs[s] += now - before;
+        before = now;
+      }
+      return runs;
+    }
+
+    double[] none() {
+      return new double[ends.length];
+    }
+
+    void tell(double[] runs, double[] told) {
+      for (int v = 0; v < told.length; v++) {
+        told[v] += product(p, v * runs.length, runs);
+      }
+    }
+  }
 
   /**
    * An outlook.
@@ -52,7 +121,7 @@ final class Outlook {
     this.answers = answers.size();
     int regions = answers.get(0).likelihood().length;
     like = new int[regions];
-    shown = new double[regions][][];
+    shown = new Shown[regions];
     for (int r = 0; r < regions; r++) {
       like[r] = firstLike(answers, r);
       if (like[r] == r) {
@@ -63,15 +132,24 @@ final class Outlook {
     isSilent = isSilent();
   }
 
-  // Whether every answer is as likely in every country, way and year.
+  // Whether every answer is as likely in every country, style and year; then it is in other ways.
   private boolean isSilent() {
-    for (double[][] ofRegion : shown) {
-      for (int way = 0; ofRegion != null && way < WAYS; way++) {
-        int years = ofRegion[way].length / (answers + 1);
-        for (int i = 0; i < answers * years; i++) {
-          if (Math.abs(ofRegion[way][i] - shown[0][AS_MADE][i / years * years]) > 1e-12) {
-            return false;
-          }
+    for (Shown there : shown) {
+      if (there != null
+          && !(isAlways(there.asMade, shown[0].asMade)
+              && isAlways(there.oldStyle, shown[0].asMade))) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static boolean isAlways(Steps steps, Steps other) {
+    int answers = steps.p.length / steps.ends.length;
+    for (int v = 0; v < answers; v++) {
+      for (int s = 0; s < steps.ends.length; s++) {
+        if (Math.abs(steps.p[v * steps.ends.length + s] - other.p[v * other.ends.length]) > 1e-12) {
+          return false;
         }
       }
     }
@@ -92,35 +170,44 @@ final class Outlook {
     return region;
   }
 
-  private static double[][] shown(List<Look> answers, int r) {
-    int years = answers.get(0).likelihood()[r][AS_MADE].length;
-    double[][] shown = new double[WAYS][(answers.size() + 1) * years];
-    for (int v = 0; v < answers.size(); v++) {
-      double[][] said = answers.get(v).likelihood()[r];
-      System.arraycopy(said[AS_MADE], 0, shown[AS_MADE], v * years, years);
-      System.arraycopy(said[OLD_STYLE], 0, shown[OLD_STYLE], v * years, years);
-      System.arraycopy(meanOfLater(said[AS_MADE]), 0, shown[REPLACED], v * years, years);
-      System.arraycopy(meanOfEarlier(said[AS_MADE]), 0, shown[OLDER], v * years, years);
-    }
-    for (double[] row : shown) {
-      for (int y = 0; y < years; y++) {
-        complete(row, y, years);
-      }
-    }
-    return shown;
+  private static Shown shown(List<Look> answers, int r) {
+    double[][] asMade = complete(answers, r, AS_MADE);
+    Steps ofItsDay = Steps.of(asMade);
+    boolean isOneStyle = answers.stream().allMatch(a -> a.isOneStyle(r));
+    return new Shown(
+        ofItsDay,
+        isOneStyle,
+        isOneStyle ? ofItsDay : Steps.of(complete(answers, r, OLD_STYLE)),
+        noise(Arrays.stream(asMade).map(Outlook::meanOfLater).toList()),
+        noise(Arrays.stream(asMade).map(Outlook::meanOfEarlier).toList()));
   }
 
   // Where answers are missing from the book, those that are there stand for all.
-  private static void complete(double[] row, int year, int years) {
-    int noise = row.length - years;
-    double sum = 0;
-    for (int i = year; i < noise; i += years) {
-      sum += row[i];
+  private static double[][] complete(List<Look> answers, int r, int style) {
+    double[][] rows = new double[answers.size()][];
+    for (int v = 0; v < rows.length; v++) {
+      rows[v] = answers.get(v).likelihood()[r][style].clone();
     }
-    for (int i = year; i < noise; i += years) {
-      row[i] /= sum;
-      row[noise + year] += surprise(row[i]);
+    for (int y = 0; y < rows[0].length; y++) {
+      double sum = 0;
+      for (double[] row : rows) {
+        sum += row[y];
+      }
+      for (double[] row : rows) {
+        row[y] /= sum;
+      }
     }
+    return rows;
+  }
+
+  private static double[] noise(List<double[]> answers) {
+    double[] noise = new double[answers.get(0).length];
+    for (double[] row : answers) {
+      for (int y = 0; y < noise.length; y++) {
+        noise[y] += surprise(row[y]);
+      }
+    }
+    return noise;
   }
 
   private static double[] meanOfLater(double[] row) {
@@ -156,30 +243,73 @@ final class Outlook {
     if (isSilent) {
       return 0;
     }
-    double[] told = told(weight, answers + 1);
     double all = 0;
-    for (int v = 0; v < answers; v++) {
-      all += surprise(told[v]);
+    for (double p : answers(weight)) {
+      all += surprise(p);
     }
-    return Math.max(0, all - told[answers]) / LOG_2;
+    return Math.max(0, all - noise(weight)) / LOG_2;
   }
 
   /** How likely each answer is; all weight is 1. */
   double[] answers(Weighed weight) {
-    return told(weight, answers);
-  }
-
-  private double[] told(Weighed weight, int most) {
-    double[] told = new double[most];
-    @Nullable Row[][] rows = weight.together(alike, like);
-    for (int r = 0; r < like.length; r++) {
-      for (int way = 0; way < WAYS && like[r] == r; way++) {
-        Row row = rows[r][way];
-        for (int v = 0; row != null && v < most; v++) {
-          told[v] += row.times(shown[r][way], v);
-        }
+    double[] told = new double[answers];
+    @Nullable Row[] rows = weight.together(alike, like);
+    for (int r = 0; r < rows.length; r++) {
+      if (rows[r] != null) {
+        tell(shown[r], rows[r], told);
       }
     }
     return told;
+  }
+
+  private static void tell(Shown shown, Row row, double[] told) {
+    Steps asMade = shown.asMade;
+    double[] runs = asMade.add(row.ofOtherYear(), asMade.add(row.asMade(), asMade.none()));
+    if (row.oldStyle() == null || shown.oneStyle) {
+      asMade.tell(asMade.add(row.oldStyle(), runs), told);
+    } else {
+      asMade.tell(runs, told);
+      shown.oldStyle.tell(shown.oldStyle.add(row.oldStyle(), shown.oldStyle.none()), told);
+    }
+  }
+
+  private double noise(Weighed weight) {
+    double noise = 0;
+    @Nullable Row[] rows = weight.together(alike, like);
+    for (int r = 0; r < rows.length; r++) {
+      if (rows[r] != null) {
+        noise += noise(shown[r].asMade, rows[r].asMade());
+        noise += noise(shown[r].oldStyle, rows[r].oldStyle());
+        noise += product(shown[r].replaced, 0, rows[r].replaced());
+        noise += product(shown[r].older, 0, rows[r].older());
+      }
+    }
+    return noise;
+  }
+
+  private static double noise(Steps steps, double @Nullable [] upTo) {
+    return upTo == null ? 0 : product(steps.noise, 0, steps.add(upTo, steps.none()));
+  }
+
+  // In four sums, so that no addition waits for the one before: there are very many of them.
+  private static double product(double[] a, int from, double @Nullable [] b) {
+    if (b == null) {
+      return 0;
+    }
+    double first = 0;
+    double second = 0;
+    double third = 0;
+    double fourth = 0;
+    int i = 0;
+    for (; i < b.length - 3; i += 4) {
+      first += a[from + i] * b[i];
+      second += a[from + i + 1] * b[i + 1];
+      third += a[from + i + 2] * b[i + 2];
+      fourth += a[from + i + 3] * b[i + 3];
+    }
+    for (; i < b.length; i++) {
+      first += a[from + i] * b[i];
+    }
+    return first + second + (third + fourth);
   }
 }

@@ -6,47 +6,39 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Weight by region, way and year, for holding many outlooks against: what regions weigh together is
- * summed once for all outlooks that part the regions alike, and years without weight are passed
- * over.
+ * summed once for all outlooks that part the regions alike.
+ *
+ * <p>A part that is not of the knife's year shows what its own year shows, so its weight stands by
+ * the years it may be of; how uncertain it leaves the answer goes by the year of the knife.
  */
 final class Weighed {
   private final double[][][] byRegion;
-  private final Map<String, @Nullable Row[][]> together = new HashMap<>();
+  private final @Nullable Row[] rows;
+  private final Map<String, @Nullable Row[]> together = new HashMap<>();
 
-  /** By year, with the first year that weighs anything and the one after the last. */
-  record Row(double[] weight, int from, int to) {
-    static Row of(double[] weight) {
-      int from = 0;
-      int to = weight.length;
-      while (from < to && weight[from] == 0) {
-        from++;
-      }
-      while (to > from && weight[to - 1] == 0) {
-        to--;
-      }
-      return new Row(weight, from, to);
-    }
+  /**
+   * What one or several regions weigh; null where there is none of it.
+   *
+   * @param asMade up to each year, and of it, for any run of years to be one difference
+   * @param oldStyle likewise, made in an older style
+   * @param ofOtherYear likewise, by the year of a part that was put on later or is older stock
+   * @param replaced by year of the knife, the part put on later
+   * @param older by year of the knife, the part older stock
+   */
+  record Row(
+      double @Nullable [] asMade,
+      double @Nullable [] oldStyle,
+      double @Nullable [] ofOtherYear,
+      double @Nullable [] replaced,
+      double @Nullable [] older) {
 
-    /** What this comes to, weighed by one of several rows of years that stand after one another. */
-    // In four sums, so that no addition waits for the one before: a third of an examination was
-    // here.
-    double times(double[] rows, int nth) {
-      int at = nth * weight.length;
-      double first = 0;
-      double second = 0;
-      double third = 0;
-      double fourth = 0;
-      int y = from;
-      for (; y < to - 3; y += 4) {
-        first += weight[y] * rows[at + y];
-        second += weight[y + 1] * rows[at + y + 1];
-        third += weight[y + 2] * rows[at + y + 2];
-        fourth += weight[y + 3] * rows[at + y + 3];
-      }
-      for (; y < to; y++) {
-        first += weight[y] * rows[at + y];
-      }
-      return first + second + (third + fourth);
+    private Row and(Row other) {
+      return new Row(
+          sum(asMade, other.asMade),
+          sum(oldStyle, other.oldStyle),
+          sum(ofOtherYear, other.ofOtherYear),
+          sum(replaced, other.replaced),
+          sum(older, other.older));
     }
   }
 
@@ -57,47 +49,105 @@ final class Weighed {
    */
   Weighed(double[][][] byRegion) {
     this.byRegion = byRegion;
+    this.rows = new Row[byRegion.length];
   }
 
   /**
-   * What regions that are alike weigh together, by the first of them and by way; null where none of
-   * them weighs anything.
+   * What regions that are alike weigh together, by the first of them; null where none of them
+   * weighs anything.
    *
    * @param key the same for the same regions
    * @param like for each region the first that is like it
    */
-  @Nullable Row[][] together(String key, int[] like) {
+  @Nullable Row[] together(String key, int[] like) {
     return together.computeIfAbsent(key, k -> sums(like));
   }
 
-  private @Nullable Row[][] sums(int[] like) {
-    @Nullable Row[][] rows = new Row[like.length][Outlook.WAYS];
+  private @Nullable Row[] sums(int[] like) {
+    @Nullable Row[] sums = new Row[like.length];
     for (int r = 0; r < like.length; r++) {
-      for (int way = 0; way < Outlook.WAYS && like[r] == r; way++) {
-        double[] sum = sum(like, r, way);
-        rows[r][way] = sum == null ? null : Row.of(sum);
-      }
+      Row row = row(r);
+      Row before = sums[like[r]];
+      sums[like[r]] =
+          before == null || row == null ? (before == null ? row : before) : before.and(row);
     }
-    return rows;
+    return sums;
   }
 
-  private double @Nullable [] sum(int[] like, int region, int way) {
-    double[] sum = null;
-    boolean isOurs = false;
-    for (int r = region; r < like.length; r++) {
-      double[] row = byRegion[r][way];
-      if (like[r] == region && row != null) {
-        if (sum == null) {
-          sum = row;
-        } else {
-          sum = isOurs ? sum : sum.clone();
-          isOurs = true;
-          for (int y = 0; y < row.length; y++) {
-            sum[y] += row[y];
-          }
-        }
-      }
+  private @Nullable Row row(int region) {
+    double[][] ways = byRegion[region];
+    boolean isNone = true;
+    for (double[] way : ways) {
+      isNone &= way == null;
+    }
+    if (isNone) {
+      return null;
+    }
+    if (rows[region] == null) {
+      double[] replaced = ways[Outlook.REPLACED];
+      double[] older = ways[Outlook.OLDER];
+      rows[region] =
+          new Row(
+              upTo(ways[Outlook.AS_MADE]),
+              upTo(ways[Outlook.OLD_STYLE]),
+              upTo(sum(byLaterYear(replaced), byEarlierYear(older))),
+              replaced,
+              older);
+    }
+    return rows[region];
+  }
+
+  private static double @Nullable [] sum(double @Nullable [] a, double @Nullable [] b) {
+    if (a == null || b == null) {
+      return a == null ? b : a;
+    }
+    double[] sum = new double[a.length];
+    for (int y = 0; y < sum.length; y++) {
+      sum[y] = a[y] + b[y];
     }
     return sum;
+  }
+
+  private static double @Nullable [] upTo(double @Nullable [] row) {
+    if (row == null) {
+      return null;
+    }
+    double[] upTo = new double[row.length];
+    double sum = 0;
+    for (int y = 0; y < row.length; y++) {
+      sum += row[y];
+      upTo[y] = sum;
+    }
+    return upTo;
+  }
+
+  // What is put on later is of any year from the knife's own on alike.
+  private static double @Nullable [] byLaterYear(double @Nullable [] row) {
+    if (row == null) {
+      return null;
+    }
+    double[] byYear = new double[row.length];
+    double open = 0;
+    for (int y = 0; y < row.length; y++) {
+      open += row[y] / (row.length - y);
+      byYear[y] = open;
+    }
+    return byYear;
+  }
+
+  // Older stock is of any of some years before the knife's own alike.
+  private static double @Nullable [] byEarlierYear(double @Nullable [] row) {
+    if (row == null) {
+      return null;
+    }
+    double[] byYear = new double[row.length];
+    byYear[0] = row[0];
+    for (int y = 1; y < row.length; y++) {
+      int from = Math.max(0, y - Voice.OLDER_BY);
+      for (int earlier = from; row[y] > 0 && earlier < y; earlier++) {
+        byYear[earlier] += row[y] / (y - from);
+      }
+    }
+    return byYear;
   }
 }

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -43,6 +44,8 @@ public final class Appraiser {
   /** Of more sales than this the most alike are taken. */
   private static final int MOST = 60;
 
+  private static final int MARKETS = 8;
+
   private static final double COSTS_FROM = 0.02;
 
   /** Sold and made since then, where nothing says when it began. */
@@ -57,6 +60,17 @@ public final class Appraiser {
   private final MarketRates rates;
   private final List<PriceIndex> indices;
   private final int thisYear;
+
+  /** Those last asked for, by their sales; they follow from these alone. */
+  private final Map<List<Sold>, Market> markets =
+      new LinkedHashMap<>(MARKETS, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<List<Sold>, Market> eldest) {
+          return size() > MARKETS;
+        }
+      };
 
   /** An appraiser that knows these patterns and grades, and what money was worth. */
   public Appraiser(
@@ -133,7 +147,7 @@ public final class Appraiser {
     Traits likeliest = likeliest(knife);
     List<Integer> counted = nearest(sales, currency, likeness, likeliest);
     List<Sold> sold = counted.stream().map(i -> sold(sales.get(i))).toList();
-    Market market = new Market(sold, rates).fitted();
+    Market market = market(sold);
     List<Case> cases = cases(knife, likeliest, market);
     Mixture price = mixture(cases);
     ValueVerdict.Range asItIs = range(price);
@@ -154,6 +168,22 @@ public final class Appraiser {
         told(counted.size(), sales.size()),
         told(weighed(sales, counted, sold, market, likeness, likeliest), own.size(), book),
         costs(cases, price));
+  }
+
+  // Most knives are held against the very same sales.
+  private Market market(List<Sold> sold) {
+    Market known;
+    synchronized (markets) {
+      known = markets.get(sold);
+    }
+    if (known != null) {
+      return known;
+    }
+    Market fitted = new Market(sold, rates).fitted();
+    synchronized (markets) {
+      markets.put(sold, fitted);
+    }
+    return fitted;
   }
 
   private static Mixture mixture(List<Case> cases) {
@@ -343,11 +373,11 @@ public final class Appraiser {
     List<Case> cases = new ArrayList<>();
     for (Map.Entry<String, Double> maker : withRest(knife.makers())) {
       for (Map.Entry<String, Double> pattern : withRest(knife.patterns())) {
-        Traits as = as(likeliest, maker.getKey(), pattern.getKey());
+        Market.Asked asked = market.asked(as(likeliest, maker.getKey(), pattern.getKey()));
         for (Map.Entry<String, Double> grade : grades(knife)) {
           double worth =
               base + Math.log(grade.getKey().isEmpty() ? rates.ungraded() : worth(grade.getKey()));
-          Said said = market.of(as.worth(worth));
+          Said said = asked.at(worth);
           double ungraded =
               grade.getKey().isEmpty() ? rates.ungradedNoise() * rates.ungradedNoise() : 0;
           for (int a = 0; a < altered.size(); a++) {

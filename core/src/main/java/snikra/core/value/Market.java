@@ -33,6 +33,11 @@ final class Market {
   private final CholeskyDecomposition solver;
   private final RealVector pull;
 
+  /** Likeness to each sale that goes with what a knife is worth by its grade. */
+  private final RealVector grading;
+
+  private final RealVector gradingWeights;
+
   /**
    * A sale.
    *
@@ -52,17 +57,21 @@ final class Market {
 
   /** Sales in a trade as it usually is. */
   Market(List<Sold> sales, MarketRates rates) {
-    this(sales, rates, 1, null);
+    this(sales, rates, 1, shared(sales, rates), null);
   }
 
-  private Market(List<Sold> sales, MarketRates rates, double noise, double @Nullable [] trusted) {
+  private Market(
+      List<Sold> sales,
+      MarketRates rates,
+      double noise,
+      double[][] shared,
+      double @Nullable [] trusted) {
     this.rates = rates;
     this.likeness = new MarketLikeness(rates);
     this.sales =
         sales.stream()
             .map(s -> new Sold(s.traits(), s.price(), s.noise() * noise * noise))
             .toList();
-    double[][] shared = shared();
     double[] by = new double[sales.size()];
     Arrays.fill(by, 1);
     double[] start = trusted == null ? by : trusted;
@@ -84,6 +93,11 @@ final class Market {
     this.mean = worked.mean;
     this.solver = worked.solver;
     this.pull = worked.pull;
+    this.grading = new ArrayRealVector(sales.size());
+    for (int i = 0; i < sales.size(); i++) {
+      grading.setEntry(i, likeness.perWorth(sales.get(i).traits()));
+    }
+    this.gradingWeights = solver.getSolver().solve(grading);
   }
 
   /**
@@ -94,9 +108,10 @@ final class Market {
     Market best = this;
     double most = likelihood();
     for (double unlike : SCALES) {
+      // How far equal knives are apart is no part of what they share.
+      double[][] shared = shared(sales, rates.scaled(unlike, 1));
       for (double equal : SCALES) {
-        MarketRates scaled = rates.scaled(unlike, equal);
-        Market other = new Market(sales, scaled, equal, trust);
+        Market other = new Market(sales, rates.scaled(unlike, equal), equal, shared, trust);
         double likely = other.likelihood() - usual(unlike) - usual(equal);
         if (likely > most) {
           most = likely;
@@ -126,7 +141,8 @@ final class Market {
     return sum - Math.log(ones.dotProduct(solver.getSolver().solve(ones))) / 2;
   }
 
-  private double[][] shared() {
+  private static double[][] shared(List<Sold> sales, MarketRates rates) {
+    MarketLikeness likeness = new MarketLikeness(rates);
     int n = sales.size();
     double[][] shared = new double[n][n];
     for (int i = 0; i < n; i++) {
@@ -189,13 +205,39 @@ final class Market {
 
   /** What they say of a knife. */
   Said of(Traits knife) {
+    return asked(knife).at(knife.worth());
+  }
+
+  /** What they say of a knife, whatever its grade and what came with it are worth. */
+  Asked asked(Traits knife) {
     int n = sales.size();
     RealVector with = new ArrayRealVector(n);
     for (int i = 0; i < n; i++) {
-      with.setEntry(i, likeness.covariance(knife, sales.get(i).traits()));
+      with.setEntry(i, likeness.covariance(knife.worth(0), sales.get(i).traits()));
     }
-    RealVector weights = solver.getSolver().solve(with);
-    double left = likeness.variance(knife) - with.dotProduct(weights);
-    return new Said(mean + with.dotProduct(pull), Math.max(0, left), weights.toArray());
+    return new Asked(knife, with, solver.getSolver().solve(with));
+  }
+
+  /** A knife held against the sales once for whatever it is worth, in which likeness is linear. */
+  final class Asked {
+    private final Traits knife;
+
+    /** Likeness to each sale, were it worth nothing more or less, and how much that then counts. */
+    private final RealVector with;
+
+    private final RealVector weights;
+
+    private Asked(Traits knife, RealVector with, RealVector weights) {
+      this.knife = knife;
+      this.with = with;
+      this.weights = weights;
+    }
+
+    Said at(double worth) {
+      RealVector now = with.combine(1, worth, grading);
+      RealVector counted = weights.combine(1, worth, gradingWeights);
+      double left = likeness.variance(knife.worth(worth)) - now.dotProduct(counted);
+      return new Said(mean + now.dotProduct(pull), Math.max(0, left), counted.toArray());
+    }
   }
 }

@@ -67,7 +67,12 @@ final class MarketLikeness {
   }
 
   private double shared(Traits a, Traits b) {
-    return square(rates.level()) + square(rates.gradeGive()) * a.worth() * b.worth();
+    return square(rates.level()) + a.worth() * perWorth(b);
+  }
+
+  /** How much the covariance with a knife grows with what another is worth. */
+  double perWorth(Traits a) {
+    return square(rates.gradeGive()) * a.worth();
   }
 
   private static double same(@Nullable String a, @Nullable String b, double other) {

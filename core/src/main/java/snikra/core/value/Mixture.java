@@ -1,13 +1,19 @@
 package snikra.core.value;
 
 import java.util.List;
+import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /** A price of which it is not sure which of several it is, in logarithms. */
 record Mixture(List<Part> parts) {
   private static final NormalDistribution BELL = new NormalDistribution();
   private static final double FAR = 10;
-  private static final int HALVINGS = 60;
+
+  /** As near as it is looked for: prices are told to three figures at most. */
+  private static final double NEAR = 1e-9;
+
+  private static final int ORDER = 5;
+  private static final int MOST_STEPS = 200;
 
   /** One of them: with this probability, around a mean. */
   record Part(double probability, double mean, double variance) {}
@@ -40,16 +46,8 @@ record Mixture(List<Part> parts) {
   /** The price it is below with this probability. */
   double quantile(double q) {
     double spread = Math.sqrt(variance());
-    double low = mean() - FAR * spread - 1;
-    double high = mean() + FAR * spread + 1;
-    for (int i = 0; i < HALVINGS; i++) {
-      double middle = (low + high) / 2;
-      if (below(middle) < q) {
-        low = middle;
-      } else {
-        high = middle;
-      }
-    }
-    return (low + high) / 2;
+    double reach = FAR * spread + 1;
+    return new BracketingNthOrderBrentSolver(NEAR, ORDER)
+        .solve(MOST_STEPS, x -> below(x) - q, mean() - reach, mean() + reach, mean());
   }
 }

@@ -1,6 +1,8 @@
 package snikra.core.value;
 
+import java.util.Collections;
 import java.util.Map;
+import java.util.NavigableMap;
 import java.util.TreeMap;
 
 /**
@@ -9,9 +11,9 @@ import java.util.TreeMap;
  * @param title what the series is
  * @param rows index number by year
  */
-public record PriceIndex(String currency, String title, Map<Integer, Double> rows) {
+public record PriceIndex(String currency, String title, NavigableMap<Integer, Double> rows) {
   public PriceIndex {
-    rows = Map.copyOf(rows);
+    rows = Collections.unmodifiableNavigableMap(new TreeMap<>(rows));
     if (rows.isEmpty() || rows.values().stream().anyMatch(v -> !(v > 0))) {
       throw new IllegalArgumentException("rows of " + currency + " must be above 0, and some");
     }
@@ -22,16 +24,15 @@ public record PriceIndex(String currency, String title, Map<Integer, Double> row
    * and after the last one there is nothing to go by: the nearest is taken.
    */
   public double between(int from, int to) {
-    TreeMap<Integer, Double> byYear = new TreeMap<>(rows);
-    return at(byYear, to) / at(byYear, from);
+    return at(to) / at(from);
   }
 
   // Between two years of the table in logarithms.
-  private static double at(TreeMap<Integer, Double> byYear, int year) {
-    Map.Entry<Integer, Double> before = byYear.floorEntry(year);
-    Map.Entry<Integer, Double> after = byYear.ceilingEntry(year);
+  private double at(int year) {
+    Map.Entry<Integer, Double> before = rows.floorEntry(year);
+    Map.Entry<Integer, Double> after = rows.ceilingEntry(year);
     if (before == null || after == null) {
-      return (before == null ? byYear.firstEntry() : byYear.lastEntry()).getValue();
+      return (before == null ? rows.firstEntry() : rows.lastEntry()).getValue();
     }
     if (before.getKey().equals(after.getKey())) {
       return before.getValue();

@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 import static snikra.core.fixture.KnifeBuilder.aKnife;
 import static snikra.core.fixture.KnifeBuilder.anOldLookingCampKnife;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import snikra.core.dating.DatingVerdict.NextLook;
 
@@ -82,6 +84,97 @@ class LookNextTest {
     double expected = -(0.75 * Math.log(0.75) + 0.25 * Math.log(0.25)) / Math.log(2) - 0.5;
     assertThat(sharp.bits(new Weighed(weight(Outlook.REPLACED, 0.5, 0.5))))
         .isCloseTo(expected, within(1e-12));
+  }
+
+  @Test
+  void whatALookTellsIsAsItIsYearByYear() {
+    Random random = new Random(20261130);
+    for (int round = 0; round < 200; round++) {
+      int years = 1 + random.nextInt(40);
+      double[][][][] p = steps(random, 2 + random.nextInt(4), years);
+      List<Look> answers = Arrays.stream(p).map(a -> Look.at("f", 0, false, 1, a, 0)).toList();
+      double[][][] weight = weights(random, years);
+      assertThat(new Outlook(answers).bits(new Weighed(weight)))
+          .isCloseTo(yearByYear(p, weight), within(1e-12));
+    }
+  }
+
+  // By answer, region, style and year; it changes in some years and stands still in others.
+  private static double[][][][] steps(Random random, int answers, int years) {
+    double[][][][] p = new double[answers][2][2][years];
+    boolean isOneStyle = random.nextBoolean();
+    for (int region = 0; region < 2; region++) {
+      for (int style = 0; style < 2; style++) {
+        double[] now = new double[answers];
+        for (int y = 0; y < years; y++) {
+          if (y == 0 || random.nextInt(4) == 0) {
+            Arrays.setAll(now, v -> random.nextDouble());
+          }
+          double sum = Arrays.stream(now).sum();
+          for (int v = 0; v < answers; v++) {
+            p[v][region][style][y] = now[v] / sum;
+          }
+        }
+      }
+      for (int v = 0; isOneStyle && v < answers; v++) {
+        p[v][region][1] = p[v][region][0];
+      }
+    }
+    return p;
+  }
+
+  private static double[][][] weights(Random random, int years) {
+    double[][][] weight = new double[2][Outlook.WAYS][];
+    double sum = 0;
+    for (double[][] ofRegion : weight) {
+      for (int way = 0; way < Outlook.WAYS; way++) {
+        if (random.nextInt(3) > 0 || sum == 0) {
+          ofRegion[way] = random.doubles(years).toArray();
+          sum += Arrays.stream(ofRegion[way]).sum();
+        }
+      }
+    }
+    for (double[][] ofRegion : weight) {
+      for (double[] row : ofRegion) {
+        for (int y = 0; row != null && y < years; y++) {
+          row[y] /= sum;
+        }
+      }
+    }
+    return weight;
+  }
+
+  private static double yearByYear(double[][][][] p, double[][][] weight) {
+    double[] told = new double[p.length];
+    double left = 0;
+    for (int region = 0; region < weight.length; region++) {
+      for (int way = 0; way < Outlook.WAYS; way++) {
+        for (int y = 0; weight[region][way] != null && y < weight[region][way].length; y++) {
+          double by = weight[region][way][y];
+          for (int v = 0; v < p.length; v++) {
+            double shown = shown(p[v][region], way, y);
+            told[v] += by * shown;
+            left -= by * shown * Math.log(shown);
+          }
+        }
+      }
+    }
+    return (-Arrays.stream(told).map(t -> t * Math.log(t)).sum() - left) / Math.log(2);
+  }
+
+  // A part put on later is of any year from then on, older stock of any of the eight before.
+  private static double shown(double[][] styles, int way, int y) {
+    double[] ofItsDay = styles[0];
+    return switch (way) {
+      case Outlook.OLD_STYLE -> styles[1][y];
+      case Outlook.REPLACED -> mean(ofItsDay, y, ofItsDay.length);
+      case Outlook.OLDER -> y == 0 ? ofItsDay[0] : mean(ofItsDay, Math.max(0, y - 8), y);
+      default -> ofItsDay[y];
+    };
+  }
+
+  private static double mean(double[] row, int from, int to) {
+    return Arrays.stream(row, from, to).sum() / (to - from);
   }
 
   @Test

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import snikra.core.condition.BoxBook;
@@ -46,7 +47,7 @@ class AppraiserTest {
           new BoxBook(
               List.of(new BoxBook.Level("sealed", "Sealed", "", 1.5, Map.of())), List.of()));
   private static final PriceIndex POUNDS =
-      new PriceIndex("GBP", "Prices", Map.of(1996, 50.0, 2016, 100.0, 2026, 200.0));
+      new PriceIndex("GBP", "Prices", new TreeMap<>(Map.of(1996, 50.0, 2016, 100.0, 2026, 200.0)));
 
   private final Appraiser appraiser =
       new Appraiser(PatternBook.empty(), GRADES, Shelf.judgement(), List.of(POUNDS), TODAY);
