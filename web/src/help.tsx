@@ -61,6 +61,7 @@ const KEYS: [string, [string, string][]][] = [
     [
       ["/", "search in all marks"],
       ["\u2191 \u2193", "from maker to maker"],
+      ["G", "only the gaps of a set, and back"],
     ],
   ],
   [

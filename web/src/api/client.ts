@@ -113,6 +113,11 @@ export const api = {
     answered(client.GET("/api/knives/showing", { params: { query: { feature, answer } } })),
   beginCalibration: () => answered(client.POST("/api/calibration")),
   calibration: () => answered(client.GET("/api/calibration")),
+  sets: () => answered(client.GET("/api/sets")),
+  set: (maker: string, atLeast?: string) =>
+    answered(
+      client.GET("/api/sets/{maker}", { params: { path: { maker }, query: atLeast ? { atLeast } : {} } }),
+    ),
   tray: () => answered(client.GET("/api/knives")),
   search: (q: string, ticks: string[], signal?: AbortSignal) =>
     answered(client.GET("/api/knives/search", { params: { query: { q, in: ticks } }, signal })),

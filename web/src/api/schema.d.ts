@@ -852,6 +852,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["counts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{maker}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["board"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/searches": {
         parameters: {
             query?: never;
@@ -3365,6 +3397,69 @@ export interface components {
                 [key: string]: number;
             };
         };
+        SetBoard: {
+            maker: string;
+            name: string;
+            marks: components["schemas"]["SetBoardColumn"][];
+            rows: components["schemas"]["SetBoardRow"][];
+            /** Format: int32 */
+            owned: number;
+            /** Format: int32 */
+            possible: number;
+            /** Format: int32 */
+            better: number;
+        };
+        SetBoardCell: {
+            mark: string;
+            /** @enum {string} */
+            stand: "owned" | "better-wanted" | "perhaps" | "missing" | "never" | "against";
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            held: components["schemas"]["SetBoardHeld"][];
+        };
+        SetBoardColumn: {
+            mark: string;
+            lines: string[];
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+        };
+        SetBoardHeld: {
+            /** Format: int32 */
+            number: number;
+            /** Format: double */
+            chance: number;
+        };
+        SetBoardRow: {
+            model?: string;
+            label: string;
+            pattern?: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            cells: components["schemas"]["SetBoardCell"][];
+            unread: components["schemas"]["SetBoardHeld"][];
+        };
+        SetCount: {
+            maker: string;
+            name: string;
+            /** Format: int32 */
+            owned: number;
+            /** Format: int32 */
+            possible: number;
+        };
+        SetShown: {
+            board: components["schemas"]["SetBoard"];
+            drawn: {
+                [key: string]: components["schemas"]["Sketch"];
+            };
+            /** Format: int32 */
+            left: number;
+        };
         Sharpness: {
             station?: string;
             /** Format: double */
@@ -5525,6 +5620,50 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TourTold"];
+                };
+            };
+        };
+    };
+    counts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SetCount"][];
+                };
+            };
+        };
+    };
+    board: {
+        parameters: {
+            query?: {
+                atLeast?: string;
+            };
+            header?: never;
+            path: {
+                maker: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SetShown"];
                 };
             };
         };

@@ -33,6 +33,10 @@ export type SavedKnife = Schemas["SavedKnife"];
 export type TrayEntry = Schemas["TrayEntry"];
 /** A knife in the tray that can be read. */
 export type ReadableEntry = TrayEntry & Required<Pick<TrayEntry, "summary" | "sketch">>;
+export type SetShown = Schemas["SetShown"];
+export type SetRow = Schemas["SetBoardRow"];
+export type SetCell = Schemas["SetBoardCell"];
+export type SetColumn = Schemas["SetBoardColumn"];
 export type Backup = Schemas["Backup"];
 export type BackupLook = Schemas["CopyLook"];
 export type TakenOut = Schemas["TakenOut"];

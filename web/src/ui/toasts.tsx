@@ -2,7 +2,7 @@ import { Toast } from "radix-ui";
 import { createContext, type ReactNode, useCallback, useContext, useState } from "react";
 
 interface Note {
-  id: number;
+  id: string;
   text: string;
   undo?: () => void;
 }
@@ -15,7 +15,7 @@ export const useToast = () => useContext(Context);
 export function ToastProvider({ children }: { children: ReactNode }) {
   const [notes, setNotes] = useState<Note[]>([]);
   const say = useCallback((text: string, undo?: () => void) => {
-    setNotes((all) => [...all.slice(-2), { id: Date.now(), text, undo }]);
+    setNotes((all) => [...all.slice(-2), { id: crypto.randomUUID(), text, undo }]);
   }, []);
   return (
     <Context value={say}>

@@ -32,6 +32,7 @@ export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: Make
         {maker.place}, {maker.region}. <span className="num">{`${maker.from}\u2013${maker.to}`}</span>
       </p>
       <p className="mt-1 max-w-[40rem]">{maker.note}</p>
+      <SetOf maker={maker.id} />
 
       <h3 className="mt-4 font-semibold">Marks</h3>
       <ul className="mt-1 grid grid-cols-1 gap-3 sm:grid-cols-2">
@@ -130,6 +131,21 @@ export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: Make
       </ul>
       <InTheTray maker={maker} />
     </article>
+  );
+}
+
+/** How far its set is filled, and the way there; none while it is not among those in use. */
+function SetOf({ maker }: { maker: string }) {
+  const sets = useQuery({ queryKey: ["sets"], queryFn: () => api.sets(), staleTime: 0 });
+  const set = sets.data?.find((s) => s.maker === maker);
+  if (!set) return null;
+  return (
+    <p className="mt-1">
+      <Link to={`/makers/${maker}/set`} className="inline-block min-h-6 underline">
+        The set: <span className="num">{set.owned}</span> of <span className="num">{set.possible}</span>
+        {" places filled"}
+      </Link>
+    </p>
   );
 }
 

@@ -2,9 +2,7 @@ import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { useLayoutEffect, useMemo, useRef, useState } from "react";
 import { Link } from "react-router";
 import type { Book, ReadableEntry } from "../../api/types";
-import { drawClosed } from "../../drawing/closed";
-import { placed } from "../../drawing/geometry";
-import { Shapes } from "../../drawing/shapes";
+import { SmallKnife } from "../../drawing/small-knife";
 import { titleBy } from "../../format";
 import { useKept, usePreferences } from "../../preferences";
 import { PopUp } from "../../ui/pop-up";
@@ -211,9 +209,6 @@ function Rows({
   );
 }
 
-/** A quarter of life size: CSS pixels to a millimetre. */
-const SCALE = 0.945;
-
 function Row({
   knife,
   columns,
@@ -228,10 +223,6 @@ function Row({
   onChoose: () => void;
 }) {
   const name = knife.title ?? titleBy(shown.school, knife.summary);
-  const shapes = useMemo(
-    () => drawClosed(knife.sketch, shown.book, placed(SCALE, [6, 13]), 0.6),
-    [knife.sketch, shown.book],
-  );
   return (
     <tr
       className={`border-b border-rule hover:bg-lit has-focus-visible:bg-lit ${isChosen ? "bg-lit" : ""}`}
@@ -255,9 +246,7 @@ function Row({
           aria-label={`${name}, to the bench`}
           className="block"
         >
-          <svg width="104" height="28" viewBox="0 0 104 28" className="text-ink" aria-hidden="true">
-            <Shapes shapes={shapes} />
-          </svg>
+          <SmallKnife sketch={knife.sketch} book={shown.book} className="text-ink" />
         </Link>
       </td>
       {columns.map((c) => (

@@ -2,17 +2,13 @@ import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { useLayoutEffect, useMemo, useRef, useState } from "react";
 import { Link } from "react-router";
 import type { Book, ReadableEntry } from "../../api/types";
-import { drawClosed } from "../../drawing/closed";
-import { placed } from "../../drawing/geometry";
-import { Shapes } from "../../drawing/shapes";
+import { SmallKnife } from "../../drawing/small-knife";
 import { titleBy, yearsWhole } from "../../format";
 import { usePreferences } from "../../preferences";
 import { SpanBar } from "../../ui/span-bar";
 
 const ROW = 40;
 const BEYOND = 12;
-/** A quarter of life size: CSS pixels to a millimetre. */
-const SCALE = 0.945;
 
 export interface Axis {
   from: number;
@@ -105,15 +101,9 @@ function OnAxis({ knife, axis, book }: { knife: ReadableEntry; axis: Axis; book:
   const { school } = usePreferences();
   const name = knife.title ?? titleBy(school, knife.summary);
   const span = knife.summary.span as NonNullable<ReadableEntry["summary"]["span"]>;
-  const shapes = useMemo(
-    () => drawClosed(knife.sketch, book, placed(SCALE, [6, 13]), 0.6),
-    [knife.sketch, book],
-  );
   return (
     <Link to={`/bench/${knife.id}`} data-knife={knife.id} className={`${ROOM} h-full items-center`}>
-      <svg width="104" height="28" viewBox="0 0 104 28" className="text-ink max-sm:hidden" aria-hidden="true">
-        <Shapes shapes={shapes} />
-      </svg>
+      <SmallKnife sketch={knife.sketch} book={book} className="text-ink max-sm:hidden" />
       <span className="min-w-0">
         <span className="block truncate">
           <span className="num text-ink2">{knife.number}</span> {name}

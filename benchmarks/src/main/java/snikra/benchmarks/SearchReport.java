@@ -162,6 +162,7 @@ public final class SearchReport {
         60 + 60 * random.nextDouble(),
         low,
         2 * low,
-        "GBP");
+        "GBP",
+        List.of());
   }
 }

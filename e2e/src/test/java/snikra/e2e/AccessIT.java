@@ -91,6 +91,9 @@ class AccessIT {
     page.navigate(app.url("/makers"));
     assertThat(page.locator("#maker-name")).isVisible();
     check(page, "makers");
+    page.navigate(app.url("/makers/okkerby/set"));
+    assertThat(page.getByText("places filled.")).isVisible();
+    check(page, "the set of a maker");
     page.navigate(app.url("/keeping"));
     assertThat(page.getByText("Copies", new Page.GetByTextOptions().setExact(true))).isVisible();
     check(page, "safe keeping");

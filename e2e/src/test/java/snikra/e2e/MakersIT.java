@@ -49,10 +49,34 @@ class MakersIT {
       assertThat((int) shield.evaluate("i => i.naturalWidth")).isPositive();
       page.navigate(app.url("/makers/veldrake"));
       assertThat(page.getByText("Bars over the number")).isVisible();
+      theSetOfAMakerShowsItsGaps(page);
       page.getByText("The number says stag").last().click();
       assertThat(new BenchPage(page).title()).isVisible();
       assertThat(chromium.complaints).isEmpty();
     }
+  }
+
+  private static void theSetOfAMakerShowsItsGaps(Page page) {
+    Locator set = page.getByText("The set: 3 of 4 places filled");
+    assertThat(set).isVisible();
+    set.press("Enter");
+    assertThat(page.getByText("3 of 4 places filled.")).isVisible();
+    Locator places = page.getByRole(AriaRole.MAIN).getByRole(AriaRole.LISTITEM);
+    assertThat(places).hasCount(4);
+    page.keyboard().press("g");
+    assertThat(places).hasCount(1);
+    assertThat(places).containsText("missing");
+    page.keyboard().press("g");
+    page.getByLabel("Good enough from").selectOption("mint");
+    assertThat(page.getByText("a better one is wanted").first()).isVisible();
+    page.setViewportSize(390, 844);
+    assertThat(places).hasCount(4);
+    boolean fits = (boolean) page.evaluate("document.documentElement.scrollWidth <= 390");
+    assertThat(fits).isTrue();
+    page.setViewportSize(1280, 800);
+    page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)).click();
+    page.keyboard().press("Escape");
+    assertThat(page.locator("#maker-name")).hasText("Veldrake Knife Works");
   }
 
   @Test

@@ -15,12 +15,16 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
 import snikra.core.dating.DatingVerdict;
+import snikra.core.examination.Verdict.Candidate;
 import snikra.core.pattern.Pattern;
 import snikra.core.pattern.PatternVerdict;
 import snikra.core.provenance.StoryEvent;
+import snikra.core.reference.History;
+import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.search.Card;
 import snikra.core.search.Facet;
+import snikra.core.sets.Fit;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenBlade;
 import snikra.core.specimen.SeenFace;
@@ -38,6 +42,8 @@ final class Cards {
   /** Of the years less than this is left out: the card would only grow. */
   private static final double SLIVER = 1e-4;
 
+  private static final double ROUND = 1e4;
+
   private final ReferenceShelf shelf;
 
   Cards(ReferenceShelf shelf) {
@@ -49,6 +55,7 @@ final class Cards {
       Specimen knife,
       PatternVerdict pattern,
       DatingVerdict dated,
+      List<Candidate> marks,
       Examiner.Summary summary) {
     boolean isDated = summary.span() != null;
     int firstDecade = dated.firstYear() - dated.firstYear() % DECADE;
@@ -61,7 +68,43 @@ final class Cards {
         knife.closedLength() == null ? null : knife.closedLength().mm(),
         number(summary.low()),
         number(summary.high()),
-        summary.currency());
+        summary.currency(),
+        fits(knife, dated, marks));
+  }
+
+  // A mark that is read is one of its maker's by what the letters say; who made it, by all.
+  private List<Fit> fits(Specimen knife, DatingVerdict dated, List<Candidate> marks) {
+    List<Fit> all = new ArrayList<>();
+    for (DatingVerdict.Attribution likely : dated.makers()) {
+      Maker maker = shelf.maker(likely.maker()).orElse(null);
+      if (maker == null || likely.probability() < WORTH_FINDING) {
+        continue;
+      }
+      String model =
+          knife.number() == null
+              ? null
+              : maker.history().model(knife.number()).map(History.Model::number).orElse(null);
+      List<Candidate> own = marks.stream().filter(c -> c.maker().equals(maker.id())).toList();
+      double sum = own.stream().mapToDouble(c -> weight(c, dated)).sum();
+      own.stream()
+          .map(c -> fit(maker, model, c.mark(), likely.probability() * weight(c, dated) / sum))
+          .filter(f -> f.chance() >= SLIVER)
+          .forEach(all::add);
+      if (own.isEmpty()) {
+        all.add(fit(maker, model, null, likely.probability()));
+      }
+    }
+    return all;
+  }
+
+  // Marks with the same letters are told apart by the years the knife is of.
+  private static double weight(Candidate mark, DatingVerdict dated) {
+    return mark.probability() * Math.max(SLIVER, dated.between(mark.from(), mark.to()));
+  }
+
+  private static Fit fit(
+      Maker maker, @Nullable String model, @Nullable String mark, double chance) {
+    return new Fit(maker.id(), model, mark, Math.round(chance * ROUND) / ROUND);
   }
 
   private static @Nullable Double number(@Nullable BigDecimal amount) {

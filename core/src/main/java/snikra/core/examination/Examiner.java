@@ -338,7 +338,8 @@ public final class Examiner {
   /** A knife as it is told in a catalogue and found in it. */
   public Entered enter(int number, Specimen knife) {
     PatternVerdict pattern = namer.name(knife);
-    DatingVerdict dated = dating.dateBriefly(evidence(knife, pattern));
+    MarkEvidence marks = reader.read(knife.marks(), knife.seen());
+    DatingVerdict dated = dating.dateBriefly(evidence(knife, marks, pattern));
     Looked looked = looked(knife);
     NumberVerdict mark = Numbers.read(knife, Gathering.found(knife), dated, shelf).orElse(null);
     BoxBook.Boxed box = boxed(knife);
@@ -354,7 +355,8 @@ public final class Examiner {
             value(knife, pattern, dated, mark, looked, done, box, sales(knife, Set.of())),
             box,
             shelf.care().reminders(knife));
-    return new Entered(summary, cards.of(number, knife, pattern, dated, summary));
+    return new Entered(
+        summary, cards.of(number, knife, pattern, dated, markVerdict(marks).candidates(), summary));
   }
 
   /** The same out of the whole verdict on it, where that is at hand. */
@@ -369,7 +371,14 @@ public final class Examiner {
             verdict.box(),
             shelf.care().reminders(knife));
     return new Entered(
-        summary, cards.of(number, knife, verdict.pattern(), verdict.dating(), summary));
+        summary,
+        cards.of(
+            number,
+            knife,
+            verdict.pattern(),
+            verdict.dating(),
+            verdict.mark().candidates(),
+            summary));
   }
 
   /**

@@ -3,6 +3,7 @@ package snikra.core.search;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import snikra.core.sets.Fit;
 
 /**
  * What a knife is found by.
@@ -13,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  *     that dates it was looked at
  * @param lengthMm closed; null where not measured
  * @param low what it may bring, in {@code currency}; null where nothing is known
+ * @param fits what it is taken for among what is on file of its maker
  */
 public record Card(
     int number,
@@ -23,7 +25,8 @@ public record Card(
     @Nullable Double lengthMm,
     @Nullable Double low,
     @Nullable Double high,
-    @Nullable String currency) {
+    @Nullable String currency,
+    List<Fit> fits) {
 
   /** Stands in a facet for what nobody could tell yet. */
   public static final String NOT_KNOWN = "Not yet known";
@@ -34,11 +37,12 @@ public record Card(
     words = List.copyOf(words);
     facets = Map.copyOf(facets);
     decades = List.copyOf(decades);
+    fits = List.copyOf(fits);
   }
 
   /** The card of a knife that cannot be read: it is found by its number alone. */
   public static Card unread(int number) {
-    return new Card(number, List.of(), Map.of(), 0, List.of(), null, null, null, null);
+    return new Card(number, List.of(), Map.of(), 0, List.of(), null, null, null, null, List.of());
   }
 
   /** How likely it was made from one year to another, both included; within a decade evenly. */

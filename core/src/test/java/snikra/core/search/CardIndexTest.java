@@ -19,12 +19,22 @@ class CardIndexTest {
   private final CardIndex cards = new CardIndex();
 
   private static Card card(int number, String words, Map<Facet, List<String>> facets) {
-    return new Card(number, List.of(words), facets, 0, List.of(), null, null, null, null);
+    return new Card(
+        number, List.of(words), facets, 0, List.of(), null, null, null, null, List.of());
   }
 
   private static Card of(int number, int firstDecade, List<Double> decades, double mm) {
     return new Card(
-        number, List.of(), Map.of(), firstDecade, decades, mm, 80.0 * number, 90.0 * number, "GBP");
+        number,
+        List.of(),
+        Map.of(),
+        firstDecade,
+        decades,
+        mm,
+        80.0 * number,
+        90.0 * number,
+        "GBP",
+        List.of());
   }
 
   @BeforeEach

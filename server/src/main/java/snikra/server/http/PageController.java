@@ -49,7 +49,8 @@ class PageController {
         "/words",
         "/tray",
         "/makers",
-        "/makers/{id}"
+        "/makers/{id}",
+        "/makers/{id}/set"
       })
   ResponseEntity<String> page(HttpServletRequest request) {
     String nonce = (String) request.getAttribute(LocalOnlyFilter.NONCE);

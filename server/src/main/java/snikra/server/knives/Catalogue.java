@@ -239,13 +239,23 @@ public class Catalogue implements AutoCloseable {
 
   /** Knives that answer to a search, as far as they are worked out. */
   Found find(FoundBy by) {
+    bringUp();
+    return finder.find(by.words(), by.ticked(), desk.get().shelf().judgement().of("search.may-be"));
+  }
+
+  /** Knives that are taken for something on file of a maker, as far as they are worked out. */
+  List<Finder.InSets> inSets() {
+    bringUp();
+    return finder.inSets();
+  }
+
+  private void bringUp() {
     String now = this.by.get();
     // Looked at before the rows are: what comes meanwhile is brought in by the next search.
     long state = changes.get();
     if (finder.isBehind(state, now)) {
       finder.bring(upToDate(now), rows, changes.get() == state ? state : -1, now);
     }
-    return finder.find(by.words(), by.ticked(), desk.get().shelf().judgement().of("search.may-be"));
   }
 
   /**

@@ -5,18 +5,28 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import snikra.core.search.Card;
 import snikra.core.search.CardIndex;
 import snikra.core.search.Facet;
 import snikra.core.search.Found;
+import snikra.core.sets.Fit;
 import snikra.formats.Json;
 
 /** Keeps the cards of the tray in step with its rows. */
 final class Finder {
   private final CardIndex cards = new CardIndex();
   private final Map<Integer, CatalogueRow> indexed = new HashMap<>();
+  private final Map<Integer, InSets> inSets = new HashMap<>();
   private long state = -1;
   private String by = "";
+
+  /**
+   * A knife that is taken for something on file of a maker.
+   *
+   * @param grade its name; null where it is not graded
+   */
+  record InSets(int number, List<Fit> fits, @Nullable String grade) {}
 
   /** Whether the tray or the references are others than when the cards were brought up last. */
   synchronized boolean isBehind(long now, String references) {
@@ -37,16 +47,32 @@ final class Finder {
       if (!wanted.containsKey(number)) {
         cards.remove(number);
         indexed.remove(number);
+        inSets.remove(number);
       }
     }
     wanted.forEach(
         (number, row) -> {
           if (indexed.put(number, row) != row) {
-            cards.put(Json.mapper().readValue(row.card(), Card.class));
+            put(Json.mapper().readValue(row.card(), Card.class));
           }
         });
     state = now;
     by = references;
+  }
+
+  private void put(Card card) {
+    cards.put(card);
+    inSets.remove(card.number());
+    if (!card.fits().isEmpty()) {
+      String grade =
+          card.facets().getOrDefault(Facet.GRADE, List.of()).stream().findFirst().orElse(null);
+      inSets.put(card.number(), new InSets(card.number(), card.fits(), grade));
+    }
+  }
+
+  /** All that are taken for something on file of a maker. */
+  synchronized List<InSets> inSets() {
+    return List.copyOf(inSets.values());
   }
 
   /** The rows of what was found, as they were when the cards were brought up. */

@@ -1,0 +1,106 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { useEffect, useMemo, useState } from "react";
+import { useNavigate, useParams, useSearchParams } from "react-router";
+import { api } from "../../api/client";
+import type { Book, ReadableEntry, SetRow } from "../../api/types";
+import { useKeys } from "../../keys";
+import { BackOrPrint } from "../../ui/back-or-print";
+import { Failed } from "../../ui/failed";
+import { Select } from "../../ui/select";
+import { Row, type Shown } from "./row";
+
+const GAPS = new Set(["missing", "perhaps", "better-wanted"]);
+
+/** All there may be of one maker, model by model and mark by mark, and what of it is in the tray. */
+export function SetPage({ book }: { book: Book }) {
+  const maker = useParams().id as string;
+  const navigate = useNavigate();
+  const [query, setQuery] = useSearchParams();
+  const atLeast = query.get("atLeast") ?? undefined;
+  const [onlyGaps, setOnlyGaps] = useState(false);
+  const set = useQuery({
+    queryKey: ["set", maker, atLeast],
+    queryFn: () => api.set(maker, atLeast),
+    placeholderData: keepPreviousData,
+    staleTime: 0,
+  });
+  const knives = useKnives();
+  const back = `/makers/${maker}`;
+  useKeys({ escape: () => navigate(back), p: () => window.print(), g: () => setOnlyGaps((on) => !on) });
+  const name = set.data?.board.name;
+  useEffect(() => {
+    document.title = `${name ?? "A set"} \u2013 Snikra`;
+  }, [name]);
+  if (set.isError)
+    return <Failed what="The set could not be laid out." error={set.error} onAgain={() => set.refetch()} />;
+  if (!set.data) return <p className="voice p-6 text-ink3">Laying out the set.</p>;
+  const { board, drawn, left } = set.data;
+  const shown: Shown = { board, drawn, knives, book };
+  const rows = board.rows.filter((r) => !onlyGaps || r.cells.some((c) => GAPS.has(c.stand)));
+  return (
+    <main className="px-4 pt-3 pb-8 lg:px-6">
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
+        <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">The set of {board.name}</h1>
+        <p className="text-ink2">
+          <span className="num font-semibold text-ink">{board.owned}</span> of{" "}
+          <span className="num">{board.possible}</span> places filled
+          {board.better > 0 && (
+            <>
+              , <span className="num">{board.better}</span> of them to be bettered
+            </>
+          )}
+          .
+        </p>
+        <BackOrPrint bench={back} to="To the maker" />
+      </div>
+      <div className="no-print mt-2 flex flex-wrap items-end gap-x-5 gap-y-2">
+        <div className="w-52">
+          <label htmlFor="good-enough" className="block text-[0.78125rem] text-ink2">
+            Good enough from
+          </label>
+          <Select
+            id="good-enough"
+            value={atLeast}
+            options={book.condition.grades}
+            nothing="any grade"
+            onChange={(grade) => setQuery(grade ? { atLeast: grade } : {}, { replace: true })}
+          />
+        </div>
+        <button
+          type="button"
+          className="press"
+          aria-pressed={onlyGaps}
+          onClick={() => setOnlyGaps(!onlyGaps)}
+        >
+          Only gaps
+        </button>
+        {left > 0 && (
+          <p className="voice text-ink3">
+            {left} {left === 1 ? "knife is" : "knives are"} still being worked out and may fill more.
+          </p>
+        )}
+      </div>
+      {rows.length === 0 && <p className="voice mt-4 text-ink3">No gap is left.</p>}
+      {rows.map((row) => (
+        <Row key={row.model ?? ""} row={only(row, onlyGaps)} shown={shown} />
+      ))}
+    </main>
+  );
+}
+
+const only = (row: SetRow, gaps: boolean): SetRow =>
+  gaps ? { ...row, cells: row.cells.filter((c) => GAPS.has(c.stand) || c.stand === "never") } : row;
+
+/** The knives of the tray that can be read, by number. */
+function useKnives() {
+  const tray = useQuery({ queryKey: ["tray"], queryFn: () => api.tray() });
+  return useMemo(
+    () =>
+      new Map(
+        (tray.data ?? [])
+          .filter((k): k is ReadableEntry => Boolean(k.summary && k.sketch))
+          .map((k) => [k.number, k] as const),
+      ),
+    [tray.data],
+  );
+}

@@ -1,0 +1,78 @@
+import { Link } from "react-router";
+import type { ReadableEntry, SetCell, SetColumn, Sketch } from "../../api/types";
+import { SmallKnife } from "../../drawing/small-knife";
+import { percent } from "../../format";
+import { type Shown, span } from "./row";
+
+/** One place of a set: the knife that fills it, or the gap as the model would look. */
+export function Place({
+  cell,
+  mark,
+  sketch,
+  shown,
+}: {
+  cell: SetCell;
+  mark: SetColumn;
+  sketch: Sketch | undefined;
+  shown: Shown;
+}) {
+  const best = cell.held[0];
+  const knife = best && shown.knives.get(best.number);
+  // A knife of which nothing is told but its mark looks as its model does.
+  const drawn = knife?.sketch.frame ? knife.sketch : (sketch ?? knife?.sketch);
+  const isGap = cell.stand === "missing" || cell.stand === "perhaps";
+  return (
+    <li
+      className={`flex flex-col border-r border-b border-rule px-2 pt-1.5 pb-1 ${cell.stand === "against" ? "bg-lead-wash" : isGap ? "" : "bg-lit"}`}
+    >
+      <p className="grow text-center font-steel text-[0.78125rem]/[1.0625rem] tracking-wide">
+        {mark.lines.map((line) => (
+          <span key={line} className="block break-words">
+            {line}
+          </span>
+        ))}
+      </p>
+      {drawn && (
+        <SmallKnife
+          sketch={drawn}
+          book={shown.book}
+          className={`mx-auto mt-1 h-auto w-full max-w-36 text-ink ${isGap ? "opacity-30" : ""}`}
+        />
+      )}
+      <div className="mt-0.5 flex flex-wrap items-baseline justify-between gap-x-2">
+        <span className="num text-[0.78125rem]/4 text-ink2">{span(cell)}</span>
+        <Standing cell={cell} knife={knife} />
+      </div>
+    </li>
+  );
+}
+
+function Standing({ cell, knife }: { cell: SetCell; knife: ReadableEntry | undefined }) {
+  const best = cell.held[0];
+  if (!best) return <span className="voice text-ink3">missing</span>;
+  const more = cell.held.length - 1;
+  return (
+    <span className="text-[0.84375rem]/[1.125rem]">
+      {cell.stand === "perhaps" && <span className="voice">perhaps </span>}
+      <To knife={knife} number={best.number} />
+      {cell.stand === "perhaps"
+        ? `, ${percent(best.chance)} in 100`
+        : knife?.summary.grade.best && `, ${knife.summary.grade.best.label}`}
+      {more > 0 && <span className="text-ink2"> and {more} more</span>}
+      {cell.stand === "better-wanted" && <span className="block text-lead">a better one is wanted</span>}
+      {cell.stand === "against" && (
+        <span className="block text-lead">none was made so by what is on file</span>
+      )}
+    </span>
+  );
+}
+
+function To({ knife, number }: { knife: ReadableEntry | undefined; number: number }) {
+  return knife ? (
+    <Link to={`/bench/${knife.id}`} className="inline-block min-h-6 underline">
+      No. {number}
+    </Link>
+  ) : (
+    <span>No. {number}</span>
+  );
+}
