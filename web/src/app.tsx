@@ -20,6 +20,7 @@ const CalibrationPage = lazy(() =>
 const JournalPage = lazy(() => import("./features/journal").then((m) => ({ default: m.JournalPage })));
 const Resembles = lazy(() => import("./features/resembles").then((m) => ({ default: m.Resembles })));
 const SetPage = lazy(() => import("./features/sets").then((m) => ({ default: m.SetPage })));
+const OfYearPage = lazy(() => import("./features/sets/of-year").then((m) => ({ default: m.OfYearPage })));
 const KeepingPage = lazy(() => import("./features/keeping").then((m) => ({ default: m.KeepingPage })));
 const JudgementPage = lazy(() =>
   import("./features/makers/judgement").then((m) => ({ default: m.JudgementPage })),
@@ -140,6 +141,7 @@ function Sheet() {
               <Route path="/makers" element={<Makers />} />
               <Route path="/makers/:id" element={<Makers />} />
               <Route path="/makers/:id/set" element={<SetPage book={book.data} />} />
+              <Route path="/years/:year" element={<OfYearPage />} />
               <Route path="/keeping" element={<KeepingPage />} />
               <Route path="/care" element={<CarePage />} />
               <Route path="/sales" element={<SalesPage book={book.data} />} />

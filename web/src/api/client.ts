@@ -118,6 +118,7 @@ export const api = {
     answered(
       client.GET("/api/sets/{maker}", { params: { path: { maker }, query: atLeast ? { atLeast } : {} } }),
     ),
+  ofYear: (year: number) => answered(client.GET("/api/sets/of-year/{year}", { params: { path: { year } } })),
   tray: () => answered(client.GET("/api/knives")),
   search: (q: string, ticks: string[], signal?: AbortSignal) =>
     answered(client.GET("/api/knives/search", { params: { query: { q, in: ticks } }, signal })),

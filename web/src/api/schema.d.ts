@@ -884,6 +884,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sets/of-year/{year}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofYear"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/searches": {
         parameters: {
             query?: never;
@@ -2736,6 +2752,35 @@ export interface components {
             codes: {
                 [key: string]: components["schemas"]["NumberGrammarCode"];
             };
+        };
+        OfYear: {
+            /** Format: int32 */
+            year: number;
+            makers: components["schemas"]["OfYearBearing"][];
+        };
+        OfYearBearing: {
+            maker: string;
+            name: string;
+            marks: components["schemas"]["OfYearMarkThen"][];
+            codes: components["schemas"]["OfYearCodeThen"][];
+            models: components["schemas"]["OfYearModelThen"][];
+        };
+        OfYearCodeThen: {
+            scheme: string;
+            codes: string[];
+        };
+        OfYearMarkThen: {
+            mark: string;
+            lines: string[];
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            within: boolean;
+        };
+        OfYearModelThen: {
+            number: string;
+            label: string;
         };
         OneMaker: {
             id: string;
@@ -5664,6 +5709,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SetShown"];
+                };
+            };
+        };
+    };
+    ofYear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                year: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OfYear"];
                 };
             };
         };

@@ -34,6 +34,7 @@ export type TrayEntry = Schemas["TrayEntry"];
 /** A knife in the tray that can be read. */
 export type ReadableEntry = TrayEntry & Required<Pick<TrayEntry, "summary" | "sketch">>;
 export type SetShown = Schemas["SetShown"];
+export type Bearing = Schemas["OfYear"]["makers"][number];
 export type SetRow = Schemas["SetBoardRow"];
 export type SetCell = Schemas["SetBoardCell"];
 export type SetColumn = Schemas["SetBoardColumn"];

@@ -89,6 +89,10 @@ export function Makers() {
         )}
         {!shelf.isPending && <Packs packs={packs} />}
         <p className="no-print mt-4 border-t border-rule pt-2">
+          <Link to={`/years/${new Date().getFullYear() - 100}`} className="underline">
+            Marks and codes of a year
+          </Link>
+          {" \u00b7 "}
           <Link to="/calibration" className="underline">
             How far to trust the verdicts
           </Link>

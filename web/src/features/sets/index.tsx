@@ -9,6 +9,7 @@ import { Failed } from "../../ui/failed";
 import { Select } from "../../ui/select";
 import { Row, type Shown } from "./row";
 
+const AGAIN = 1500;
 const GAPS = new Set(["missing", "perhaps", "better-wanted"]);
 
 /** All there may be of one maker, model by model and mark by mark, and what of it is in the tray. */
@@ -23,6 +24,8 @@ export function SetPage({ book }: { book: Book }) {
     queryFn: () => api.set(maker, atLeast),
     placeholderData: keepPreviousData,
     staleTime: 0,
+    // What is still being worked out may fill more of it.
+    refetchInterval: (q) => (q.state.data && q.state.data.left > 0 ? AGAIN : false),
   });
   const knives = useKnives();
   const back = `/makers/${maker}`;

@@ -3,6 +3,7 @@ import type { ReadableEntry, SetCell, SetColumn, Sketch } from "../../api/types"
 import { SmallKnife } from "../../drawing/small-knife";
 import { percent } from "../../format";
 import { type Shown, span } from "./row";
+import { Struck } from "./struck";
 
 /** One place of a set: the knife that fills it, or the gap as the model would look. */
 export function Place({
@@ -23,15 +24,9 @@ export function Place({
   const isGap = cell.stand === "missing" || cell.stand === "perhaps";
   return (
     <li
-      className={`flex flex-col border-r border-b border-rule px-2 pt-1.5 pb-1 ${cell.stand === "against" ? "bg-lead-wash" : isGap ? "" : "bg-lit"}`}
+      className={`flex flex-col -mt-px -ml-px border border-rule px-2 pt-1.5 pb-1 ${cell.stand === "against" ? "bg-lead-wash" : isGap ? "" : "bg-lit"}`}
     >
-      <p className="grow text-center font-steel text-[0.78125rem]/[1.0625rem] tracking-wide">
-        {mark.lines.map((line) => (
-          <span key={line} className="block break-words">
-            {line}
-          </span>
-        ))}
-      </p>
+      <Struck lines={mark.lines} />
       {drawn && (
         <SmallKnife
           sketch={drawn}

@@ -94,6 +94,9 @@ class AccessIT {
     page.navigate(app.url("/makers/okkerby/set"));
     assertThat(page.getByText("places filled.")).isVisible();
     check(page, "the set of a maker");
+    page.navigate(app.url("/years/1926"));
+    assertThat(page.getByText("Made then:").first()).isVisible();
+    check(page, "what a year bears");
     page.navigate(app.url("/keeping"));
     assertThat(page.getByText("Copies", new Page.GetByTextOptions().setExact(true))).isVisible();
     check(page, "safe keeping");

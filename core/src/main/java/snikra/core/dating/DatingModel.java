@@ -10,6 +10,9 @@ import snikra.core.trait.Traits;
 
 /** The dating model for one shelf. Immutable; safe for many threads. */
 public final class DatingModel {
+  /** No knife is older. */
+  public static final int FIRST_YEAR = YearAxis.FIRST;
+
   private static final double HALF = 0.5;
   private static final double NINE_TENTHS = 0.9;
   private static final double TAIL = 0.01;

@@ -50,7 +50,8 @@ class PageController {
         "/tray",
         "/makers",
         "/makers/{id}",
-        "/makers/{id}/set"
+        "/makers/{id}/set",
+        "/years/{year}"
       })
   ResponseEntity<String> page(HttpServletRequest request) {
     String nonce = (String) request.getAttribute(LocalOnlyFilter.NONCE);

@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import snikra.core.condition.ConditionBook.Grade;
+import snikra.core.dating.DatingModel;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Problem;
 import snikra.core.examination.Sketch;
@@ -18,6 +19,7 @@ import snikra.core.reference.History;
 import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.sets.Fit;
+import snikra.core.sets.OfYear;
 import snikra.core.sets.SetBoard;
 import snikra.core.sets.SetBoard.From;
 import snikra.core.sets.SetBoard.Owned;
@@ -91,6 +93,21 @@ class SetsController {
         SetBoard.of(of, owned(shelf), From.of(shelf.judgement()), rank(shelf, atLeast)),
         drawn,
         catalogue.left());
+  }
+
+  /** Marks, codes and models of one year: what to look for on a knife of it. */
+  @GetMapping("/of-year/{year}")
+  OfYear ofYear(@PathVariable int year) {
+    Examiner examiner = desk.examiner();
+    if (year < DatingModel.FIRST_YEAR || year > examiner.thisYear()) {
+      throw new InvalidInput(
+          List.of(
+              new Problem(
+                  "year",
+                  "" + year,
+                  "must be from " + DatingModel.FIRST_YEAR + " to " + examiner.thisYear())));
+    }
+    return OfYear.of(examiner.shelf(), year);
   }
 
   private static @Nullable Integer rank(ReferenceShelf shelf, @Nullable String grade) {

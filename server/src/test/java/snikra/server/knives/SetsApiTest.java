@@ -3,6 +3,7 @@ package snikra.server.knives;
 import static org.hamcrest.Matchers.contains;
 import static org.hamcrest.Matchers.empty;
 import static org.hamcrest.Matchers.everyItem;
+import static org.hamcrest.Matchers.hasItems;
 import static org.hamcrest.Matchers.is;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
@@ -91,5 +92,18 @@ class SetsApiTest {
     web.perform(get("/api/sets/nobody"))
         .andExpect(status().isBadRequest())
         .andExpect(jsonPath("$.problems[0].given").value("nobody"));
+  }
+
+  @Test
+  void aYearTellsItsMarksAndCodesAndRefusesOnesYet() throws Exception {
+    web.perform(get("/api/sets/of-year/1935"))
+        .andExpect(status().isOk())
+        .andExpect(
+            jsonPath("$.makers[?(@.maker=='okkerby')].marks[*].mark")
+                .value(hasItems("ok-lf", "ok-lf-usa")))
+        .andExpect(jsonPath("$.makers[?(@.maker=='okkerby')].codes[0].codes[0]").isNotEmpty());
+    for (String year : new String[] {"1699", "2999", "soon"}) {
+      web.perform(get("/api/sets/of-year/" + year)).andExpect(status().isBadRequest());
+    }
   }
 }
