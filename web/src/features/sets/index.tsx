@@ -85,7 +85,7 @@ export function SetPage({ book }: { book: Book }) {
       </div>
       {rows.length === 0 && <p className="voice mt-4 text-ink3">No gap is left.</p>}
       {rows.map((row) => (
-        <Row key={row.model ?? ""} row={only(row, onlyGaps)} shown={shown} />
+        <Row key={`${row.model} ${row.from}`} row={only(row, onlyGaps)} shown={shown} />
       ))}
     </main>
   );

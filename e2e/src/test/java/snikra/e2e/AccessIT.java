@@ -91,10 +91,10 @@ class AccessIT {
     page.navigate(app.url("/makers"));
     assertThat(page.locator("#maker-name")).isVisible();
     check(page, "makers");
-    page.navigate(app.url("/makers/okkerby/set"));
+    page.navigate(app.url("/makers/quastenbeck-nachf/set"));
     assertThat(page.getByText("places filled.")).isVisible();
     check(page, "the set of a maker");
-    page.navigate(app.url("/years/1926"));
+    page.navigate(app.url("/years/1955"));
     assertThat(page.getByText("Made then:").first()).isVisible();
     check(page, "what a year bears");
     page.navigate(app.url("/keeping"));
