@@ -2,6 +2,7 @@ package snikra.core.sets;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static snikra.core.fixture.Shelf.mark;
+import static snikra.core.fixture.Shelf.model;
 
 import java.util.List;
 import java.util.Map;
@@ -9,9 +10,6 @@ import org.junit.jupiter.api.Test;
 import snikra.core.code.CodeScheme;
 import snikra.core.code.Sign;
 import snikra.core.fixture.Shelf;
-import snikra.core.reference.History;
-import snikra.core.reference.History.Kind;
-import snikra.core.reference.History.Model;
 import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.sets.OfYear.Bearing;
@@ -20,33 +18,11 @@ import snikra.core.sets.OfYear.MarkThen;
 import snikra.core.sets.OfYear.ModelThen;
 
 class OfYearTest {
-  private static Model model(String number, int from, int to) {
-    return new Model(number, "Pen", "x", from, to, null, null, null, "", "", 0.9);
-  }
-
-  private static final History TWO =
-      new History(
-          Kind.MAKER,
-          List.of(),
-          List.of(),
-          List.of(),
-          List.of(),
-          List.of(model("7", 1905, 1910), model("12", 1890, 1905)),
-          List.of());
-
   private static final Maker THRALE =
-      new Maker(
+      Shelf.maker(
           "thrale",
-          "Thrale",
-          "W",
-          "Windover",
-          1,
-          List.of(),
-          null,
-          List.of(),
-          List.of(mark("long", 1880, 1930, "THRALE"), mark("short", 1901, 1905, "THRALE")),
-          TWO,
-          "");
+          List.of(model("7", 1905, 1910, Map.of()), model("12", 1890, 1905, Map.of())),
+          List.of(mark("long", 1880, 1930, "THRALE"), mark("short", 1901, 1905, "THRALE")));
 
   private static List<Bearing> of(int year) {
     return OfYear.of(Shelf.invented().withMakers(List.of(THRALE)), year).makers();

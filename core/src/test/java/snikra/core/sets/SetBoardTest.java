@@ -2,15 +2,13 @@ package snikra.core.sets;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static snikra.core.fixture.Shelf.mark;
+import static snikra.core.fixture.Shelf.model;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import snikra.core.fixture.Shelf;
-import snikra.core.reference.History;
-import snikra.core.reference.History.Kind;
 import snikra.core.reference.History.Model;
 import snikra.core.reference.History.Years;
 import snikra.core.reference.Maker;
@@ -24,33 +22,12 @@ import snikra.core.sets.SetBoard.Stand;
 class SetBoardTest {
   private static final From FROM = new From(0.5, 0.1);
 
-  private static Model model(String number, int from, int to, Map<String, Years> marks) {
-    return new Model(number, "", "x", from, to, marks, null, null, "", "", 0.9);
-  }
-
   // Marks of 1880 to 1900 and of 1901 to 1930, each within a year.
   private static Maker maker(Model... models) {
-    History history =
-        new History(
-            Kind.MAKER,
-            List.of(),
-            List.of(),
-            List.of(),
-            List.of(),
-            Arrays.asList(models),
-            List.of());
-    return new Maker(
+    return Shelf.maker(
         "thrale",
-        "Thrale",
-        "W",
-        "Windover",
-        1,
-        List.of(),
-        null,
-        List.of(),
-        List.of(mark("late", 1901, 1930, "THRALE"), mark("early", 1880, 1900, "THRALE")),
-        history,
-        "");
+        List.of(models),
+        List.of(mark("late", 1901, 1930, "THRALE"), mark("early", 1880, 1900, "THRALE")));
   }
 
   private static final Maker THRALE =
