@@ -4,19 +4,27 @@ import { createContext, type ReactNode, useCallback, useContext, useState } from
 interface Note {
   id: string;
   text: string;
-  undo?: () => void;
+  undo?: () => unknown;
 }
 
-const Context = createContext<(text: string, undo?: () => void) => void>(() => {});
+const Context = createContext<(text: string, undo?: () => unknown) => void>(() => {});
 
 /** Says what was done, with a way back where there is one. */
 export const useToast = () => useContext(Context);
 
 export function ToastProvider({ children }: { children: ReactNode }) {
   const [notes, setNotes] = useState<Note[]>([]);
-  const say = useCallback((text: string, undo?: () => void) => {
+  const say = useCallback((text: string, undo?: () => unknown) => {
     setNotes((all) => [...all.slice(-2), { id: crypto.randomUUID(), text, undo }]);
   }, []);
+  // A way back that is refused is said as well, and can be tried again.
+  const goBack = async (undo: () => unknown) => {
+    try {
+      await undo();
+    } catch (e) {
+      say(`It was not undone. ${(e as Error).message}`, undo);
+    }
+  };
   return (
     <Context value={say}>
       <Toast.Provider duration={12000} swipeDirection="down">
@@ -30,7 +38,11 @@ export function ToastProvider({ children }: { children: ReactNode }) {
             <Toast.Description>{n.text}</Toast.Description>
             {n.undo && (
               <Toast.Action asChild altText="Undo">
-                <button type="button" onClick={n.undo} className="underline underline-offset-2">
+                <button
+                  type="button"
+                  onClick={() => n.undo && goBack(n.undo)}
+                  className="underline underline-offset-2"
+                >
                   Undo
                 </button>
               </Toast.Action>

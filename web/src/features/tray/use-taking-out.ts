@@ -26,8 +26,11 @@ export function useTakingOut() {
     await queries.invalidateQueries({ queryKey: ["tray"] });
     const whole = out.length === 1 ? nameOf(out[0] as TrayEntry) : `${out.length} knives`;
     const back = async () => {
-      for (const k of out) await api.restore(k.id);
-      queries.invalidateQueries({ queryKey: ["tray"] });
+      try {
+        for (const k of out) await api.restore(k.id);
+      } finally {
+        queries.invalidateQueries({ queryKey: ["tray"] });
+      }
     };
     if (out.length > 0) toast(`${whole} taken out of the tray.`, back);
     if (refused) toast(`${knives.length > 1 ? "The rest is" : "It is"} still in the tray. ${refused}`);

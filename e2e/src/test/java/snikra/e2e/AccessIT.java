@@ -51,7 +51,7 @@ class AccessIT {
 
   @BeforeAll
   void start() {
-    app = App.start(data, "--demo");
+    app = App.lasting(data, "--demo");
     chromium = new Chromium();
   }
 

@@ -20,8 +20,8 @@ final class App implements AutoCloseable {
   private static final Pattern READY = Pattern.compile("ready at http://localhost:(\\d+)");
   private static final long PATIENCE_S = 120;
 
-  /** For one that lives for seconds: compiling with all one's might would not pay in that time. */
-  static final String BRIEF = "-XX:TieredStopAtLevel=1";
+  /** For one that lives a minute: compiling with all one's might would not pay in that time. */
+  private static final String BRIEF = "-XX:TieredStopAtLevel=1";
 
   private static Path laidOut;
 
@@ -35,12 +35,12 @@ final class App implements AutoCloseable {
 
   /** Starts and waits until it is ready. */
   static App start(Path data, String... options) {
-    return launch(data, List.of(), options).ready();
+    return launch(data, options).ready();
   }
 
-  /** Starts one that is needed for some seconds only. */
-  static App brief(Path data, String... options) {
-    return launch(data, options).ready();
+  /** Starts one that is asked so much that all compilers pay. */
+  static App lasting(Path data, String... options) {
+    return launch(data, List.of(), options).ready();
   }
 
   private App ready() {
@@ -57,7 +57,9 @@ final class App implements AutoCloseable {
 
   /** Starts with these settings of the machine it runs on. */
   static App startSet(Path data, String... settings) {
-    return launch(data, List.of(settings)).ready();
+    List<String> machine = new ArrayList<>(List.of(settings));
+    machine.add(BRIEF);
+    return launch(data, machine).ready();
   }
 
   /** Starts and waits until it is ready or has ended. */

@@ -29,7 +29,7 @@ class BenchIT {
 
   @BeforeAll
   void start() {
-    app = App.start(data, "--demo");
+    app = App.lasting(data, "--demo");
     chromium = new Chromium();
   }
 

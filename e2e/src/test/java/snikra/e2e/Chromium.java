@@ -13,13 +13,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
-/** Debian's Chromium, driven by Playwright; everything a page complains of is kept. */
+/**
+ * Debian's Chromium, driven by Playwright; everything a page complains of is kept. The process is
+ * started once for all tests and ends with them; what a test opens in it ends with the test.
+ */
 final class Chromium implements AutoCloseable {
-  private final Playwright playwright =
+  private static final Browser BROWSER =
       Playwright.create(
-          new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-  private final Browser browser =
-      playwright
+              new Playwright.CreateOptions()
+                  .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))
           .chromium()
           .launch(
               new BrowserType.LaunchOptions()
@@ -34,6 +36,7 @@ final class Chromium implements AutoCloseable {
                           "--disable-sync")));
 
   final List<String> complaints = new ArrayList<>();
+  private final List<BrowserContext> opened = new ArrayList<>();
 
   static {
     // A loaded machine may take longer than the usual five seconds; a right screen ends the wait.
@@ -46,14 +49,19 @@ final class Chromium implements AutoCloseable {
   }
 
   BrowserContext context(int width, int height) {
-    return browser.newContext(options(width, height));
+    return open(options(width, height));
+  }
+
+  private BrowserContext open(Browser.NewContextOptions options) {
+    BrowserContext context = BROWSER.newContext(options);
+    opened.add(context);
+    return context;
   }
 
   /** The browser of a phone whose owner went on past the warning about the certificate. */
   Page phone() {
     return page(
-        browser.newContext(
-            options(390, 844).setIgnoreHTTPSErrors(true).setHasTouch(true).setIsMobile(true)));
+        open(options(390, 844).setIgnoreHTTPSErrors(true).setHasTouch(true).setIsMobile(true)));
   }
 
   private static Browser.NewContextOptions options(int width, int height) {
@@ -85,6 +93,6 @@ final class Chromium implements AutoCloseable {
 
   @Override
   public void close() {
-    playwright.close();
+    opened.forEach(BrowserContext::close);
   }
 }

@@ -30,7 +30,7 @@ class FiguresIT {
 
   @Test
   void trayOfTwoHundredKnivesAndTimeToAVerdict() throws Exception {
-    try (App app = App.start(data, "--demo");
+    try (App app = App.lasting(data, "--demo");
         Chromium chromium = new Chromium()) {
       verdict(app, chromium.page(1280, 800));
       entry(app, chromium.page(1280, 800));

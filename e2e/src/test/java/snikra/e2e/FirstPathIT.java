@@ -26,7 +26,7 @@ class FirstPathIT {
   @Test
   void withTheMouse() {
     String address;
-    try (App app = App.startSet(data, App.BRIEF, "-Dsnikra.examples=true")) {
+    try (App app = App.startWithExamples(data)) {
       Page page = chromium.page(1280, 800);
       page.navigate(app.url("/"));
       assertThat(page.getByText("The tray is empty.")).isVisible();
@@ -96,7 +96,7 @@ class FirstPathIT {
   }
 
   private void afterARestart(String address) {
-    try (App app = App.startSet(data, App.BRIEF, "-Dsnikra.examples=true")) {
+    try (App app = App.startWithExamples(data)) {
       Page page = chromium.page(1280, 800);
       page.navigate(app.url("/tray"));
       page.getByLabel("Search the tray").fill("stockman market before 1935");
@@ -116,7 +116,7 @@ class FirstPathIT {
 
   @Test
   void withTheKeyboardAlone() {
-    try (App app = App.startSet(data, App.BRIEF, "-Dsnikra.examples=true")) {
+    try (App app = App.startWithExamples(data)) {
       Page page = chromium.page(1280, 800);
       Keyboard hands = new Keyboard(page);
       page.navigate(app.url("/tray"));

@@ -22,7 +22,7 @@ class KeepingIT {
 
   @Test
   void aCopyIsMadeLookedAtAndBroughtBack() {
-    try (App app = App.brief(data, "--demo");
+    try (App app = App.start(data, "--demo");
         Chromium chromium = new Chromium()) {
       Page page = chromium.page(1280, 800);
       page.navigate(app.url("/tray"));
@@ -64,7 +64,7 @@ class KeepingIT {
 
   @Test
   void whatWasTakenOutIsPutBackOrLetGoAndAllIsCheckedOnAPhone() {
-    try (App app = App.brief(data, "--demo");
+    try (App app = App.start(data, "--demo");
         Chromium chromium = new Chromium()) {
       Page page = chromium.page(390, 844);
       page.navigate(app.url("/tray"));
@@ -91,7 +91,7 @@ class KeepingIT {
 
   @Test
   void aFolderForCopiesThatCannotBeIsToldBesideIt() {
-    try (App app = App.brief(data);
+    try (App app = App.start(data);
         Chromium chromium = new Chromium()) {
       Page page = chromium.page(1280, 800);
       page.navigate(app.url("/keeping"));
@@ -107,7 +107,7 @@ class KeepingIT {
 
   @Test
   void whileItRunsACopyIsAskedForFromTheCommandLineAndWithoutItOneIsPutBack() throws Exception {
-    try (App app = App.brief(data, "--demo");
+    try (App app = App.start(data, "--demo");
         Chromium chromium = new Chromium()) {
       Page page = chromium.page(1280, 800);
       page.navigate(app.url("/tray"));

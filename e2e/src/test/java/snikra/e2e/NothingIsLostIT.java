@@ -43,7 +43,7 @@ class NothingIsLostIT {
   void whatWasAcknowledgedSurvivesBeingKilledAgainAndAgain(@TempDir Path folder) throws Exception {
     String id = null;
     for (int i = 0; i < KILLS; i++) {
-      App killed = App.brief(folder);
+      App killed = App.start(folder);
       if (id == null) {
         id = idOf(send(killed, "POST", "/api/knives", "{\"title\":\"kept 0\"}"));
       } else {
@@ -54,7 +54,7 @@ class NothingIsLostIT {
       assertThat(send(killed, "PUT", "/api/knives/" + id, changed)).contains("kept " + (i + 1));
       killed.kill();
     }
-    try (App last = App.brief(folder)) {
+    try (App last = App.start(folder)) {
       assertThat(send(last, "GET", "/api/knives/" + id, null)).contains("kept " + KILLS);
     }
   }

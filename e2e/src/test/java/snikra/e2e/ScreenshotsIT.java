@@ -18,7 +18,7 @@ class ScreenshotsIT {
 
   @Test
   void everyMainView() {
-    try (App app = App.start(data, "--demo");
+    try (App app = App.lasting(data, "--demo");
         Chromium chromium = new Chromium()) {
       Page page = chromium.page(1280, 800);
       tray(app, page);

@@ -31,7 +31,7 @@ class StartIT {
 
   @Test
   void folderInUse() throws Exception {
-    try (App first = App.brief(data)) {
+    try (App first = App.start(data)) {
       refused(App.launch(data), "in use by another Snikra");
       assertThat(first.port()).isPositive();
     }
@@ -39,7 +39,7 @@ class StartIT {
 
   @Test
   void databaseFromANewerVersion() throws Exception {
-    App.brief(data).close();
+    App.start(data).close();
     String url = "jdbc:h2:file:" + data.resolve("snikra");
     try (Connection c = DriverManager.getConnection(url, "snikra", "");
         Statement s = c.createStatement()) {
