@@ -21,6 +21,11 @@ const JournalPage = lazy(() => import("./features/journal").then((m) => ({ defau
 const Resembles = lazy(() => import("./features/resembles").then((m) => ({ default: m.Resembles })));
 const SetPage = lazy(() => import("./features/sets").then((m) => ({ default: m.SetPage })));
 const OfYearPage = lazy(() => import("./features/sets/of-year").then((m) => ({ default: m.OfYearPage })));
+const CollectionPage = lazy(() =>
+  import("./features/collection").then((m) => ({ default: m.CollectionPage })),
+);
+const WantedPage = lazy(() => import("./features/wanted").then((m) => ({ default: m.WantedPage })));
+const TogetherPage = lazy(() => import("./features/together").then((m) => ({ default: m.TogetherPage })));
 const KeepingPage = lazy(() => import("./features/keeping").then((m) => ({ default: m.KeepingPage })));
 const JudgementPage = lazy(() =>
   import("./features/makers/judgement").then((m) => ({ default: m.JudgementPage })),
@@ -142,6 +147,9 @@ function Sheet() {
               <Route path="/makers/:id" element={<Makers />} />
               <Route path="/makers/:id/set" element={<SetPage book={book.data} />} />
               <Route path="/years/:year" element={<OfYearPage />} />
+              <Route path="/collection" element={<CollectionPage book={book.data} />} />
+              <Route path="/wanted" element={<WantedPage book={book.data} />} />
+              <Route path="/together" element={<TogetherPage book={book.data} />} />
               <Route path="/keeping" element={<KeepingPage />} />
               <Route path="/care" element={<CarePage />} />
               <Route path="/sales" element={<SalesPage book={book.data} />} />

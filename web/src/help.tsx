@@ -74,6 +74,13 @@ const KEYS: [string, [string, string][]][] = [
       ["Delete", "take it out of the tray"],
     ],
   ],
+  [
+    "Side by side",
+    [
+      ["D", "closed, half open, open"],
+      ["O", "one over the other, and back"],
+    ],
+  ],
 ];
 
 /** Every key, and the two settings that go with reading and typing. */

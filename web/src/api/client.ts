@@ -119,6 +119,13 @@ export const api = {
       client.GET("/api/sets/{maker}", { params: { path: { maker }, query: atLeast ? { atLeast } : {} } }),
     ),
   ofYear: (year: number) => answered(client.GET("/api/sets/of-year/{year}", { params: { path: { year } } })),
+  /** The knives that answer to a search, taken together. */
+  collection: (q: string, ticks: string[]) =>
+    answered(client.GET("/api/collection", { params: { query: { q, in: ticks } } })),
+  wanted: () => answered(client.GET("/api/wanted")),
+  want: (id: string, body: Body<"/api/wanted/{id}", "put">) =>
+    answered(client.PUT("/api/wanted/{id}", { params: { path: { id } }, body })),
+  unwant: (id: string) => answered(client.DELETE("/api/wanted/{id}", { params: { path: { id } } })),
   tray: () => answered(client.GET("/api/knives")),
   search: (q: string, ticks: string[], signal?: AbortSignal) =>
     answered(client.GET("/api/knives/search", { params: { query: { q, in: ticks } }, signal })),

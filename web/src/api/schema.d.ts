@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+    "/api/wanted/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keep"];
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/trials/{id}": {
         parameters: {
             query?: never;
@@ -28,9 +44,9 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["keep"];
+        put: operations["keep_1"];
         post?: never;
-        delete: operations["remove"];
+        delete: operations["remove_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -46,7 +62,7 @@ export interface paths {
         get?: never;
         put: operations["change"];
         post?: never;
-        delete: operations["remove_1"];
+        delete: operations["remove_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -78,7 +94,7 @@ export interface paths {
         get: operations["export"];
         put: operations["switchTo"];
         post?: never;
-        delete: operations["remove_2"];
+        delete: operations["remove_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -142,7 +158,7 @@ export interface paths {
         get?: never;
         put: operations["question"];
         post?: never;
-        delete: operations["remove_3"];
+        delete: operations["remove_4"];
         options?: never;
         head?: never;
         patch?: never;
@@ -836,6 +852,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/wanted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_3"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tour": {
         parameters: {
             query?: never;
@@ -907,7 +939,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_3"];
+        get: operations["all_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -926,7 +958,7 @@ export interface paths {
         get: operations["one"];
         put?: never;
         post?: never;
-        delete: operations["remove_4"];
+        delete: operations["remove_5"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1428,6 +1460,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/collection": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["collection"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/book": {
         parameters: {
             query?: never;
@@ -1502,7 +1550,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_5"];
+        delete: operations["remove_6"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1519,6 +1567,17 @@ export interface components {
         Addition: {
             to: string;
             marks: components["schemas"]["MarkVariant"][];
+        };
+        Alike: {
+            maker: string;
+            what?: components["schemas"]["AlikePlace"];
+            looks: string[];
+            numbers: number[];
+        };
+        AlikePlace: {
+            maker: string;
+            model: string;
+            mark: string;
         };
         Alteration: {
             id: string;
@@ -1920,6 +1979,14 @@ export interface components {
             /** Format: double */
             share: number;
             part?: string;
+        };
+        CollectionTold: {
+            portrait: components["schemas"]["Portrait"];
+            alike: components["schemas"]["Alike"][];
+            /** Format: int32 */
+            groups: number;
+            /** Format: int32 */
+            left: number;
         };
         ColumnRead: {
             title: string;
@@ -2499,6 +2566,12 @@ export interface components {
             /** Format: int32 */
             found: number;
         };
+        KeptWant: {
+            id: string;
+            want: components["schemas"]["Want"];
+            told: components["schemas"]["Sought"];
+            drawn?: components["schemas"]["Sketch"];
+        };
         LabelPaper: {
             id: string;
             label: string;
@@ -3006,6 +3079,37 @@ export interface components {
             along: number;
             /** Format: double */
             across: number;
+        };
+        Portrait: {
+            /** Format: int32 */
+            knives: number;
+            /** Format: int32 */
+            dated: number;
+            decades: components["schemas"]["PortraitDecade"][];
+            kinds: components["schemas"]["PortraitKind"][];
+        };
+        PortraitCount: {
+            value: string;
+            /** Format: int32 */
+            knives: number;
+        };
+        PortraitDecade: {
+            /** Format: int32 */
+            from: number;
+            /** Format: double */
+            expected: number;
+            /** Format: int32 */
+            low: number;
+            /** Format: int32 */
+            high: number;
+        };
+        PortraitKind: {
+            /** @enum {string} */
+            facet: "family" | "pattern" | "maker" | "country" | "decade" | "handle" | "blades" | "state" | "grade" | "box" | "lies" | "tag" | "place" | "holder" | "open";
+            label: string;
+            /** Format: int32 */
+            of: number;
+            counts: components["schemas"]["PortraitCount"][];
         };
         PriceCountry: {
             id: string;
@@ -3565,6 +3669,33 @@ export interface components {
         SlipRequest: {
             specimen: components["schemas"]["Specimen"];
         };
+        Sought: {
+            maker?: string;
+            model?: string;
+            lines: string[];
+            pattern?: string;
+            /** Format: int32 */
+            from?: number;
+            /** Format: int32 */
+            to?: number;
+            /** @enum {string} */
+            stand: "owned" | "better-wanted" | "perhaps" | "missing" | "never" | "against";
+            held: components["schemas"]["SetBoardHeld"][];
+            neighbours: components["schemas"]["SoughtNeighbour"][];
+        };
+        SoughtNeighbour: {
+            label: string;
+            tells: components["schemas"]["SoughtTell"][];
+        };
+        SoughtTell: {
+            label: string;
+            own: string;
+            other: string;
+            /** Format: double */
+            ownMm?: number;
+            /** Format: double */
+            otherMm?: number;
+        };
         Source: {
             id: string;
             label: string;
@@ -3955,6 +4086,25 @@ export interface components {
             why: string;
             note: string;
         };
+        Want: {
+            maker?: string;
+            model?: string;
+            mark?: string;
+            pattern?: string;
+            /** Format: int32 */
+            from?: number;
+            /** Format: int32 */
+            to?: number;
+            atLeast?: string;
+            most?: number;
+            currency?: string;
+            note?: string;
+        };
+        WantedTold: {
+            wants: components["schemas"]["KeptWant"][];
+            /** Format: int32 */
+            left: number;
+        };
         Words: {
             sketch: components["schemas"]["Sketch"];
             terms: components["schemas"]["GlossaryTerm"][];
@@ -3985,6 +4135,52 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Want"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KeptWant"];
+                };
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     progress: {
         parameters: {
             query?: never;
@@ -4031,7 +4227,7 @@ export interface operations {
             };
         };
     };
-    keep: {
+    keep_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4057,7 +4253,7 @@ export interface operations {
             };
         };
     };
-    remove: {
+    remove_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4103,7 +4299,7 @@ export interface operations {
             };
         };
     };
-    remove_1: {
+    remove_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -4211,7 +4407,7 @@ export interface operations {
             };
         };
     };
-    remove_2: {
+    remove_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -4421,7 +4617,7 @@ export interface operations {
             };
         };
     };
-    remove_3: {
+    remove_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -5649,6 +5845,26 @@ export interface operations {
             };
         };
     };
+    all_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WantedTold"];
+                };
+            };
+        };
+    };
     tour: {
         parameters: {
             query?: never;
@@ -5735,7 +5951,7 @@ export interface operations {
             };
         };
     };
-    all_3: {
+    all_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -5777,7 +5993,7 @@ export interface operations {
             };
         };
     };
-    remove_4: {
+    remove_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -6515,6 +6731,30 @@ export interface operations {
             };
         };
     };
+    collection: {
+        parameters: {
+            query?: {
+                q?: string;
+                /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
+                in?: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CollectionTold"];
+                };
+            };
+        };
+    };
     book: {
         parameters: {
             query?: never;
@@ -6597,7 +6837,7 @@ export interface operations {
             };
         };
     };
-    remove_5: {
+    remove_6: {
         parameters: {
             query?: never;
             header?: never;

@@ -82,3 +82,8 @@ export interface Problem {
 }
 export type MarkSlip = Schemas["MarkSlip"];
 export type MarkFiled = Schemas["MarkFiled"];
+export type CollectionTold = Schemas["CollectionTold"];
+export type Portrait = CollectionTold["portrait"];
+export type Alike = CollectionTold["alike"][number];
+export type Want = Schemas["Want"];
+export type KeptWant = Schemas["KeptWant"];

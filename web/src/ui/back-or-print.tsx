@@ -4,7 +4,7 @@ import { Key } from "./key";
 /** At the head of a sheet that is read and printed: back to where it came from, or on to paper. */
 export function BackOrPrint({ bench, to = "To the bench" }: { bench: string; to?: string }) {
   return (
-    <p className="no-print ml-auto flex gap-4">
+    <p className="no-print ml-auto flex items-baseline gap-4">
       <Link to={bench} className="min-h-6 hover:underline">
         {to} <Key>Esc</Key>
       </Link>

@@ -5,6 +5,7 @@ import type { LedgerEntry, LedgerTold, Problem } from "../../api/types";
 import { coins, today } from "../../format";
 import { Dialog } from "../../ui/dialog";
 import { Field } from "../../ui/field";
+import { FormEntries, useFormEntries } from "../../ui/form-entries";
 import { Select } from "../../ui/select";
 import { TextField } from "../../ui/text-field";
 import { DateEntry } from "../bench/stations/date-entry";
@@ -34,7 +35,12 @@ export function EntryForm({
   onKept: (told: LedgerTold) => void;
 }) {
   const id = useRef(corrected?.id ?? crypto.randomUUID());
-  const [entry, setEntry] = useState<LedgerEntry>(corrected?.entry ?? blank(today(), told.currency));
+  const {
+    holds: entry,
+    change,
+    entries,
+    settled,
+  } = useFormEntries<LedgerEntry>(corrected?.entry ?? blank(today(), told.currency));
   const [refused, setRefused] = useState<Error>();
   const look = useQuery({
     queryKey: ["ledger-look", id.current, entry],
@@ -42,7 +48,7 @@ export function EntryForm({
     placeholderData: keepPreviousData,
     retry: false,
   });
-  const set = (what: Partial<LedgerEntry>) => setEntry((now) => ({ ...now, ...what }));
+  const set = (what: Partial<LedgerEntry>) => change((now) => ({ ...now, ...what }));
   const problems = problemsOf(refused);
   // That no knife was named yet needs no telling while one is still at it.
   const soFar = [...problemsOf(look.error), ...(look.data?.problems ?? [])].filter(
@@ -52,11 +58,13 @@ export function EntryForm({
   const kind = kindOf(entry.kind);
   const submit = async (e: FormEvent) => {
     e.preventDefault();
+    const whole = await settled();
+    if (!whole) return;
     try {
       onKept(
         corrected
-          ? await api.correctLedger(corrected.id, corrected.revision, entry)
-          : await api.addLedger(id.current, entry),
+          ? await api.correctLedger(corrected.id, corrected.revision, whole)
+          : await api.addLedger(id.current, whole),
       );
       onClose();
     } catch (failed) {
@@ -66,95 +74,97 @@ export function EntryForm({
   const shares = look.data?.shares ?? {};
   return (
     <Dialog open onClose={onClose} from={from} isWide title={corrected ? "Correct an entry" : "Add an entry"}>
-      <form onSubmit={submit}>
-        <div className="mt-2 grid grid-cols-2 gap-x-5 gap-y-1 md:grid-cols-4">
-          <Field label="What">
-            {(ids) => (
-              <Select
-                {...ids}
-                value={entry.kind}
-                nothing="choose"
-                options={KINDS}
-                onChange={(to) => to && setEntry((now) => as(now, to as Kind))}
+      <FormEntries value={entries}>
+        <form onSubmit={submit}>
+          <div className="mt-2 grid grid-cols-2 gap-x-5 gap-y-1 md:grid-cols-4">
+            <Field label="What">
+              {(ids) => (
+                <Select
+                  {...ids}
+                  value={entry.kind}
+                  nothing="choose"
+                  options={KINDS}
+                  onChange={(to) => to && change((now) => as(now, to as Kind))}
+                />
+              )}
+            </Field>
+            <DateEntry
+              label="When"
+              placeholder={today()}
+              problem={problem("date")}
+              value={entry.date}
+              onChange={(date) => set({ date: date ?? "" })}
+            />
+            <TextField
+              label={kind.with}
+              className="col-span-2"
+              value={entry.who}
+              onCommit={(who) => set({ who })}
+            />
+            {kind.priced && (
+              <MoneyEntry
+                label={kind.id === "swapped" ? "Paid on top" : "Price of all"}
+                amount={entry.price}
+                currency={entry.currency}
+                problem={problem("price")}
+                onChange={(price, currency) =>
+                  change((now) => ({ ...now, price, currency: currency ?? now.currency }))
+                }
               />
             )}
-          </Field>
-          <DateEntry
-            label="When"
-            placeholder={today()}
-            problem={problem("date")}
-            value={entry.date}
-            onChange={(date) => set({ date: date ?? "" })}
-          />
-          <TextField
-            label={kind.with}
-            className="col-span-2"
-            value={entry.who}
-            onCommit={(who) => set({ who })}
-          />
-          {kind.priced && (
-            <MoneyEntry
-              label={kind.id === "swapped" ? "Paid on top" : "Price of all"}
-              amount={entry.price}
-              currency={entry.currency}
-              problem={problem("price")}
-              onChange={(price, currency) =>
-                setEntry((now) => ({ ...now, price, currency: currency ?? now.currency }))
-              }
-            />
-          )}
-          {(["postage", "fees"] as const).map((cost) => (
-            <MoneyEntry
-              key={cost}
-              label={cost === "postage" ? "Postage I paid" : "Fees I paid"}
-              amount={entry[cost]}
-              currency={entry.currency}
-              problem={problem(cost)}
-              onChange={(amount) => set({ [cost]: amount })}
-            />
-          ))}
-          {entry.currency !== told.currency && told.entries.length > 0 && (
-            <RateOfTheDay
-              from={entry.currency}
-              to={told.currency}
-              date={entry.date}
-              value={entry.rate}
-              problem={problem("rate")}
-              onChange={(rate) => set({ rate })}
-            />
-          )}
-          <Field label="Shared" problem={problem("sharing")}>
-            {(ids) => (
-              <Select
-                {...ids}
-                value={entry.sharing ?? "equally"}
-                nothing="equally"
-                options={SHARING}
-                onChange={(sharing) => set({ sharing: sharing as LedgerEntry["sharing"] })}
+            {(["postage", "fees"] as const).map((cost) => (
+              <MoneyEntry
+                key={cost}
+                label={cost === "postage" ? "Postage I paid" : "Fees I paid"}
+                amount={entry[cost]}
+                currency={entry.currency}
+                problem={problem(cost)}
+                onChange={(amount) => set({ [cost]: amount })}
+              />
+            ))}
+            {entry.currency !== told.currency && told.entries.length > 0 && (
+              <RateOfTheDay
+                from={entry.currency}
+                to={told.currency}
+                date={entry.date}
+                value={entry.rate}
+                problem={problem("rate")}
+                onChange={(rate) => set({ rate })}
               />
             )}
-          </Field>
-        </div>
-        {kind.comes && <Came entry={entry} shares={shares} currency={told.currency} onChange={setEntry} />}
-        {kind.goes && (
-          <Went
-            told={told}
-            entry={entry}
-            shares={kind.comes ? {} : shares}
-            own={corrected}
-            onChange={setEntry}
-          />
-        )}
-        <Said problems={refused ? problems : soFar} failed={refused ?? null} />
-        <div className="mt-3 flex gap-3 border-t border-ink pt-3">
-          <button type="submit" className="press">
-            Keep it
-          </button>
-          <button type="button" className="press" onClick={onClose}>
-            Let it be
-          </button>
-        </div>
-      </form>
+            <Field label="Shared" problem={problem("sharing")}>
+              {(ids) => (
+                <Select
+                  {...ids}
+                  value={entry.sharing ?? "equally"}
+                  nothing="equally"
+                  options={SHARING}
+                  onChange={(sharing) => set({ sharing: sharing as LedgerEntry["sharing"] })}
+                />
+              )}
+            </Field>
+          </div>
+          {kind.comes && <Came entry={entry} shares={shares} currency={told.currency} onChange={change} />}
+          {kind.goes && (
+            <Went
+              told={told}
+              entry={entry}
+              shares={kind.comes ? {} : shares}
+              own={corrected}
+              onChange={change}
+            />
+          )}
+          <Said problems={refused ? problems : soFar} failed={refused ?? null} />
+          <div className="mt-3 flex gap-3 border-t border-ink pt-3">
+            <button type="submit" className="press">
+              Keep it
+            </button>
+            <button type="button" className="press" onClick={onClose}>
+              Let it be
+            </button>
+          </div>
+        </form>
+      </FormEntries>
     </Dialog>
   );
 }

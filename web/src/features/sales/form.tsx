@@ -3,6 +3,7 @@ import { api, Refused } from "../../api/client";
 import type { Book, KeptSale, Problem, Sale } from "../../api/types";
 import { usualCurrency } from "../../format";
 import { Dialog } from "../../ui/dialog";
+import { FormEntries, useFormEntries } from "../../ui/form-entries";
 import { TextField } from "../../ui/text-field";
 import { useToast } from "../../ui/toasts";
 import { SaleFields } from "./fields";
@@ -25,7 +26,12 @@ export function SaleForm({
   onKept: () => Promise<void>;
   onRemove: (sale: KeptSale) => void;
 }) {
-  const [sale, setSale] = useState<Sale>(
+  const {
+    holds: sale,
+    change,
+    entries,
+    settled,
+  } = useFormEntries<Sale>(
     kept?.sale ?? { knife: { described: "", price: 0, currency: usualCurrency(like?.knife.currency) } },
   );
   const [problems, setProblems] = useState<Problem[]>([]);
@@ -34,14 +40,16 @@ export function SaleForm({
   const toast = useToast();
   const problem = (field: string) => problems.find((p) => p.field === field);
   const keep = async () => {
-    if (!sale.knife.described)
+    const whole = await settled();
+    if (!whole) return;
+    if (!whole.knife.described)
       return setProblems([
         { field: "knife.described", given: "nothing", accepted: "must say what was sold" },
       ]);
     try {
-      await (kept ? api.changeSale(kept.id, sale) : api.addSale(newId.current, sale));
+      await (kept ? api.changeSale(kept.id, whole) : api.addSale(newId.current, whole));
       toast(
-        `${sale.knife.described} is in the sales book.`,
+        `${whole.knife.described} is in the sales book.`,
         kept && (() => api.changeSale(kept.id, kept.sale).then(onKept)),
       );
       onClose();
@@ -54,68 +62,70 @@ export function SaleForm({
   const elsewhere = problems.filter((p) => !p.field.startsWith("knife.") || p.field === "knife.described");
   return (
     <Dialog open onClose={onClose} title={kept ? "A sale" : "Add a sale"} from={from}>
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          keep();
-        }}
-      >
-        <div role="alert">
-          {elsewhere.map((p) => (
-            <p key={p.field} className="mt-2 text-lead">
-              {p.field === "premium" ? "On top: " : ""}
-              {p.accepted}.
-            </p>
-          ))}
-        </div>
-        <div className="mt-3 grid grid-cols-2 items-end gap-x-5 gap-y-2">
-          <SaleFields
-            sale={sale.knife}
-            set={(changed) => setSale((now) => ({ ...now, knife: { ...now.knife, ...changed } }))}
-            book={book}
-            problem={(field) => problem(`knife.${field}`)}
-          />
-          <TextField
-            label="On top, per cent"
-            hint="what a sale room takes from the buyer"
-            value={sale.premium === undefined ? undefined : `${sale.premium}`}
-            onCommit={(text) =>
-              setSale((now) => ({ ...now, premium: text === undefined ? undefined : Number(text) }))
-            }
-            problem={problem("premium")}
-          />
-          <TextField
-            label="Where it is told"
-            maxLength={300}
-            value={sale.source}
-            onCommit={(source) => setSale((now) => ({ ...now, source }))}
-          />
-          <TextField
-            label="Note"
-            className="col-span-2"
-            maxLength={2000}
-            value={sale.note}
-            onCommit={(note) => setSale((now) => ({ ...now, note }))}
-          />
-        </div>
-        <div className="mt-4 flex gap-3 border-t border-ink pt-3">
-          <button type="submit" className="press">
-            Keep it
-          </button>
-          {kept && (
-            <button
-              type="button"
-              className="press"
-              onClick={() => {
-                onClose();
-                onRemove(kept);
-              }}
-            >
-              Take it out
+      <FormEntries value={entries}>
+        <form
+          onSubmit={(e) => {
+            e.preventDefault();
+            keep();
+          }}
+        >
+          <div role="alert">
+            {elsewhere.map((p) => (
+              <p key={p.field} className="mt-2 text-lead">
+                {p.field === "premium" ? "On top: " : ""}
+                {p.accepted}.
+              </p>
+            ))}
+          </div>
+          <div className="mt-3 grid grid-cols-2 items-end gap-x-5 gap-y-2">
+            <SaleFields
+              sale={sale.knife}
+              set={(changed) => change((now) => ({ ...now, knife: { ...now.knife, ...changed } }))}
+              book={book}
+              problem={(field) => problem(`knife.${field}`)}
+            />
+            <TextField
+              label="On top, per cent"
+              hint="what a sale room takes from the buyer"
+              value={sale.premium === undefined ? undefined : `${sale.premium}`}
+              onCommit={(text) =>
+                change((now) => ({ ...now, premium: text === undefined ? undefined : Number(text) }))
+              }
+              problem={problem("premium")}
+            />
+            <TextField
+              label="Where it is told"
+              maxLength={300}
+              value={sale.source}
+              onCommit={(source) => change((now) => ({ ...now, source }))}
+            />
+            <TextField
+              label="Note"
+              className="col-span-2"
+              maxLength={2000}
+              value={sale.note}
+              onCommit={(note) => change((now) => ({ ...now, note }))}
+            />
+          </div>
+          <div className="mt-4 flex gap-3 border-t border-ink pt-3">
+            <button type="submit" className="press">
+              Keep it
             </button>
-          )}
-        </div>
-      </form>
+            {kept && (
+              <button
+                type="button"
+                className="press"
+                onClick={() => {
+                  onClose();
+                  onRemove(kept);
+                }}
+              >
+                Take it out
+              </button>
+            )}
+          </div>
+        </form>
+      </FormEntries>
     </Dialog>
   );
 }

@@ -88,7 +88,7 @@ test("a new sale begins in the currency of the last, and is kept once", async ()
   fireEvent.click(await screen.findByText("Add a sale"));
   const sheet = within(screen.getByRole("dialog"));
   fireEvent.click(sheet.getByText("Keep it"));
-  sheet.getByText("must say what was sold.");
+  await sheet.findByText("must say what was sold.");
   const type = async (label: string, text: string) => {
     fireEvent.change(sheet.getByLabelText(label), { target: { value: text } });
     fireEvent.blur(sheet.getByLabelText(label));

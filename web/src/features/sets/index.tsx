@@ -1,8 +1,9 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
+import { useByNumber } from "../../api/by-number";
 import { api } from "../../api/client";
-import type { Book, ReadableEntry, SetRow } from "../../api/types";
+import type { Book, SetRow } from "../../api/types";
 import { useKeys } from "../../keys";
 import { BackOrPrint } from "../../ui/back-or-print";
 import { Failed } from "../../ui/failed";
@@ -27,7 +28,7 @@ export function SetPage({ book }: { book: Book }) {
     // What is still being worked out may fill more of it.
     refetchInterval: (q) => (q.state.data && q.state.data.left > 0 ? AGAIN : false),
   });
-  const knives = useKnives();
+  const knives = useByNumber();
   const back = `/makers/${maker}`;
   useKeys({ escape: () => navigate(back), p: () => window.print(), g: () => setOnlyGaps((on) => !on) });
   const name = set.data?.board.name;
@@ -93,17 +94,3 @@ export function SetPage({ book }: { book: Book }) {
 
 const only = (row: SetRow, gaps: boolean): SetRow =>
   gaps ? { ...row, cells: row.cells.filter((c) => GAPS.has(c.stand) || c.stand === "never") } : row;
-
-/** The knives of the tray that can be read, by number. */
-function useKnives() {
-  const tray = useQuery({ queryKey: ["tray"], queryFn: () => api.tray() });
-  return useMemo(
-    () =>
-      new Map(
-        (tray.data ?? [])
-          .filter((k): k is ReadableEntry => Boolean(k.summary && k.sketch))
-          .map((k) => [k.number, k] as const),
-      ),
-    [tray.data],
-  );
-}

@@ -4,16 +4,20 @@ import { SmallKnife } from "../../drawing/small-knife";
 import { percent } from "../../format";
 import { type Shown, span } from "./row";
 import { Struck } from "./struck";
+import { WantIt } from "./want-it";
 
 /** One place of a set: the knife that fills it, or the gap as the model would look. */
 export function Place({
   cell,
   mark,
+  model,
   sketch,
   shown,
 }: {
   cell: SetCell;
   mark: SetColumn;
+  /** Its number; none for any knife of the maker. */
+  model: string | undefined;
   sketch: Sketch | undefined;
   shown: Shown;
 }) {
@@ -38,6 +42,9 @@ export function Place({
         <span className="num text-[0.78125rem]/4 text-ink2">{span(cell)}</span>
         <Standing cell={cell} knife={knife} />
       </div>
+      {(isGap || cell.stand === "better-wanted") && (
+        <WantIt maker={shown.board.maker} model={model} mark={cell.mark} lines={mark.lines} />
+      )}
     </li>
   );
 }

@@ -29,7 +29,14 @@ export function Row({ row, shown }: { row: SetRow; shown: Shown }) {
       {places.length > 0 && (
         <ul className="mt-1 grid grid-cols-[repeat(auto-fill,minmax(10rem,1fr))] pt-px pl-px">
           {places.map((c) => (
-            <Place key={c.mark} cell={c} mark={of(c)} sketch={shown.drawn[row.model ?? ""]} shown={shown} />
+            <Place
+              key={c.mark}
+              cell={c}
+              mark={of(c)}
+              model={row.model}
+              sketch={shown.drawn[row.model ?? ""]}
+              shown={shown}
+            />
           ))}
         </ul>
       )}

@@ -117,6 +117,12 @@ function Laid({
           Photographs
         </button>
         <SaveAs search={search} />
+        <Link to={`/collection?${search.asked}`} className="inline-block min-h-6 underline">
+          In pictures
+        </Link>
+        <Link to="/wanted" className="inline-block min-h-6 underline">
+          Wanted
+        </Link>
       </SearchLine>
       {search.error && (
         <Failed what="The tray could not be searched." error={search.error} onAgain={search.again} />

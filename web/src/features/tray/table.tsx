@@ -12,6 +12,9 @@ import { COLUMNS, type Column, type Shown, sorted, USUAL } from "./columns";
 const ROW = 36;
 const BEYOND = 12;
 
+/** More than these are too small to compare. */
+const MOST_TOGETHER = 12;
+
 interface Sort {
   column: string;
   isDown: boolean;
@@ -44,6 +47,14 @@ export function KnivesTable({
           <>
             <p role="status">{here.length} chosen</p>
             <Several knives={here} />
+            {here.length > 1 && here.length <= MOST_TOGETHER && (
+              <Link
+                to={`/together?${new URLSearchParams(here.map((k) => ["of", k.id]))}`}
+                className="inline-block min-h-6 underline"
+              >
+                Side by side
+              </Link>
+            )}
             <button
               type="button"
               className="press"

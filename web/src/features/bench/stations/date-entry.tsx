@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { api, Refused } from "../../../api/client";
 import type { Problem } from "../../../api/types";
+import { useEntry } from "../../../ui/form-entries";
 import { TextField } from "../../../ui/text-field";
 
 /** A date as people write it, "c. 1936" or "14.5.1936". What it means the server says. */
@@ -17,15 +18,20 @@ export function DateEntry({
   problem: Problem | undefined;
   onChange: (edtf: string | undefined) => void;
 }) {
-  const [typed, setTyped] = useState<{ text: string; problem: Problem }>();
+  const [typed, show] = useState<{ text: string; problem: Problem }>();
+  const entry = useEntry();
+  const setTyped = (wrong?: { text: string; problem: Problem }) => {
+    entry.isUnderstood(!wrong);
+    show(wrong);
+  };
   const commit = async (text: string | undefined) => {
     if (!text) {
-      setTyped(undefined);
+      setTyped();
       return onChange(undefined);
     }
     try {
       const read = await api.date(text);
-      setTyped(undefined);
+      setTyped();
       onChange(read.edtf);
     } catch (e) {
       const told = e instanceof Refused ? e.problems[0] : undefined;
@@ -39,7 +45,7 @@ export function DateEntry({
       problem={typed?.problem ?? problem}
       placeholder={placeholder}
       value={typed?.text ?? value}
-      onCommit={commit}
+      onCommit={(text) => entry.reads(commit(text))}
     />
   );
 }

@@ -2,6 +2,7 @@ import { useState } from "react";
 import { api, Refused } from "../../../api/client";
 import type { Problem } from "../../../api/types";
 import { usualCurrency } from "../../../format";
+import { useEntry } from "../../../ui/form-entries";
 import { TextField } from "../../../ui/text-field";
 
 /** An amount with its currency: as typed, "45 GBP" or "45". What it means the server says. */
@@ -18,16 +19,21 @@ export function MoneyEntry({
   problem: Problem | undefined;
   onChange: (amount: number | undefined, currency: string | undefined) => void;
 }) {
-  const [typed, setTyped] = useState<{ text: string; problem: Problem }>();
+  const [typed, show] = useState<{ text: string; problem: Problem }>();
+  const entry = useEntry();
+  const setTyped = (wrong?: { text: string; problem: Problem }) => {
+    entry.isUnderstood(!wrong);
+    show(wrong);
+  };
   const shown = amount === undefined ? "" : `${amount} ${currency ?? ""}`.trim();
   const commit = async (text: string | undefined) => {
     if (!text) {
-      setTyped(undefined);
+      setTyped();
       return onChange(undefined, undefined);
     }
     try {
       const read = await api.money(text);
-      setTyped(undefined);
+      setTyped();
       onChange(read.amount, read.currency ?? usualCurrency(currency));
     } catch (e) {
       const told = e instanceof Refused ? e.problems[0] : undefined;
@@ -41,7 +47,7 @@ export function MoneyEntry({
       problem={typed?.problem ?? problem}
       placeholder="45 GBP"
       value={typed?.text ?? shown}
-      onCommit={commit}
+      onCommit={(text) => entry.reads(commit(text))}
     />
   );
 }

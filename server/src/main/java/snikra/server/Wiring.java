@@ -72,6 +72,9 @@ import snikra.server.schedules.SchedulePaper;
 import snikra.server.schedules.ScheduleRepository;
 import snikra.server.schedules.Schedules;
 import snikra.server.trial.TrialDesk;
+import snikra.server.wanted.DemoWants;
+import snikra.server.wanted.WantRepository;
+import snikra.server.wanted.WantedList;
 import tools.jackson.databind.json.JsonMapper;
 
 /** All beans: services are plain classes and can be built in a test without a context. */
@@ -292,6 +295,15 @@ class Wiring {
   }
 
   @Bean
+  WantedList wantedList(
+      WantRepository wants,
+      ReferenceDesk desk,
+      Catalogue catalogue,
+      PlatformTransactionManager transactions) {
+    return new WantedList(wants, desk, catalogue, transactions);
+  }
+
+  @Bean
   Parcels parcels(
       DataSource database,
       PlatformTransactionManager transactions,
@@ -378,12 +390,14 @@ class Wiring {
       SalesBook sales,
       Ledger ledger,
       ReferenceDesk desk,
+      WantedList wanted,
       Environment environment) {
     boolean demo = environment.getProperty("snikra.demo", Boolean.class, false);
     return args -> {
       if (demo) {
         DemoSales.fill(sales, desk.examiner().shelf());
         DemoLedger.fill(ledger);
+        DemoWants.fill(wanted);
         DemoJournal.fill(journal, DemoTin.fill(knives, desk.examiner().shelf()));
       }
     };

@@ -315,6 +315,16 @@ public final class Examiner {
     return Sketch.of(model, shelf);
   }
 
+  /** A knife of a pattern as it mostly looks. */
+  public Lookalike ofPattern(String pattern) {
+    return likeness.ofPattern(pattern);
+  }
+
+  /** All models on file, as they look. */
+  public List<Lookalike> models() {
+    return likeness.models();
+  }
+
   /** A model on file by maker and number. */
   public Optional<Lookalike> model(String id) {
     return likeness.models().stream().filter(m -> m.id().equals(id)).findFirst();

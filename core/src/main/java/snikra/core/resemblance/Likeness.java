@@ -66,6 +66,11 @@ public final class Likeness {
     return lookalikes.models();
   }
 
+  /** A knife of this pattern, of whose maker and model nothing is on file. */
+  public Lookalike ofPattern(String pattern) {
+    return lookalikes.mate(pattern);
+  }
+
   /** Another knife on file. */
   public Lookalike knife(String id, String label, Specimen knife) {
     return lookalikes.knife(id, label, knife);

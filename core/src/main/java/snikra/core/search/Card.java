@@ -46,7 +46,7 @@ public record Card(
   }
 
   /** How likely it was made from one year to another, both included; within a decade evenly. */
-  double between(int from, int to) {
+  public double between(int from, int to) {
     double sum = 0;
     for (int i = 0; i < decades.size(); i++) {
       int begins = firstDecade + YEARS * i;

@@ -4,12 +4,14 @@ import static java.util.Comparator.comparing;
 import static java.util.Comparator.comparingInt;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.NavigableMap;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -41,6 +43,16 @@ public final class CardIndex {
   /** How many cards there are. */
   public synchronized int size() {
     return there.getCardinality();
+  }
+
+  /** The cards of these numbers, in their order, as far as they are there. */
+  public synchronized List<Card> cards(Collection<Integer> numbers) {
+    return numbers.stream()
+        .map(places::get)
+        .filter(Objects::nonNull)
+        .map(cards::get)
+        .filter(Objects::nonNull)
+        .toList();
   }
 
   /** Puts a card in, in the place of the one of the same number. */

@@ -166,14 +166,22 @@ public record SetBoard(
         held(of.stream().filter(k -> k.fit().mark() == null).toList()));
   }
 
-  private static List<Held> held(List<Owned> knives) {
+  /** Knives of a place, the likeliest first. */
+  public static List<Held> held(List<Owned> knives) {
     return knives.stream()
         .sorted(Comparator.comparingDouble(k -> -k.fit().chance()))
         .map(k -> new Held(k.number(), k.fit().chance()))
         .toList();
   }
 
-  private static Stand stand(
+  /**
+   * How a place stands.
+   *
+   * @param here knives that are in it, or may be
+   * @param isPossible whether there may be such a knife
+   * @param atLeast rank of the grade that is wanted; null where any will do
+   */
+  public static Stand stand(
       List<Owned> here, boolean isPossible, From from, @Nullable Integer atLeast) {
     List<Owned> held = here.stream().filter(k -> k.fit().chance() >= from.held()).toList();
     if (!isPossible) {
@@ -188,9 +196,13 @@ public record SetBoard(
     return isGoodEnough ? Stand.OWNED : Stand.BETTER_WANTED;
   }
 
-  // The years both were in use; null where they never were, even if the mark's years are out by
-  // what they may be.
-  private static @Nullable Years together(@Nullable Model model, MarkVariant mark) {
+  /**
+   * The years both were in use; null where they never were, even if the mark's years are out by
+   * what they may be.
+   *
+   * @param model null for any
+   */
+  public static @Nullable Years together(@Nullable Model model, MarkVariant mark) {
     if (model == null) {
       return new Years(mark.from(), mark.to());
     }

@@ -51,7 +51,10 @@ class PageController {
         "/makers",
         "/makers/{id}",
         "/makers/{id}/set",
-        "/years/{year}"
+        "/years/{year}",
+        "/collection",
+        "/wanted",
+        "/together"
       })
   ResponseEntity<String> page(HttpServletRequest request) {
     String nonce = (String) request.getAttribute(LocalOnlyFilter.NONCE);

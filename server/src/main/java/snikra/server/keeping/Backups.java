@@ -56,6 +56,7 @@ public class Backups {
           "filed_step",
           "schedule",
           "saved_search",
+          "want",
           "came_state");
 
   /** Tables that are worked out of the others: they go with what they were worked out of. */

@@ -243,6 +243,11 @@ public class Catalogue implements AutoCloseable {
     return finder.find(by.words(), by.ticked(), desk.get().shelf().judgement().of("search.may-be"));
   }
 
+  /** The cards of the knives that answer to a search, by number, as far as they are worked out. */
+  public List<Card> cards(FoundBy by) {
+    return finder.cards(find(by));
+  }
+
   /** Knives that are taken for something on file of a maker, as far as they are worked out. */
   List<Finder.InSets> inSets() {
     bringUp();

@@ -83,6 +83,11 @@ final class Finder {
         .toList();
   }
 
+  /** The cards of what was found, as they were brought up. */
+  List<Card> cards(Found found) {
+    return cards.cards(found.hits().stream().map(Found.Hit::number).toList());
+  }
+
   Found find(String search, Map<Facet, Set<String>> ticked, double mayBe) {
     return cards.find(search, ticked, mayBe);
   }

@@ -41,7 +41,14 @@ public class Parcels {
   /** Books whose entries stand for themselves, by their ids. */
   static final List<String> BOOKS =
       List.of(
-          "sale", "ledger_revision", "pack", "filed_step", "grading", "schedule", "saved_search");
+          "sale",
+          "ledger_revision",
+          "pack",
+          "filed_step",
+          "grading",
+          "schedule",
+          "saved_search",
+          "want");
 
   static final String CAME = "came_state";
   private static final String KNIFE = "knife";

@@ -1,0 +1,5 @@
+/** What several tables have in common. */
+@NullMarked
+package snikra.server.kept;
+
+import org.jspecify.annotations.NullMarked;

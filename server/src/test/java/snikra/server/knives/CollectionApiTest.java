@@ -1,0 +1,72 @@
+package snikra.server.knives;
+
+import static org.hamcrest.Matchers.contains;
+import static org.hamcrest.Matchers.hasSize;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.ResultActions;
+import snikra.formats.SpecimenFormat;
+import snikra.server.TestApp;
+import snikra.server.reference.ReferenceDesk;
+
+/** The knives taken together, all or those that answer to a search. */
+class CollectionApiTest {
+  @RegisterExtension static final TestApp APP = new TestApp();
+  private final MockMvc web = APP.web();
+  private final KnifeService knives = APP.bean(KnifeService.class);
+  private final ReferenceDesk desk = APP.bean(ReferenceDesk.class);
+
+  @AfterEach
+  void theTrayIsEmptyAgain() {
+    knives.all().forEach(k -> knives.delete(k.id()));
+  }
+
+  private SavedKnife stockman(String handle) {
+    return knives.add(
+        SpecimenFormat.read(
+            """
+            {"number":"33-3C","seen":{"handle_material":{"value":"%s","sureness":"sure"}},
+             "marks":[{"blade":1,"face":"mark","state":"read","lines":["OKKERBY","KNIFE CO.","LARKFEN FERRY"]}]}"""
+                .formatted(handle),
+            desk.examiner().shelf()));
+  }
+
+  private ResultActions collection(String query) throws Exception {
+    return web.perform(get("/api/collection" + query)).andExpect(status().isOk());
+  }
+
+  @Test
+  void theKnivesAreCountedAndWhatIsThereTwiceIsNamed() throws Exception {
+    SavedKnife one = stockman("celluloid");
+    SavedKnife other = stockman("celluloid");
+    collection("")
+        .andExpect(jsonPath("$.portrait.knives").value(2))
+        .andExpect(jsonPath("$.portrait.dated").value(2))
+        .andExpect(
+            jsonPath("$.portrait.kinds[?(@.facet=='maker')].counts[0].knives").value(contains(2)))
+        .andExpect(jsonPath("$.alike[0].what.model").value("33-3C"))
+        .andExpect(jsonPath("$.alike[0].numbers").value(contains(one.number(), other.number())))
+        .andExpect(jsonPath("$.groups").value(1));
+  }
+
+  @Test
+  void aSearchNarrowsIt() throws Exception {
+    stockman("celluloid");
+    SavedKnife horn = stockman("horn");
+    collection("?q=" + horn.number()).andExpect(jsonPath("$.portrait.knives").value(1));
+    collection("?q=zzzz").andExpect(jsonPath("$.portrait.decades").value(hasSize(0)));
+  }
+
+  @Test
+  void ofAnEmptyTrayThereIsNothing() throws Exception {
+    collection("")
+        .andExpect(jsonPath("$.portrait.knives").value(0))
+        .andExpect(jsonPath("$.alike").value(hasSize(0)));
+  }
+}

@@ -1,0 +1,52 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useRef } from "react";
+import { Link } from "react-router";
+import { api } from "../../api/client";
+import { useToast } from "../../ui/toasts";
+
+/** Puts a gap of a set on the wanted list, or says that it stands there. */
+export function WantIt({
+  maker,
+  model,
+  mark,
+  lines,
+}: {
+  maker: string;
+  model: string | undefined;
+  mark: string;
+  lines: string[];
+}) {
+  const queries = useQueryClient();
+  const toast = useToast();
+  const newId = useRef(crypto.randomUUID());
+  const told = useQuery({ queryKey: ["wanted"], queryFn: () => api.wanted() });
+  const isWanted = told.data?.wants.some(
+    ({ want }) => want.maker === maker && want.model === model && want.mark === mark,
+  );
+  const again = () => queries.invalidateQueries({ queryKey: ["wanted"] });
+  const want = async () => {
+    const id = newId.current;
+    try {
+      await api.want(id, { maker, model, mark });
+      newId.current = crypto.randomUUID();
+      toast("It is on the wanted list.", () => api.unwant(id).then(again));
+    } catch (e) {
+      toast(`It is not on the wanted list. ${(e as Error).message}`);
+    }
+    await again();
+  };
+  return isWanted ? (
+    <Link to="/wanted" className="no-print mt-auto inline-block min-h-6 self-start underline">
+      Wanted
+    </Link>
+  ) : (
+    <button
+      type="button"
+      className="no-print mt-auto min-h-6 self-start text-ink2 underline"
+      aria-label={`Want ${[model, lines.join(" ")].filter(Boolean).join(" ")}`}
+      onClick={want}
+    >
+      Want it
+    </button>
+  );
+}

@@ -1,0 +1,219 @@
+import { useQuery } from "@tanstack/react-query";
+import { type RefObject, useRef, useState } from "react";
+import { api, Refused } from "../../api/client";
+import type { Book, KeptWant, OneMaker, Problem, Want } from "../../api/types";
+import { Dialog } from "../../ui/dialog";
+import { Field } from "../../ui/field";
+import { FormEntries, useEntry, useFormEntries } from "../../ui/form-entries";
+import { type Option, Select } from "../../ui/select";
+import { TextField } from "../../ui/text-field";
+import { useToast } from "../../ui/toasts";
+import { MoneyEntry } from "../bench/stations/money-entry";
+
+/** Something one looks for, to be entered or changed. */
+export function WantForm({
+  kept,
+  book,
+  from,
+  onClose,
+  onKept,
+}: {
+  kept: KeptWant | undefined;
+  book: Book;
+  from: RefObject<HTMLElement | null>;
+  onClose: () => void;
+  onKept: () => Promise<void>;
+}) {
+  const { holds: want, change, entries, settled } = useFormEntries<Want>(kept?.want ?? {});
+  const [problems, setProblems] = useState<Problem[]>([]);
+  const newId = useRef(crypto.randomUUID());
+  const toast = useToast();
+  const set = (changed: Partial<Want>) => change((now) => ({ ...now, ...changed }));
+  const problem = (field: string) => problems.find((p) => p.field === field);
+  const keep = async () => {
+    const whole = await settled();
+    if (!whole) return;
+    try {
+      await api.want(kept?.id ?? newId.current, whole);
+      toast("It is on the wanted list.", () =>
+        (kept ? api.want(kept.id, kept.want) : api.unwant(newId.current)).then(onKept),
+      );
+      onClose();
+      await onKept();
+    } catch (e) {
+      const told = e instanceof Refused ? e.problems : [];
+      setProblems(told.length > 0 ? told : [{ field: "", given: "", accepted: (e as Error).message }]);
+    }
+  };
+  const elsewhere = problems.find((p) => p.field === "");
+  return (
+    <Dialog open onClose={onClose} title={kept ? "What I look for" : "Add one to look for"} from={from}>
+      <FormEntries value={entries}>
+        <form
+          onSubmit={(e) => {
+            e.preventDefault();
+            keep();
+          }}
+        >
+          {elsewhere && (
+            <p role="alert" className="mt-2 text-lead">
+              It is not kept. {elsewhere.accepted}
+            </p>
+          )}
+          <div className="mt-3 grid items-end gap-x-5 gap-y-2 sm:grid-cols-2">
+            <OfMaker want={want} set={set} problem={problem} />
+            <Choice
+              label="Pattern"
+              value={want.pattern}
+              options={book.patterns.map((p) => ({ id: p.id, label: p.name }))}
+              nothing="any"
+              problem={problem("pattern")}
+              onChange={(pattern) => set({ pattern })}
+            />
+            <Choice
+              label="Grade at least"
+              value={want.atLeast}
+              options={book.condition.grades}
+              nothing="any"
+              problem={problem("atLeast")}
+              onChange={(atLeast) => set({ atLeast })}
+            />
+            <Year
+              label="Not made before"
+              value={want.from}
+              problem={problem("from")}
+              onYear={(year) => set({ from: year })}
+            />
+            <Year
+              label="Not made after"
+              value={want.to}
+              problem={problem("to")}
+              onYear={(year) => set({ to: year })}
+            />
+            <MoneyEntry
+              label="At most"
+              amount={want.most}
+              currency={want.currency}
+              problem={problem("most") ?? problem("currency")}
+              onChange={(most, currency) => set({ most, currency })}
+            />
+            <TextField
+              label="Note"
+              maxLength={400}
+              value={want.note}
+              onCommit={(note) => set({ note })}
+              problem={problem("note")}
+            />
+          </div>
+          <div className="mt-4 border-t border-ink pt-3">
+            <button type="submit" className="press">
+              Put it on the list
+            </button>
+          </div>
+        </form>
+      </FormEntries>
+    </Dialog>
+  );
+}
+
+/** Maker, then what of it: what belongs to another maker falls away with it. */
+function OfMaker({
+  want,
+  set,
+  problem,
+}: {
+  want: Want;
+  set: (changed: Partial<Want>) => void;
+  problem: (field: string) => Problem | undefined;
+}) {
+  const makers = useMakersInUse();
+  const maker = makers.find((m) => m.id === want.maker);
+  const models = maker?.history.models ?? [];
+  return (
+    <>
+      <Choice
+        label="Maker"
+        value={want.maker}
+        options={makers.map((m) => ({ id: m.id, label: m.name }))}
+        nothing="any"
+        problem={problem("maker")}
+        onChange={(id) => set({ maker: id, model: undefined, mark: undefined })}
+      />
+      <Choice
+        label="Model"
+        value={want.model}
+        options={models.map((m) => ({ id: m.number, label: `${m.number} ${m.label}` }))}
+        nothing={maker && models.length === 0 ? "none on file" : "any"}
+        problem={problem("model")}
+        onChange={(model) => set({ model })}
+      />
+      <Choice
+        label="Mark"
+        value={want.mark}
+        options={(maker?.marks ?? []).map((m) => ({
+          id: m.id,
+          label: `${m.lines.join(" / ")}, ${m.from}\u2013${m.to}`,
+        }))}
+        nothing="any"
+        problem={problem("mark")}
+        onChange={(mark) => set({ mark })}
+      />
+    </>
+  );
+}
+
+/** By name; of one that several packs tell of, the first. */
+function useMakersInUse(): OneMaker[] {
+  const shelf = useQuery({ queryKey: ["makers"], queryFn: api.makers, staleTime: Number.POSITIVE_INFINITY });
+  const all = (shelf.data?.packs ?? []).filter((p) => p.on).flatMap((p) => p.makers);
+  return [...new Map(all.toReversed().map((m) => [m.id, m])).values()].sort((a, b) =>
+    a.name.localeCompare(b.name),
+  );
+}
+
+function Choice({
+  label,
+  problem,
+  ...select
+}: {
+  label: string;
+  value: string | undefined;
+  options: Option[];
+  nothing: string;
+  problem: Problem | undefined;
+  onChange: (id: string | undefined) => void;
+}) {
+  return (
+    <Field label={label} problem={problem}>
+      {(ids) => <Select {...ids} {...select} />}
+    </Field>
+  );
+}
+
+function Year({
+  label,
+  value,
+  problem,
+  onYear,
+}: {
+  label: string;
+  value: number | undefined;
+  problem: Problem | undefined;
+  onYear: (year: number | undefined) => void;
+}) {
+  const [wrong, setWrong] = useState<Problem>();
+  const entry = useEntry();
+  return (
+    <TextField
+      label={label}
+      value={wrong?.given ?? (value === undefined ? undefined : `${value}`)}
+      problem={wrong ?? problem}
+      onCommit={(text) => {
+        const isYear = text === undefined || /^\d{4}$/.test(text);
+        entry.isUnderstood(isYear);
+        setWrong(isYear ? undefined : { field: label, given: text, accepted: "a year, as 1905" });
+        if (isYear) onYear(text === undefined ? undefined : Number(text));
+      }}
+    />
+  );
+}

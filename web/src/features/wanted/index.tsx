@@ -1,0 +1,90 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useRef, useState } from "react";
+import { useNavigate } from "react-router";
+import { api } from "../../api/client";
+import type { Book, KeptWant } from "../../api/types";
+import { useKeys } from "../../keys";
+import { BackOrPrint } from "../../ui/back-or-print";
+import { Failed } from "../../ui/failed";
+import { Key } from "../../ui/key";
+import { useToast } from "../../ui/toasts";
+import { WantForm } from "./form";
+import { Sought } from "./sought";
+
+const WANTED = { queryKey: ["wanted"], queryFn: () => api.wanted() };
+const AGAIN = 1500;
+
+/** The knives one looks for: what one would pay, and how to know each when it is met. */
+export function WantedPage({ book }: { book: Book }) {
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const toast = useToast();
+  const [open, setOpen] = useState<KeptWant | "new">();
+  const opener = useRef<HTMLElement | null>(null);
+  const told = useQuery({
+    ...WANTED,
+    staleTime: 0,
+    refetchInterval: ({ state }) => (state.data && state.data.left > 0 ? AGAIN : false),
+  });
+  const again = () => queries.invalidateQueries({ queryKey: WANTED.queryKey });
+  const onOpen = (want: KeptWant | "new", from: HTMLElement | null) => {
+    opener.current = from;
+    setOpen(want);
+  };
+  useKeys({
+    "+": () => !open && onOpen("new", null),
+    escape: () => !open && navigate("/tray"),
+    p: () => window.print(),
+  });
+  useEffect(() => {
+    document.title = "Wanted \u2013 Snikra";
+  }, []);
+  if (told.isError)
+    return (
+      <Failed what="The wanted list could not be opened." error={told.error} onAgain={() => told.refetch()} />
+    );
+  if (!told.data) return <p className="voice p-6 text-ink3">Opening the wanted list.</p>;
+  const { wants } = told.data;
+  const remove = async (want: KeptWant) => {
+    try {
+      await api.unwant(want.id);
+      toast("It is off the wanted list.", () => api.want(want.id, want.want).then(again));
+    } catch (e) {
+      toast(`It is still on the wanted list. ${(e as Error).message}`);
+    }
+    await again();
+  };
+  return (
+    <main className="px-4 pt-3 pb-8 lg:px-6">
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
+        <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">Wanted</h1>
+        <p className="text-ink2">what I look for, and what I would pay at most</p>
+        <BackOrPrint bench="/tray" to="To the tray" />
+        <button type="button" className="press no-print" onClick={(e) => onOpen("new", e.currentTarget)}>
+          Add one <Key>+</Key>
+        </button>
+      </div>
+      {wants.length === 0 ? (
+        <p className="voice mt-3 max-w-[44rem] text-ink3">
+          Nothing yet. Add a model, a mark or a form you look for; the gaps of a set can be put here from the
+          page of its maker.
+        </p>
+      ) : (
+        <ul className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(min(21rem,100%),1fr))] pt-px pl-px">
+          {wants.map((w) => (
+            <Sought key={w.id} kept={w} book={book} onOpen={onOpen} onRemove={remove} />
+          ))}
+        </ul>
+      )}
+      {open && (
+        <WantForm
+          kept={open === "new" ? undefined : open}
+          book={book}
+          from={opener}
+          onClose={() => setOpen(undefined)}
+          onKept={again}
+        />
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,136 @@
+import { Link } from "react-router";
+import { useByNumber } from "../../api/by-number";
+import type { Book, KeptWant } from "../../api/types";
+import { SmallKnife } from "../../drawing/small-knife";
+import { lengthText, money, percent } from "../../format";
+import { usePreferences } from "../../preferences";
+import { Struck } from "../sets/struck";
+
+/** One knife that is looked for, as a card. */
+export function Sought({
+  kept,
+  book,
+  onOpen,
+  onRemove,
+}: {
+  kept: KeptWant;
+  book: Book;
+  onOpen: (want: KeptWant, from: HTMLElement) => void;
+  onRemove: (want: KeptWant) => void;
+}) {
+  const { want, told, drawn } = kept;
+  const name = nameOf(kept);
+  const { units } = usePreferences();
+  const shown = (said: string, mm: number | undefined) => (mm === undefined ? said : lengthText(mm, units));
+  const grade = book.condition.grades.find((g) => g.id === want.atLeast);
+  return (
+    <li className="-mt-px -ml-px flex break-inside-avoid flex-col border border-rule px-3 pt-2 pb-1.5">
+      <div className="flex items-start justify-between gap-3">
+        <h2 className="min-w-0 font-semibold">{name}</h2>
+        {want.most !== undefined && want.currency && (
+          <p className="num shrink-0">
+            <span className="text-ink2">up to </span>
+            {money(want.most, want.currency)}
+          </p>
+        )}
+      </div>
+      <div className="mt-1 flex items-center gap-4">
+        {drawn && <SmallKnife sketch={drawn} book={book} className="shrink-0 text-ink" />}
+        {told.lines.length > 0 && (
+          <div className="min-w-0">
+            <Struck lines={told.lines} />
+          </div>
+        )}
+        <p className="ml-auto text-right">
+          <span className="num block text-blue">{yearsOf(told)}</span>
+          {grade && <span className="block text-[0.8125rem] text-ink2">{grade.label} or better</span>}
+        </p>
+      </div>
+      {want.note && <p className="mt-1">{want.note}</p>}
+      {told.neighbours.map((n) => (
+        <p key={n.label} className="mt-1 text-[0.8125rem]/[1.125rem] text-ink2">
+          <span className="voice">Not to be taken for </span>
+          {n.label}
+          {n.tells.length > 0 ? ": " : ", which nothing on file tells from it"}
+          {n.tells.map((t, i) => (
+            <span key={t.label}>
+              {i > 0 && "; "}
+              {i === 0 ? t.label.charAt(0).toLowerCase() + t.label.slice(1) : t.label.toLowerCase()}{" "}
+              <span className="text-ink">{shown(t.own, t.ownMm)}</span>, not {shown(t.other, t.otherMm)}
+            </span>
+          ))}
+          .
+        </p>
+      ))}
+      <div className="mt-auto flex flex-wrap items-baseline justify-between gap-x-3 pt-1">
+        <Stand told={told} />
+        <p className="no-print ml-auto flex gap-3">
+          <button
+            type="button"
+            className="min-h-6 underline"
+            aria-label={`Change ${name}`}
+            onClick={(e) => onOpen(kept, e.currentTarget)}
+          >
+            Change
+          </button>
+          <button
+            type="button"
+            className="min-h-6 underline"
+            aria-label={`No longer wanted: ${name}`}
+            onClick={() => onRemove(kept)}
+          >
+            No longer
+          </button>
+        </p>
+      </div>
+    </li>
+  );
+}
+
+/** What it is called: by what is on file, or by what one wrote. */
+export const nameOf = ({ want, told }: KeptWant): string =>
+  [told.maker, told.model ?? told.pattern].filter(Boolean).join(", ") ||
+  want.note ||
+  "What is no longer on file";
+
+function yearsOf({ from, to }: KeptWant["told"]): string {
+  if (from !== undefined && to !== undefined) return from === to ? `${from}` : `${from}\u2013${to}`;
+  if (from !== undefined) return `from ${from}`;
+  return to === undefined ? "" : `to ${to}`;
+}
+
+/** How it stands in the tray. */
+function Stand({ told }: { told: KeptWant["told"] }) {
+  const knives = useByNumber();
+  if (told.stand === "never") return <p className="text-lead">None was made so by what is on file.</p>;
+  if (told.held.length === 0) return <p className="voice text-ink3">Not in the tray.</p>;
+  const said =
+    told.stand === "owned"
+      ? "In the tray: "
+      : told.stand === "better-wanted"
+        ? "A better one than "
+        : told.stand === "against"
+          ? "None was made so by what is on file, yet "
+          : "Perhaps ";
+  return (
+    <p>
+      <span className={told.stand === "owned" ? "" : "voice"}>{said}</span>
+      {told.held.map((h, i) => {
+        const knife = knives.get(h.number);
+        return (
+          <span key={h.number}>
+            {i > 0 && ", "}
+            {knife ? (
+              <Link to={`/bench/${knife.id}`} className="inline-block min-h-6 underline">
+                No. {h.number}
+              </Link>
+            ) : (
+              `No. ${h.number}`
+            )}
+            {told.stand === "perhaps" && `, ${percent(h.chance)} in 100`}
+          </span>
+        );
+      })}
+    </p>
+  );
+}
