@@ -26,6 +26,7 @@ const CollectionPage = lazy(() =>
 );
 const WantedPage = lazy(() => import("./features/wanted").then((m) => ({ default: m.WantedPage })));
 const TogetherPage = lazy(() => import("./features/together").then((m) => ({ default: m.TogetherPage })));
+const QuickPage = lazy(() => import("./features/quick").then((m) => ({ default: m.QuickPage })));
 const KeepingPage = lazy(() => import("./features/keeping").then((m) => ({ default: m.KeepingPage })));
 const JudgementPage = lazy(() =>
   import("./features/makers/judgement").then((m) => ({ default: m.JudgementPage })),
@@ -62,9 +63,10 @@ function Sheet() {
 
   // The same until it was kept: asked for twice because no answer came, it is laid out once.
   const newId = useRef(crypto.randomUUID());
-  const newKnife = async () => {
+  const newKnife = async (begins: { title?: string; note?: string } = {}) => {
     try {
       const knife = await api.add(newId.current, {
+        ...begins,
         blades: [],
         care: [],
         codes: [],
@@ -94,7 +96,8 @@ function Sheet() {
     x: () => navigate("/ledger"),
     k: () => navigate("/keeping"),
     u: () => setUnits(units === "in" ? "mm" : "in"),
-    n: newKnife,
+    n: () => newKnife(),
+    q: () => navigate("/quick"),
     "?": () => setHelp(true),
   });
 
@@ -118,7 +121,7 @@ function Sheet() {
           <Room to="/words" name="Words" shortcut="W" />
         </nav>
         <div className="ml-auto flex items-center gap-4 text-ink2">
-          <button type="button" className="press" onClick={newKnife}>
+          <button type="button" className="press" onClick={() => newKnife()}>
             New knife
           </button>
           <UnitSwitch units={units} onChange={setUnits} />
@@ -142,7 +145,7 @@ function Sheet() {
               <Route path="/bench/:id/story" element={<ProvenanceSheet book={book.data} />} />
               <Route path="/bench/:id/journal" element={<JournalPage book={book.data} />} />
               <Route path="/bench/:id/resembles" element={<Resembles book={book.data} />} />
-              <Route path="/tray" element={<Tray book={book.data} onNew={newKnife} />} />
+              <Route path="/tray" element={<Tray book={book.data} onNew={() => newKnife()} />} />
               <Route path="/makers" element={<Makers />} />
               <Route path="/makers/:id" element={<Makers />} />
               <Route path="/makers/:id/set" element={<SetPage book={book.data} />} />
@@ -150,6 +153,10 @@ function Sheet() {
               <Route path="/collection" element={<CollectionPage book={book.data} />} />
               <Route path="/wanted" element={<WantedPage book={book.data} />} />
               <Route path="/together" element={<TogetherPage book={book.data} />} />
+              <Route
+                path="/quick"
+                element={<QuickPage onBench={(title, note) => newKnife({ title, note })} />}
+              />
               <Route path="/keeping" element={<KeepingPage />} />
               <Route path="/care" element={<CarePage />} />
               <Route path="/sales" element={<SalesPage book={book.data} />} />

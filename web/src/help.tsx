@@ -14,6 +14,7 @@ const KEYS: [string, [string, string][]][] = [
       ["K", "to safe keeping: copies, what was taken out, whether all is as it was"],
       ["W", "to the words of the trade, those of this station first"],
       ["N", "a new knife on the bench"],
+      ["Q", "a quick look at a knife on a stall"],
       ["U", "inches or millimetres"],
       ["?", "this list"],
     ],

@@ -122,6 +122,10 @@ export const api = {
   /** The knives that answer to a search, taken together. */
   collection: (q: string, ticks: string[]) =>
     answered(client.GET("/api/collection", { params: { query: { q, in: ticks } } })),
+  /** What is looked at on a stall. */
+  quick: () => answered(client.GET("/api/quick")),
+  quickLook: (maker: string | undefined, asked: number | undefined, a: string[], signal: AbortSignal) =>
+    answered(client.GET("/api/quick/look", { params: { query: { maker, asked, a } }, signal })),
   wanted: () => answered(client.GET("/api/wanted")),
   want: (id: string, body: Body<"/api/wanted/{id}", "put">) =>
     answered(client.PUT("/api/wanted/{id}", { params: { path: { id } }, body })),

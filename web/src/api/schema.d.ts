@@ -1060,6 +1060,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/quick": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["book"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/quick/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["look_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/price-then": {
         parameters: {
             query?: never;
@@ -1147,7 +1179,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["look_2"];
+        get: operations["look_3"];
         put?: never;
         post?: never;
         delete: operations["letGo"];
@@ -1483,7 +1515,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["book"];
+        get: operations["book_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1499,7 +1531,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["look_3"];
+        get: operations["look_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2775,10 +2807,10 @@ export interface components {
             trust: number;
         };
         Moved: {
-            id: string;
+            id?: string;
             /** Format: int32 */
-            number: number;
-            title: string;
+            number?: number;
+            title?: string;
             shift?: components["schemas"]["Shift"];
             regraded?: components["schemas"]["Regraded"];
         };
@@ -3173,6 +3205,62 @@ export interface components {
             asked: "once" | "each-blade" | "other-blades";
             answers: components["schemas"]["Answer"][];
         };
+        QuickBook: {
+            spread: components["schemas"]["QuickBookRate"];
+            pay: components["schemas"]["QuickBookRate"];
+            drop: components["schemas"]["QuickBookRate"];
+            worthwhile: components["schemas"]["QuickBookRate"];
+            steps: components["schemas"]["QuickBookStep"][];
+            cautions: string[];
+            checks: components["schemas"]["QuickBookCheck"][];
+        };
+        QuickBookAnswer: {
+            id: string;
+            label: string;
+            look: string;
+            /** Format: double */
+            share: number;
+            /** Format: double */
+            worth: number;
+            why: string;
+        };
+        QuickBookCheck: {
+            id: string;
+            label: string;
+            ask: string;
+            byMaker: boolean;
+            /** Format: double */
+            missed: number;
+            answers: components["schemas"]["QuickBookAnswer"][];
+        };
+        QuickBookRate: {
+            /** Format: double */
+            value: number;
+            why: string;
+        };
+        QuickBookStep: {
+            /** Format: double */
+            to?: number;
+            /** Format: double */
+            step: number;
+        };
+        QuickTold: {
+            verdict: components["schemas"]["QuickVerdict"];
+            /** Format: double */
+            ordinary?: number;
+            currency?: string;
+            wanted: components["schemas"]["KeptWant"][];
+        };
+        QuickVerdict: {
+            /** @enum {string} */
+            call: "put-down" | "look-closer" | "buy";
+            /** Format: double */
+            pay?: number;
+            /** Format: double */
+            worth: number;
+            reason?: string;
+            next?: string;
+        };
         Rate: {
             id: string;
             label: string;
@@ -3562,6 +3650,7 @@ export interface components {
             mark: string;
             /** @enum {string} */
             stand: "owned" | "better-wanted" | "perhaps" | "missing" | "never" | "against";
+            gap: boolean;
             /** Format: int32 */
             from: number;
             /** Format: int32 */
@@ -6147,6 +6236,50 @@ export interface operations {
             };
         };
     };
+    book: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["QuickBook"];
+                };
+            };
+        };
+    };
+    look_2: {
+        parameters: {
+            query?: {
+                maker?: string;
+                asked?: number;
+                a?: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["QuickTold"];
+                };
+            };
+        };
+    };
     priceThen: {
         parameters: {
             query: {
@@ -6272,7 +6405,7 @@ export interface operations {
             };
         };
     };
-    look_2: {
+    look_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -6755,7 +6888,7 @@ export interface operations {
             };
         };
     };
-    book: {
+    book_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6775,7 +6908,7 @@ export interface operations {
             };
         };
     };
-    look_3: {
+    look_4: {
         parameters: {
             query?: never;
             header?: never;

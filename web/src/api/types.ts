@@ -87,3 +87,5 @@ export type Portrait = CollectionTold["portrait"];
 export type Alike = CollectionTold["alike"][number];
 export type Want = Schemas["Want"];
 export type KeptWant = Schemas["KeptWant"];
+export type QuickBook = Schemas["QuickBook"];
+export type QuickTold = Schemas["QuickTold"];

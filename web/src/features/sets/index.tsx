@@ -11,7 +11,6 @@ import { Select } from "../../ui/select";
 import { Row, type Shown } from "./row";
 
 const AGAIN = 1500;
-const GAPS = new Set(["missing", "perhaps", "better-wanted"]);
 
 /** All there may be of one maker, model by model and mark by mark, and what of it is in the tray. */
 export function SetPage({ book }: { book: Book }) {
@@ -40,7 +39,7 @@ export function SetPage({ book }: { book: Book }) {
   if (!set.data) return <p className="voice p-6 text-ink3">Laying out the set.</p>;
   const { board, drawn, left } = set.data;
   const shown: Shown = { board, drawn, knives, book };
-  const rows = board.rows.filter((r) => !onlyGaps || r.cells.some((c) => GAPS.has(c.stand)));
+  const rows = board.rows.filter((r) => !onlyGaps || r.cells.some((c) => c.gap));
   return (
     <main className="px-4 pt-3 pb-8 lg:px-6">
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
@@ -93,4 +92,4 @@ export function SetPage({ book }: { book: Book }) {
 }
 
 const only = (row: SetRow, gaps: boolean): SetRow =>
-  gaps ? { ...row, cells: row.cells.filter((c) => GAPS.has(c.stand) || c.stand === "never") } : row;
+  gaps ? { ...row, cells: row.cells.filter((c) => c.gap || c.stand === "never") } : row;

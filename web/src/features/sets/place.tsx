@@ -25,26 +25,24 @@ export function Place({
   const knife = best && shown.knives.get(best.number);
   // A knife of which nothing is told but its mark looks as its model does.
   const drawn = knife?.sketch.frame ? knife.sketch : (sketch ?? knife?.sketch);
-  const isGap = cell.stand === "missing" || cell.stand === "perhaps";
+  const isEmpty = cell.stand === "missing" || cell.stand === "perhaps";
   return (
     <li
-      className={`flex flex-col -mt-px -ml-px border border-rule px-2 pt-1.5 pb-1 ${cell.stand === "against" ? "bg-lead-wash" : isGap ? "" : "bg-lit"}`}
+      className={`flex flex-col -mt-px -ml-px border border-rule px-2 pt-1.5 pb-1 ${cell.stand === "against" ? "bg-lead-wash" : isEmpty ? "" : "bg-lit"}`}
     >
       <Struck lines={mark.lines} />
       {drawn && (
         <SmallKnife
           sketch={drawn}
           book={shown.book}
-          className={`mx-auto mt-1 h-auto w-full max-w-36 text-ink ${isGap ? "opacity-30" : ""}`}
+          className={`mx-auto mt-1 h-auto w-full max-w-36 text-ink ${isEmpty ? "opacity-30" : ""}`}
         />
       )}
       <div className="mt-0.5 flex flex-wrap items-baseline justify-between gap-x-2">
         <span className="num text-[0.78125rem]/4 text-ink2">{span(cell)}</span>
         <Standing cell={cell} knife={knife} />
       </div>
-      {(isGap || cell.stand === "better-wanted") && (
-        <WantIt maker={shown.board.maker} model={model} mark={cell.mark} lines={mark.lines} />
-      )}
+      {cell.gap && <WantIt maker={shown.board.maker} model={model} mark={cell.mark} lines={mark.lines} />}
     </li>
   );
 }

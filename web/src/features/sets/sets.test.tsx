@@ -24,6 +24,7 @@ const TRAY = [
 const cell = (mark: string, stand: string, ...held: [number, number][]) => ({
   mark,
   stand,
+  gap: ["missing", "perhaps", "better-wanted"].includes(stand),
   from: 1890,
   to: 1900,
   held: held.map(([number, chance]) => ({ number, chance })),

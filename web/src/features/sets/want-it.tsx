@@ -43,7 +43,7 @@ export function WantIt({
     <button
       type="button"
       className="no-print mt-auto min-h-6 self-start text-ink2 underline"
-      aria-label={`Want ${[model, lines.join(" ")].filter(Boolean).join(" ")}`}
+      aria-label={`Want it: ${[model, lines.join(" ")].filter(Boolean).join(" ")}`}
       onClick={want}
     >
       Want it

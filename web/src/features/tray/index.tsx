@@ -123,6 +123,9 @@ function Laid({
         <Link to="/wanted" className="inline-block min-h-6 underline">
           Wanted
         </Link>
+        <Link to="/quick" className="inline-block min-h-6 underline">
+          Quick look
+        </Link>
       </SearchLine>
       {search.error && (
         <Failed what="The tray could not be searched." error={search.error} onAgain={search.again} />

@@ -23,7 +23,7 @@ export function SearchLine({
           ref={box}
           type="search"
           aria-label="Search the tray"
-          placeholder="any words: jack, handle bone, before 1930, 3 to 4 in"
+          placeholder="jack, handle bone, before 1930"
           value={search.words}
           maxLength={200}
           onChange={(e) => search.setWords(e.target.value)}

@@ -1,7 +1,7 @@
-import { useQuery } from "@tanstack/react-query";
 import { type RefObject, useRef, useState } from "react";
 import { api, Refused } from "../../api/client";
-import type { Book, KeptWant, OneMaker, Problem, Want } from "../../api/types";
+import { useMakersInUse } from "../../api/makers-in-use";
+import type { Book, KeptWant, Problem, Want } from "../../api/types";
 import { Dialog } from "../../ui/dialog";
 import { Field } from "../../ui/field";
 import { FormEntries, useEntry, useFormEntries } from "../../ui/form-entries";
@@ -159,15 +159,6 @@ function OfMaker({
         onChange={(mark) => set({ mark })}
       />
     </>
-  );
-}
-
-/** By name; of one that several packs tell of, the first. */
-function useMakersInUse(): OneMaker[] {
-  const shelf = useQuery({ queryKey: ["makers"], queryFn: api.makers, staleTime: Number.POSITIVE_INFINITY });
-  const all = (shelf.data?.packs ?? []).filter((p) => p.on).flatMap((p) => p.makers);
-  return [...new Map(all.toReversed().map((m) => [m.id, m])).values()].sort((a, b) =>
-    a.name.localeCompare(b.name),
   );
 }
 

@@ -5,6 +5,7 @@ import { SmallKnife } from "../../drawing/small-knife";
 import { lengthText, money, percent } from "../../format";
 import { usePreferences } from "../../preferences";
 import { Struck } from "../sets/struck";
+import { nameOf } from "./name-of";
 
 /** One knife that is looked for, as a card. */
 export function Sought({
@@ -86,12 +87,6 @@ export function Sought({
     </li>
   );
 }
-
-/** What it is called: by what is on file, or by what one wrote. */
-export const nameOf = ({ want, told }: KeptWant): string =>
-  [told.maker, told.model ?? told.pattern].filter(Boolean).join(", ") ||
-  want.note ||
-  "What is no longer on file";
 
 function yearsOf({ from, to }: KeptWant["told"]): string {
   if (from !== undefined && to !== undefined) return from === to ? `${from}` : `${from}\u2013${to}`;

@@ -95,6 +95,10 @@ class AccessIT {
     page.navigate(app.url("/collection"));
     assertThat(page.getByText("When they were made")).isVisible();
     check(page, "the collection in pictures");
+    page.navigate(app.url("/quick"));
+    page.getByText("Solid and fitted").click();
+    assertThat(page.getByLabel("What to do")).containsText("at most");
+    check(page, "a quick look");
     page.navigate(app.url("/wanted"));
     assertThat(page.getByText("Not to be taken for").first()).isVisible();
     check(page, "wanted");

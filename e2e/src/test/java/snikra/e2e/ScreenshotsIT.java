@@ -62,17 +62,22 @@ class ScreenshotsIT {
           .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(90_000));
       shoot(page, "calibration");
       page.setViewportSize(1280, 800);
-      keeping(app, page);
+      page.navigate(app.url("/collection"));
+      assertThat(page.getByText("Spent and got back")).isVisible();
+      shoot(page, "collection");
+      page.navigate(app.url("/quick"));
+      page.getByLabel("Maker, where it can be read").selectOption("okkerby");
+      page.getByText("Full, as they were ground").click();
+      page.getByText("Solid and fitted").click();
+      assertThat(page.getByLabel("What to do")).containsText("at most");
+      page.evaluate("() => window.scrollTo(0, 0)");
+      shoot(page, "quick-look");
       page.navigate(app.url("/sales"));
       assertThat(page.getByText("Save as a table")).isVisible();
       shoot(page, "sales");
       page.navigate(app.url("/ledger"));
       assertThat(page.getByText("What came, and what is left of it")).isVisible();
       shoot(page, "ledger");
-      page.navigate(app.url("/grading"));
-      page.getByText("Make one of my own like this").first().click();
-      page.getByText("Blades", new Page.GetByTextOptions().setExact(true)).click();
-      shoot(page, "schools");
       bench(app, page, "Sharpened to a sliver", "Condition");
       shoot(page, "bench-condition");
       bench(app, page, "The keeper's plain jack", "Value");
@@ -111,26 +116,6 @@ class ScreenshotsIT {
     page.locator("a[data-knife]").filter(new Locator.FilterOptions().setHasText(knife)).click();
     new BenchPage(page).go(station);
     assertThat(page.getByTestId("opinion")).isVisible();
-  }
-
-  // Two copies, and a knife that was taken out; where they lie on this machine is nobody's
-  // business.
-  private static void keeping(App app, Page page) {
-    page.navigate(app.url("/tray"));
-    page.locator("a[data-knife]").nth(2).press("Delete");
-    page.navigate(app.url("/keeping"));
-    page.getByText("Make a copy now").click();
-    assertThat(page.getByText("asked for")).hasCount(1);
-    assertThat(page.getByText("kept until")).isVisible();
-    page.evaluate(
-        "() => {"
-            + "document.querySelector('main p .font-steel').textContent = '~/snikra-data';"
-            + "document.querySelector('input[maxlength=\"400\"]').value = '~/snikra-data/backups'; }");
-    page.getByText("Check", new Page.GetByTextOptions().setExact(true)).click();
-    assertThat(page.getByText("All is sound")).isVisible();
-    shoot(page, "keeping");
-    page.getByText("Put back").click();
-    assertThat(page.getByText("No knife was taken out")).isVisible();
   }
 
   private static void shoot(Page page, String name) {

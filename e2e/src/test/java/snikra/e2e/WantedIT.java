@@ -72,7 +72,7 @@ class WantedIT {
     Locator gap =
         page.getByRole(
             AriaRole.BUTTON,
-            new Page.GetByRoleOptions().setName("Want 48-2S J. OKKERBY LARKFEN FERRY"));
+            new Page.GetByRoleOptions().setName("Want it: 48-2S J. OKKERBY LARKFEN FERRY"));
     gap.press("Enter");
     assertThat(page.getByText("It is on the wanted list.").first()).isVisible();
     assertThat(gap).hasCount(0);

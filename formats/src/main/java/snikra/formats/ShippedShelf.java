@@ -33,6 +33,7 @@ import snikra.core.pattern.PatternBook;
 import snikra.core.pattern.Pull;
 import snikra.core.pattern.SpringLayout;
 import snikra.core.profile.BladeRoom;
+import snikra.core.quick.QuickBook;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
 import snikra.core.specimen.Specimen;
@@ -58,6 +59,7 @@ public final class ShippedShelf {
           "exchange-rates",
           "label-papers",
           "price-then",
+          "quick-look",
           "table-columns",
           "measures",
           "number-tables",
@@ -117,6 +119,11 @@ public final class ShippedShelf {
   /** The columns of tables. */
   static TableColumns tableColumns() {
     return read("table-columns", TableColumns.class);
+  }
+
+  /** What is looked at on a stall. */
+  public static QuickBook quickBook() {
+    return read("quick-look", QuickBook.class);
   }
 
   /** What prices of other years are today. */

@@ -59,6 +59,7 @@ import snikra.server.phone.PhoneCamera;
 import snikra.server.photos.PhotoNames;
 import snikra.server.photos.PhotoRepository;
 import snikra.server.photos.PhotoService;
+import snikra.server.quick.QuickDesk;
 import snikra.server.reference.FiledStepRepository;
 import snikra.server.reference.GradingRepository;
 import snikra.server.reference.OwnReferences;
@@ -301,6 +302,11 @@ class Wiring {
       Catalogue catalogue,
       PlatformTransactionManager transactions) {
     return new WantedList(wants, desk, catalogue, transactions);
+  }
+
+  @Bean
+  QuickDesk quickDesk(ReferenceDesk desk, WantedList wanted) {
+    return new QuickDesk(desk, wanted);
   }
 
   @Bean

@@ -52,9 +52,10 @@ public record SetBoard(
   /**
    * A place in the set.
    *
+   * @param gap whether something is still to be found for it
    * @param from first year such a knife may be of; of what was never made so, of the mark
    */
-  public record Cell(String mark, Stand stand, int from, int to, List<Held> held) {}
+  public record Cell(String mark, Stand stand, boolean gap, int from, int to, List<Held> held) {}
 
   /** A knife that is in a place, or may be. */
   public record Held(int number, double chance) {}
@@ -73,6 +74,11 @@ public record SetBoard(
 
     /** A knife is held to be what was never made so: it, or what is on file, is not right. */
     AGAINST;
+
+    /** Whether something is still to be found. */
+    public boolean isGap() {
+      return this == BETTER_WANTED || this == PERHAPS || this == MISSING;
+    }
 
     @Override
     public String toString() {
@@ -148,10 +154,12 @@ public record SetBoard(
     for (MarkVariant mark : marks) {
       List<Owned> here = of.stream().filter(k -> mark.id().equals(k.fit().mark())).toList();
       Years years = together(model, mark);
+      Stand stand = stand(here, years != null, from, atLeast);
       cells.add(
           new Cell(
               mark.id(),
-              stand(here, years != null, from, atLeast),
+              stand,
+              stand.isGap(),
               years == null ? mark.from() : years.from(),
               years == null ? mark.to() : years.to(),
               held(here)));

@@ -61,9 +61,9 @@ class SetBoardTest {
     assertThat(empty.marks()).extracting(SetBoard.Column::mark).containsExactly("early", "late");
     assertThat(empty.rows()).extracting(Row::model).containsExactly(null, "12", "7");
     assertThat(cell(empty, "12", "early"))
-        .isEqualTo(new Cell("early", Stand.MISSING, 1890, 1900, List.of()));
+        .isEqualTo(new Cell("early", Stand.MISSING, true, 1890, 1900, List.of()));
     assertThat(cell(empty, "12", "late"))
-        .isEqualTo(new Cell("late", Stand.MISSING, 1901, 1910, List.of()));
+        .isEqualTo(new Cell("late", Stand.MISSING, true, 1901, 1910, List.of()));
     assertThat(cell(empty, "7", "early").stand()).isEqualTo(Stand.NEVER);
     assertThat(empty.possible()).isEqualTo(3);
     assertThat(empty.owned()).isZero();

@@ -54,7 +54,8 @@ class PageController {
         "/years/{year}",
         "/collection",
         "/wanted",
-        "/together"
+        "/together",
+        "/quick"
       })
   ResponseEntity<String> page(HttpServletRequest request) {
     String nonce = (String) request.getAttribute(LocalOnlyFilter.NONCE);

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -48,7 +49,7 @@ public class WantedList {
    * @param drawn how the model or the pattern looks; null where neither is named, or it is no
    *     longer on file
    */
-  record KeptWant(String id, Want want, Sought told, @Nullable Sketch drawn) {}
+  public record KeptWant(String id, Want want, Sought told, @Nullable Sketch drawn) {}
 
   /**
    * All of it.
@@ -59,24 +60,35 @@ public class WantedList {
 
   /** All of it, in the order in which it was first kept. */
   WantedTold all() {
+    return new WantedTold(told(want -> true), catalogue.left());
+  }
+
+  /** What one looks for of a maker. */
+  public List<KeptWant> of(String maker) {
+    return told(want -> maker.equals(want.maker()));
+  }
+
+  private List<KeptWant> told(Predicate<Want> asked) {
     Examiner examiner = desk.examiner();
     List<Card> knives = catalogue.cards(ALL);
     Wants against = against(examiner);
     List<KeptWant> all = new ArrayList<>();
     for (WantEntity kept : wants.findAllByOrderByMadeAtAscIdAsc()) {
-      all.add(told(examiner, against, kept, knives));
+      Want want = Json.mapper().readValue(kept.content(), Want.class);
+      if (asked.test(want)) {
+        all.add(told(examiner, against, kept.id(), want, knives));
+      }
     }
-    return new WantedTold(all, catalogue.left());
+    return all;
   }
 
   private static Wants against(Examiner examiner) {
     return new Wants(examiner.shelf(), examiner.models(), examiner::ofPattern, examiner.thisYear());
   }
 
-  private static KeptWant told(Examiner examiner, Wants against, WantEntity kept, List<Card> all) {
-    Want want = Json.mapper().readValue(kept.content(), Want.class);
-    return new KeptWant(
-        kept.id(), want, against.told(want, all), drawn(examiner, want).orElse(null));
+  private static KeptWant told(
+      Examiner examiner, Wants against, String id, Want want, List<Card> knives) {
+    return new KeptWant(id, want, against.told(want, knives), drawn(examiner, want).orElse(null));
   }
 
   private static Optional<Sketch> drawn(Examiner examiner, Want want) {
@@ -96,23 +108,21 @@ public class WantedList {
       throw new InvalidInput(problems);
     }
     String content = Json.mapper().writeValueAsString(want);
-    WantEntity kept =
-        transaction.execute(
-            status -> {
-              WantEntity there = wants.findById(id.toString()).orElse(null);
-              if (there == null && wants.count() >= MOST) {
-                throw new InvalidInput(
-                    List.of(
-                        new Problem(
-                            "id", id.toString(), "at most " + MOST + " are kept: let go of one")));
-              }
-              if (there == null) {
-                return wants.save(new WantEntity(id.toString(), content, Instant.now()));
-              }
-              there.setContent(content);
-              return wants.save(there);
-            });
-    return told(examiner, against, kept, catalogue.cards(ALL));
+    transaction.executeWithoutResult(
+        status -> {
+          WantEntity there = wants.findById(id.toString()).orElse(null);
+          if (there != null) {
+            there.setContent(content);
+          } else if (wants.count() < MOST) {
+            wants.save(new WantEntity(id.toString(), content, Instant.now()));
+          } else {
+            throw new InvalidInput(
+                List.of(
+                    new Problem(
+                        "id", id.toString(), "at most " + MOST + " are kept: let go of one")));
+          }
+        });
+    return told(examiner, against, id.toString(), want, catalogue.cards(ALL));
   }
 
   /** Lets go of one; kept again under its id it is there again. */

@@ -1,0 +1,49 @@
+package snikra.server.quick;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import snikra.core.quick.QuickBook;
+
+/** {@code /api/quick}: a quick look at a stall. */
+@RestController
+@RequestMapping("/api/quick")
+class QuickController {
+  private final QuickDesk desk;
+
+  QuickController(QuickDesk desk) {
+    this.desk = desk;
+  }
+
+  /** What is looked at, in the order of the hand. */
+  @GetMapping
+  QuickBook book() {
+    return desk.book();
+  }
+
+  /**
+   * What the looks taken so far come to.
+   *
+   * @param maker id of one on file; left out where it is not known
+   * @param asked what the seller asks, in the money of the answer
+   * @param a looks taken, as check:answer
+   */
+  @GetMapping("/look")
+  QuickDesk.QuickTold look(
+      @RequestParam(required = false) @Nullable String maker,
+      @RequestParam(required = false) @Nullable Double asked,
+      @RequestParam(defaultValue = "") List<String> a) {
+    Map<String, String> answers = new LinkedHashMap<>();
+    for (String one : a) {
+      int colon = one.indexOf(':');
+      answers.put(
+          colon < 0 ? one : one.substring(0, colon), colon < 0 ? "" : one.substring(colon + 1));
+    }
+    return desk.look(maker, asked, answers);
+  }
+}

@@ -1,0 +1,103 @@
+package snikra.server.quick;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import snikra.core.examination.Examiner;
+import snikra.core.examination.Problem;
+import snikra.core.quick.QuickBook;
+import snikra.core.quick.QuickLook;
+import snikra.core.quick.QuickVerdict;
+import snikra.core.reference.Maker;
+import snikra.core.reference.MarkVariant;
+import snikra.core.specimen.Specimen;
+import snikra.formats.InvalidInput;
+import snikra.formats.Json;
+import snikra.formats.ShippedShelf;
+import snikra.formats.SpecimenFormat;
+import snikra.server.reference.ReferenceDesk;
+import snikra.server.wanted.WantedList;
+
+/** A quick look, with what the sales book and the wanted list say of the maker. */
+public class QuickDesk {
+  private final QuickBook book = ShippedShelf.quickBook();
+  private final QuickLook look = new QuickLook(book);
+  private final ReferenceDesk desk;
+  private final WantedList wanted;
+
+  public QuickDesk(ReferenceDesk desk, WantedList wanted) {
+    this.desk = desk;
+    this.wanted = wanted;
+  }
+
+  /**
+   * What a quick look comes to.
+   *
+   * @param ordinary what an ordinary knife brings by the sales book, of the maker where it is
+   *     named; null where nothing is known
+   * @param currency of all amounts; null where no price is known
+   * @param wanted what one looks for of this maker
+   */
+  record QuickTold(
+      QuickVerdict verdict,
+      @Nullable Double ordinary,
+      @Nullable String currency,
+      List<WantedList.KeptWant> wanted) {}
+
+  /** What is looked at. */
+  QuickBook book() {
+    return book;
+  }
+
+  /**
+   * Looks.
+   *
+   * @param maker id of one on file; null where it is not known
+   * @param asked what the seller asks, in the money of the answer
+   */
+  QuickTold look(@Nullable String maker, @Nullable Double asked, Map<String, String> answers) {
+    List<Problem> problems = look.problems(answers);
+    if (!problems.isEmpty()) {
+      throw new InvalidInput(problems);
+    }
+    if (asked != null && !(asked >= 0)) {
+      throw new InvalidInput(List.of(new Problem("asked", "" + asked, "must be 0 or more")));
+    }
+    Examiner examiner = desk.examiner();
+    Maker named =
+        maker == null
+            ? null
+            : examiner
+                .shelf()
+                .maker(maker)
+                .orElseThrow(
+                    () ->
+                        new InvalidInput(
+                            List.of(new Problem("maker", maker, "must be a maker on file"))));
+    Examiner.Summary usual = examiner.summarise(usual(examiner, named));
+    Double ordinary = usual.middle() == null ? null : usual.middle().doubleValue();
+    return new QuickTold(
+        look.look(answers, ordinary, named != null, asked),
+        ordinary,
+        usual.currency(),
+        maker == null ? List.of() : wanted.of(maker));
+  }
+
+  // A knife of which nothing is known but the mark its maker used longest.
+  private static Specimen usual(Examiner examiner, @Nullable Maker maker) {
+    List<String> lines =
+        maker == null
+            ? List.of()
+            : maker.marks().stream()
+                .max(Comparator.comparingInt(m -> m.to() - m.from()))
+                .map(MarkVariant::lines)
+                .orElse(List.of());
+    List<Map<String, Object>> marks =
+        lines.isEmpty()
+            ? List.of()
+            : List.of(Map.of("blade", 1, "face", "mark", "state", "read", "lines", lines));
+    return SpecimenFormat.read(
+        Json.mapper().writeValueAsString(Map.of("marks", marks)), examiner.shelf());
+  }
+}

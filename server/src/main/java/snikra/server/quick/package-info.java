@@ -1,0 +1,5 @@
+/** A quick look at a stall. */
+@NullMarked
+package snikra.server.quick;
+
+import org.jspecify.annotations.NullMarked;
