@@ -106,7 +106,7 @@ class SheetIT {
 
   @Test
   void howFarToTrustTheVerdictsIsShown() {
-    try (App app = App.startWithExamples(data);
+    try (App app = App.lasting(data, "--demo");
         Chromium chromium = new Chromium()) {
       Page page = chromium.page(1280, 800);
       page.navigate(app.url("/makers"));
