@@ -124,8 +124,18 @@ export const api = {
     answered(client.GET("/api/collection", { params: { query: { q, in: ticks } } })),
   /** What is looked at on a stall. */
   quick: () => answered(client.GET("/api/quick")),
-  quickLook: (maker: string | undefined, asked: number | undefined, a: string[], signal: AbortSignal) =>
-    answered(client.GET("/api/quick/look", { params: { query: { maker, asked, a } }, signal })),
+  quickLook: (
+    maker: string | undefined,
+    asked: { amount: number; currency: string | undefined } | undefined,
+    a: string[],
+    signal: AbortSignal,
+  ) =>
+    answered(
+      client.GET("/api/quick/look", {
+        params: { query: { maker, asked: asked?.amount, money: asked?.currency, a } },
+        signal,
+      }),
+    ),
   wanted: () => answered(client.GET("/api/wanted")),
   want: (id: string, body: Body<"/api/wanted/{id}", "put">) =>
     answered(client.PUT("/api/wanted/{id}", { params: { path: { id } }, body })),

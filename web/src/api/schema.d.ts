@@ -6261,6 +6261,7 @@ export interface operations {
             query?: {
                 maker?: string;
                 asked?: number;
+                money?: string;
                 a?: string[];
             };
             header?: never;

@@ -35,7 +35,7 @@ export function ToastProvider({ children }: { children: ReactNode }) {
             onOpenChange={(open) => !open && setNotes((all) => all.filter((o) => o.id !== n.id))}
             className="flex items-center gap-4 border border-ink bg-ink px-4 py-2 text-paper"
           >
-            <Toast.Description>{n.text}</Toast.Description>
+            <Toast.Description className="grow">{n.text}</Toast.Description>
             {n.undo && (
               <Toast.Action asChild altText="Undo">
                 <button
@@ -52,7 +52,8 @@ export function ToastProvider({ children }: { children: ReactNode }) {
             </Toast.Close>
           </Toast.Root>
         ))}
-        <Toast.Viewport className="fixed bottom-4 left-1/2 z-40 flex w-max max-w-[94vw] -translate-x-1/2 flex-col gap-2" />
+        {/* Of one width, so that a way back does not slide from under the pointer when a longer note goes. */}
+        <Toast.Viewport className="fixed bottom-4 left-1/2 z-40 flex w-[min(30rem,94vw)] -translate-x-1/2 flex-col gap-2" />
       </Toast.Provider>
     </Context>
   );

@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, render, screen, within } from "@testing-library/react";
+import { cleanup, render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { MemoryRouter } from "react-router";
 import { afterEach, expect, test, vi } from "vitest";
@@ -100,6 +100,24 @@ test("a running one is stopped and taken up again where it was", async () => {
   expect(run).toHaveBeenLastCalledWith("one", false);
   await userEvent.click(await screen.findByRole("button", { name: "Go on" }));
   expect(run).toHaveBeenLastCalledWith("one", true);
+});
+
+test("an answer asked for before it was stopped does not set it going again", async () => {
+  const running = progress({ state: "running", done: 3, moving: 1, most: [] });
+  let late: (told: TrialProgress) => void = () => {};
+  const asked = vi.spyOn(api, "trial").mockReturnValue(
+    new Promise((done) => {
+      late = done;
+    }),
+  );
+  vi.spyOn(api, "runTrial").mockResolvedValue({ ...running, state: "stopped" });
+  show(async () => running);
+  await waitFor(() => expect(asked).toHaveBeenCalled());
+  await userEvent.click(await screen.findByRole("button", { name: "Stop" }));
+  await screen.findByRole("button", { name: "Go on" });
+  late(running);
+  await new Promise((moment) => setTimeout(moment, 50));
+  expect(screen.getByRole("button", { name: "Go on" })).toBeDefined();
 });
 
 test("begun once, told why where it cannot be, and tried again when asked", async () => {

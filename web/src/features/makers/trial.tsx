@@ -24,7 +24,11 @@ export function Trial({ begin }: { begin: () => Promise<TrialProgress> }) {
   });
   const run = useMutation({
     mutationFn: (running: boolean) => api.runTrial(id as string, running),
-    onSuccess: (progress) => queries.setQueryData(key, progress),
+    onSuccess: async (progress) => {
+      // What was asked before it was pressed is older than this answer, though it may come later.
+      await queries.cancelQueries({ queryKey: key });
+      queries.setQueryData(key, progress);
+    },
   });
   useEffect(() => {
     if (!started.current) begun.mutate();

@@ -1,14 +1,14 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
-import { api } from "../../api/client";
+import { api, Refused } from "../../api/client";
 import { useMakersInUse } from "../../api/makers-in-use";
 import type { QuickBook } from "../../api/types";
 import { useKeys } from "../../keys";
 import { Failed } from "../../ui/failed";
 import { Field } from "../../ui/field";
 import { Select } from "../../ui/select";
-import { TextField } from "../../ui/text-field";
+import { MoneyEntry } from "../bench/stations/money-entry";
 import { Check } from "./check";
 import { Told } from "./told";
 
@@ -39,8 +39,7 @@ function Look({
 }) {
   const makers = useMakersInUse();
   const [maker, setMaker] = useState<string>();
-  const [asked, setAsked] = useState<number>();
-  const [wrong, setWrong] = useState<string>();
+  const [asked, setAsked] = useState<{ amount: number; currency: string | undefined }>();
   const [answers, setAnswers] = useState<Record<string, string>>({});
   const list = useRef<HTMLOListElement>(null);
   const taken = Object.entries(answers).map(([check, answer]) => `${check}:${answer}`);
@@ -49,6 +48,8 @@ function Look({
     queryFn: ({ signal }) => api.quickLook(maker, asked, taken, signal),
     placeholderData: keepPreviousData,
   });
+  const problem =
+    told.error instanceof Refused ? told.error.problems.find((p) => p.field === "asked") : undefined;
   const checks = book.checks.filter((c) => !(c.byMaker && maker));
   const answer = (check: string, given: string | undefined) =>
     setAnswers(({ [check]: _, ...rest }) => (given ? { ...rest, [check]: given } : rest));
@@ -62,7 +63,6 @@ function Look({
     setMaker(undefined);
     setAsked(undefined);
     setAnswers({});
-    setWrong(undefined);
     window.scrollTo({ top: 0 });
   };
   const chosen = makers.find((m) => m.id === maker);
@@ -85,7 +85,7 @@ function Look({
         <div className="max-lg:sticky max-lg:top-0 max-lg:z-10 max-lg:-mx-4 max-lg:border-b max-lg:border-ink max-lg:bg-paper max-lg:px-4 lg:order-2">
           <Told
             told={told.data}
-            error={told.error}
+            error={problem ? null : told.error}
             onAgain={() => told.refetch()}
             checks={checks}
             onBench={toBench}
@@ -104,16 +104,14 @@ function Look({
                 />
               )}
             </Field>
-            <TextField
-              label={`They ask${told.data?.currency ? `, in ${told.data.currency}` : ""}`}
-              value={wrong ?? (asked === undefined ? undefined : `${asked}`)}
-              problem={wrong ? { field: "asked", given: wrong, accepted: "an amount, as 45" } : undefined}
-              onCommit={(text) => {
-                const amount = text === undefined ? undefined : Number(text.replace(",", "."));
-                const isAmount = amount === undefined || (Number.isFinite(amount) && amount >= 0);
-                setWrong(isAmount ? undefined : text);
-                setAsked(isAmount ? amount : undefined);
-              }}
+            <MoneyEntry
+              label="They ask"
+              amount={asked?.amount}
+              currency={asked?.currency}
+              problem={problem}
+              onChange={(amount, currency) =>
+                setAsked(amount === undefined ? undefined : { amount, currency })
+              }
             />
           </div>
           <ol ref={list} className="mt-3">

@@ -4,7 +4,7 @@ import { cleanup, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
-import { api } from "../../api/client";
+import { api, Refused } from "../../api/client";
 import type { QuickTold } from "../../api/types";
 import { PreferencesProvider } from "../../preferences";
 import { QuickPage } from ".";
@@ -102,13 +102,18 @@ it("leaves out the look a maker on file answers, and names what is wanted of it"
   await waitFor(() => expect(lastAsked()).toEqual(["thrale", undefined, []]));
 });
 
-it("says what is no amount, and asks with none", async () => {
+it("has what is asked read as money, and says what cannot be read or compared", async () => {
+  const money = vi.spyOn(api, "money").mockResolvedValue({ amount: 1250, currency: "GBP" } as never);
   const user = show();
-  await user.type(await screen.findByLabelText(/They ask/), "lots{Enter}");
-  expect(screen.getByText("lots: an amount, as 45.")).toBeDefined();
-  await user.clear(screen.getByLabelText(/They ask/));
-  await user.type(screen.getByLabelText(/They ask/), "12,50{Enter}");
-  await waitFor(() => expect(lastAsked()).toEqual([undefined, 12.5, []]));
+  await user.type(await screen.findByLabelText("They ask"), "1,250{Enter}");
+  expect(money).toHaveBeenCalledWith("1,250");
+  await waitFor(() => expect(lastAsked()).toEqual([undefined, { amount: 1250, currency: "GBP" }, []]));
+  const problems = [{ field: "asked", given: "5 USD", accepted: "must be in GBP, as the sales book" }];
+  vi.mocked(api.quickLook).mockRejectedValue(Object.assign(Object.create(Refused.prototype), { problems }));
+  money.mockResolvedValue({ amount: 5, currency: "USD" } as never);
+  await user.clear(screen.getByLabelText("They ask"));
+  await user.type(screen.getByLabelText("They ask"), "5 USD{Enter}");
+  expect(await screen.findByText("5 USD: must be in GBP, as the sales book.")).toBeDefined();
 });
 
 it("lays it on the bench with what was seen, and begins the next with nothing", async () => {

@@ -23,7 +23,7 @@ const PX_TO_MM = 3.78;
 export function TogetherPage({ book }: { book: Book }) {
   const navigate = useNavigate();
   const [query, setQuery] = useSearchParams();
-  const ids = query.getAll("of");
+  const ids = useMemo(() => query.getAll("of"), [query]);
   const tray = useQuery({ queryKey: ["tray"], queryFn: () => api.tray() });
   const knives = useMemo(
     () =>

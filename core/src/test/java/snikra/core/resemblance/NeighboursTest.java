@@ -32,13 +32,16 @@ class NeighboursTest {
     return new Lookalike(id, id, "thrale", "pen", 1900, 1910, List.of(tells));
   }
 
-  private static final Lookalike OWN =
-      model(
-          "own",
-          shows("cover", "bone", 0.9),
-          shows("shield", "bar", 0.7),
-          shows("spacer", "brass", 0.8),
-          shows(Traits.NUMBER, "12", 0.9));
+  private static Lookalike bone(String id, String number) {
+    return model(
+        id,
+        shows("cover", "bone", 0.9),
+        shows("shield", "bar", 0.7),
+        shows("spacer", "brass", 0.8),
+        shows(Traits.NUMBER, number, 0.9));
+  }
+
+  private static final Lookalike OWN = bone("own", "12");
 
   // Every way in which one answer can be had: the oracle for what is left to all others too.
   @Property(tries = 300)
@@ -100,14 +103,7 @@ class NeighboursTest {
 
   @Test
   void aNumberDoesNotMakeTwoModelsUnlike() {
-    Lookalike other =
-        model(
-            "other",
-            shows("cover", "bone", 0.9),
-            shows("shield", "bar", 0.7),
-            shows("spacer", "brass", 0.8),
-            shows(Traits.NUMBER, "40", 0.9));
-    Neighbour only = Neighbours.of(OWN, List.of(other), 5).get(0);
+    Neighbour only = Neighbours.of(OWN, List.of(bone("other", "40")), 5).get(0);
     assertThat(only.difference()).isZero();
     assertThat(only.tells()).extracting(Apart::trait).containsExactly(Traits.NUMBER);
   }
@@ -116,8 +112,8 @@ class NeighboursTest {
   void ofTooFewLooksNothingIsSaidAndNoMoreAreToldThanAsked() {
     Lookalike little = model("little", shows("cover", "bone", 0.9), shows("shield", "bar", 0.7));
     assertThat(Neighbours.of(OWN, List.of(little), 5)).isEmpty();
-    Lookalike twin = model("twin", OWN.tells().toArray(ModelTell[]::new));
-    Lookalike another = model("another", OWN.tells().toArray(ModelTell[]::new));
+    Lookalike twin = bone("twin", "12");
+    Lookalike another = bone("another", "12");
     assertThat(Neighbours.of(OWN, List.of(twin, another), 1))
         .extracting(n -> n.model().id())
         .containsExactly("another");

@@ -30,13 +30,16 @@ class QuickController {
    * What the looks taken so far come to.
    *
    * @param maker id of one on file; left out where it is not known
-   * @param asked what the seller asks, in the money of the answer
+   * @param asked what the seller asks
+   * @param money in which it is asked, three letters by ISO 4217; that of the sales book where it
+   *     is left out
    * @param a looks taken, as check:answer
    */
   @GetMapping("/look")
   QuickDesk.QuickTold look(
       @RequestParam(required = false) @Nullable String maker,
       @RequestParam(required = false) @Nullable Double asked,
+      @RequestParam(required = false) @Nullable String money,
       @RequestParam(defaultValue = "") List<String> a) {
     Map<String, String> answers = new LinkedHashMap<>();
     for (String one : a) {
@@ -44,6 +47,6 @@ class QuickController {
       answers.put(
           colon < 0 ? one : one.substring(0, colon), colon < 0 ? "" : one.substring(colon + 1));
     }
-    return desk.look(maker, asked, answers);
+    return desk.look(maker, asked, money, answers);
   }
 }

@@ -54,9 +54,14 @@ public class QuickDesk {
    * Looks.
    *
    * @param maker id of one on file; null where it is not known
-   * @param asked what the seller asks, in the money of the answer
+   * @param asked what the seller asks
+   * @param money in which it is asked; null for that of the sales book
    */
-  QuickTold look(@Nullable String maker, @Nullable Double asked, Map<String, String> answers) {
+  QuickTold look(
+      @Nullable String maker,
+      @Nullable Double asked,
+      @Nullable String money,
+      Map<String, String> answers) {
     List<Problem> problems = look.problems(answers);
     if (!problems.isEmpty()) {
       throw new InvalidInput(problems);
@@ -76,12 +81,25 @@ public class QuickDesk {
                         new InvalidInput(
                             List.of(new Problem("maker", maker, "must be a maker on file"))));
     Examiner.Summary usual = examiner.summarise(usual(examiner, named));
+    if (asked != null && money != null && usual.currency() != null) {
+      requireSame(asked, money, usual.currency());
+    }
     Double ordinary = usual.middle() == null ? null : usual.middle().doubleValue();
     return new QuickTold(
         look.look(answers, ordinary, named != null, asked),
         ordinary,
         usual.currency(),
         maker == null ? List.of() : wanted.of(maker));
+  }
+
+  // What money is worth changes daily: a price in another is not guessed at.
+  private static void requireSame(double asked, String money, String currency) {
+    if (!money.equals(currency)) {
+      throw new InvalidInput(
+          List.of(
+              new Problem(
+                  "asked", asked + " " + money, "must be in " + currency + ", as the sales book")));
+    }
   }
 
   // A knife of which nothing is known but the mark its maker used longest.

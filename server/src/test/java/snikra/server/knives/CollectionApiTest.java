@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
-import snikra.formats.SpecimenFormat;
+import snikra.server.Samples;
 import snikra.server.TestApp;
 import snikra.server.reference.ReferenceDesk;
 
@@ -28,13 +28,9 @@ class CollectionApiTest {
   }
 
   private SavedKnife stockman(String handle) {
-    return knives.add(
-        SpecimenFormat.read(
-            """
-            {"number":"33-3C","seen":{"handle_material":{"value":"%s","sureness":"sure"}},
-             "marks":[{"blade":1,"face":"mark","state":"read","lines":["OKKERBY","KNIFE CO.","LARKFEN FERRY"]}]}"""
-                .formatted(handle),
-            desk.examiner().shelf()));
+    String seen =
+        "\"number\":\"33-3C\",\"seen\":{\"handle_material\":{\"value\":\"%s\",\"sureness\":\"sure\"}}";
+    return knives.add(Samples.okkerby(desk, seen.formatted(handle)));
   }
 
   private ResultActions collection(String query) throws Exception {

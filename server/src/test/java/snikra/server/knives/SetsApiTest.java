@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
-import snikra.formats.SpecimenFormat;
+import snikra.server.Samples;
 import snikra.server.TestApp;
 import snikra.server.reference.ReferenceDesk;
 
@@ -33,13 +33,8 @@ class SetsApiTest {
   }
 
   private SavedKnife stockman(String number) {
-    return knives.add(
-        SpecimenFormat.read(
-            """
-            {"number":"%s","marks":[{"blade":1,"face":"mark","state":"read","lines":["OKKERBY","KNIFE CO.","LARKFEN FERRY"]}],
-             "condition":{"blade-wear":"half"}}"""
-                .formatted(number),
-            desk.examiner().shelf()));
+    String fields = "\"number\":\"%s\",\"condition\":{\"blade-wear\":\"half\"}".formatted(number);
+    return knives.add(Samples.okkerby(desk, fields));
   }
 
   private ResultActions set(String query) throws Exception {

@@ -67,6 +67,10 @@ class QuickApiTest {
         .andExpect(jsonPath("$.verdict.pay").value(greaterThan(0.0)))
         .andExpect(jsonPath("$.currency").value("GBP"));
     look(good + "&asked=1").andExpect(jsonPath("$.verdict.call").value("buy"));
+    look(good + "&asked=1&money=GBP").andExpect(jsonPath("$.verdict.call").value("buy"));
+    look(good + "&asked=1&money=USD")
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("asked"));
     look(good + "&asked=5000").andExpect(jsonPath("$.verdict.call").value("put-down"));
   }
 

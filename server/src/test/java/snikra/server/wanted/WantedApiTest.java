@@ -17,7 +17,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.http.MediaType;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
-import snikra.formats.SpecimenFormat;
+import snikra.server.Samples;
 import snikra.server.TestApp;
 import snikra.server.knives.KnifeService;
 import snikra.server.reference.ReferenceDesk;
@@ -73,12 +73,7 @@ class WantedApiTest {
   @Test
   void aKnifeInTheTrayAnswersUntilItIsTakenOut() throws Exception {
     keep(UUID.randomUUID(), STOCKMAN);
-    var knife =
-        knives.add(
-            SpecimenFormat.read(
-                """
-                {"number":"33-3C","marks":[{"blade":1,"face":"mark","state":"read","lines":["OKKERBY","KNIFE CO.","LARKFEN FERRY"]}]}""",
-                desk.examiner().shelf()));
+    var knife = knives.add(Samples.okkerby(desk, "\"number\":\"33-3C\""));
     all()
         .andExpect(jsonPath("$.wants[0].told.stand").value("owned"))
         .andExpect(jsonPath("$.wants[0].told.held[*].number").value(contains(knife.number())));
