@@ -86,6 +86,7 @@ function Look({
           <Told
             told={told.data}
             error={problem ? null : told.error}
+            isAskedWrong={problem !== undefined}
             onAgain={() => told.refetch()}
             checks={checks}
             onBench={toBench}

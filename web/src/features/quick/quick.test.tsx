@@ -114,6 +114,7 @@ it("has what is asked read as money, and says what cannot be read or compared", 
   await user.clear(screen.getByLabelText("They ask"));
   await user.type(screen.getByLabelText("They ask"), "5 USD{Enter}");
   expect(await screen.findByText("5 USD: must be in GBP, as the sales book.")).toBeDefined();
+  expect(screen.getByRole("status").textContent).toBe("What they ask cannot be compared yet.");
 });
 
 it("lays it on the bench with what was seen, and begins the next with nothing", async () => {

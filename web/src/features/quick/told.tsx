@@ -9,19 +9,26 @@ import { nameOf } from "../wanted/name-of";
 export function Told({
   told,
   error,
+  isAskedWrong,
   onAgain,
   checks,
   onBench,
 }: {
   told: QuickTold | undefined;
   error: Error | null;
+  isAskedWrong: boolean;
   onAgain: () => void;
   checks: QuickBook["checks"];
   onBench: () => Promise<void>;
 }) {
   const [isBusy, setBusy] = useState(false);
   if (error) return <Failed what="That could not be worked out." error={error} onAgain={onAgain} />;
-  if (!told) return <p className="voice py-2 text-ink3">Nothing looked at yet.</p>;
+  if (!told)
+    return (
+      <p className="voice py-2 text-ink3" role="status">
+        {isAskedWrong ? "What they ask cannot be compared yet." : "Nothing looked at yet."}
+      </p>
+    );
   const { verdict, currency, ordinary, wanted } = told;
   const next = checks.find((c) => c.id === verdict.next);
   return (

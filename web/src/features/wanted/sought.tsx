@@ -47,7 +47,7 @@ export function Sought({
           {grade && <span className="block text-[0.8125rem] text-ink2">{grade.label} or better</span>}
         </p>
       </div>
-      {want.note && <p className="mt-1">{want.note}</p>}
+      {want.note && want.note !== name && <p className="mt-1">{want.note}</p>}
       {told.neighbours.map((n) => (
         <p key={n.label} className="mt-1 text-[0.8125rem]/[1.125rem] text-ink2">
           <span className="voice">Not to be taken for </span>

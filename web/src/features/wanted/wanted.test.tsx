@@ -117,6 +117,12 @@ it.each([
   expect((await screen.findByRole("link", { name: "No. 7" })).getAttribute("href")).toBe("/bench/seven");
 });
 
+it("says a note that is all there is once", async () => {
+  wants = [kept({ maker: undefined, model: undefined }, { note: "Anything green" })];
+  show();
+  expect(await screen.findAllByText("Anything green")).toHaveLength(1);
+});
+
 it("says that none was made so", async () => {
   wants = [kept({ stand: "never" })];
   show();

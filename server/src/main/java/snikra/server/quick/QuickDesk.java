@@ -1,5 +1,6 @@
 package snikra.server.quick;
 
+import java.math.BigDecimal;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -95,10 +96,11 @@ public class QuickDesk {
   // What money is worth changes daily: a price in another is not guessed at.
   private static void requireSame(double asked, String money, String currency) {
     if (!money.equals(currency)) {
+      String given = BigDecimal.valueOf(asked).stripTrailingZeros().toPlainString();
       throw new InvalidInput(
           List.of(
               new Problem(
-                  "asked", asked + " " + money, "must be in " + currency + ", as the sales book")));
+                  "asked", given + " " + money, "must be in " + currency + ", as the sales book")));
     }
   }
 

@@ -68,9 +68,10 @@ class QuickApiTest {
         .andExpect(jsonPath("$.currency").value("GBP"));
     look(good + "&asked=1").andExpect(jsonPath("$.verdict.call").value("buy"));
     look(good + "&asked=1&money=GBP").andExpect(jsonPath("$.verdict.call").value("buy"));
-    look(good + "&asked=1&money=USD")
+    look(good + "&asked=1250&money=USD")
         .andExpect(status().isBadRequest())
-        .andExpect(jsonPath("$.problems[0].field").value("asked"));
+        .andExpect(jsonPath("$.problems[0].field").value("asked"))
+        .andExpect(jsonPath("$.problems[0].given").value("1250 USD"));
     look(good + "&asked=5000").andExpect(jsonPath("$.verdict.call").value("put-down"));
   }
 
