@@ -122,6 +122,9 @@ export const api = {
   /** The knives that answer to a search, taken together. */
   collection: (q: string, ticks: string[]) =>
     answered(client.GET("/api/collection", { params: { query: { q, in: ticks } } })),
+  /** What was found, leaf by leaf, for a catalogue on paper. */
+  leaves: (q: string, ticks: string[]) =>
+    answered(client.GET("/api/knives/leaves", { params: { query: { q, in: ticks } } })),
   /** What is looked at on a stall. */
   quick: () => answered(client.GET("/api/quick")),
   quickLook: (

@@ -1380,6 +1380,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/knives/leaves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["leaves"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/knives/found.xml": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lido"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/knives/found.json": {
         parameters: {
             query?: never;
@@ -2625,11 +2657,27 @@ export interface components {
             /** Format: double */
             down: number;
         };
+        Leaf: {
+            knife: components["schemas"]["TrayEntry"];
+            country?: string;
+            handle?: string;
+            /** Format: int32 */
+            blades?: number;
+            mark?: string;
+            stamped?: string;
+            note?: string;
+            photo?: string;
+        };
         Learned: {
             feature: string;
             label: string;
             before?: string;
             after?: string;
+        };
+        Leaves: {
+            leaves: components["schemas"]["Leaf"][];
+            /** Format: int32 */
+            found: number;
         };
         LedgerEntry: {
             /** @enum {string} */
@@ -6709,6 +6757,54 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SearchTold"];
+                };
+            };
+        };
+    };
+    leaves: {
+        parameters: {
+            query?: {
+                q?: string;
+                /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
+                in?: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Leaves"];
+                };
+            };
+        };
+    };
+    lido: {
+        parameters: {
+            query?: {
+                q?: string;
+                /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
+                in?: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/xml": string;
                 };
             };
         };

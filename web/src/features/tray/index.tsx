@@ -205,6 +205,12 @@ function SaveAs({ search }: { search: Search }) {
       <a className="block min-h-6 underline" download href={`/api/knives/found.json?${search.asked}`}>
         All that was seen, as JSON
       </a>
+      <a className="block min-h-6 underline" download href={`/api/knives/found.xml?${search.asked}`}>
+        Records for a museum, as LIDO
+      </a>
+      <Link className="block min-h-6 underline" to={`/catalogue?${search.asked}`}>
+        A catalogue, to print
+      </Link>
       <Link className="block min-h-6 underline" to={`/schedules?${search.asked}`}>
         A schedule for an insurer or an estate
       </Link>

@@ -107,7 +107,8 @@ public final class KnivesList {
     return told;
   }
 
-  private static @Nullable String handle(Specimen knife, ReferenceShelf shelf) {
+  /** The handle in words; null where it was not looked at. */
+  public static @Nullable String handle(Specimen knife, ReferenceShelf shelf) {
     String value = Seen.valueOf(knife.seen().get(Names.HANDLE));
     return shelf
         .clues()
@@ -117,7 +118,8 @@ public final class KnivesList {
         .orElse(null);
   }
 
-  private static @Nullable String mark(Specimen knife) {
+  /** The first mark that was read, its lines one after the other; null where none was. */
+  public static @Nullable String mark(Specimen knife) {
     return knife.marks().stream()
         .filter(face -> !face.lines().isEmpty())
         .findFirst()

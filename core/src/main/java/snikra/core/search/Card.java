@@ -2,6 +2,7 @@ package snikra.core.search;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import snikra.core.sets.Fit;
 
@@ -43,6 +44,13 @@ public record Card(
   /** The card of a knife that cannot be read: it is found by its number alone. */
   public static Card unread(int number) {
     return new Card(number, List.of(), Map.of(), 0, List.of(), null, null, null, null, List.of());
+  }
+
+  /** Its first value of a facet, where anything is known. */
+  public Optional<String> known(Facet facet) {
+    return facets.getOrDefault(facet, List.of()).stream()
+        .filter(value -> !value.equals(NOT_KNOWN))
+        .findFirst();
   }
 
   /** How likely it was made from one year to another, both included; within a decade evenly. */

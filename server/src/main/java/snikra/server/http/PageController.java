@@ -54,6 +54,7 @@ class PageController {
         "/years/{year}",
         "/collection",
         "/wanted",
+        "/catalogue",
         "/together",
         "/quick"
       })

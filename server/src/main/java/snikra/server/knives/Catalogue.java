@@ -17,7 +17,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
-import java.util.function.BiConsumer;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -30,9 +30,11 @@ import snikra.core.examination.Examiner;
 import snikra.core.examination.Sketch;
 import snikra.core.examination.Verdict;
 import snikra.core.search.Card;
+import snikra.core.search.Facet;
 import snikra.core.search.Found;
 import snikra.core.specimen.Specimen;
 import snikra.formats.Json;
+import snikra.formats.KnivesList;
 import snikra.formats.SpecimenFormat;
 import snikra.formats.UnreadableKnife;
 import snikra.server.reference.Verdicts;
@@ -278,8 +280,41 @@ public class Catalogue implements AutoCloseable {
     return knives.standing().stream().collect(Collectors.toMap(Standing::number, Standing::id));
   }
 
+  /**
+   * A knife that was found, as it is kept and as it is told.
+   *
+   * @param text the knife as it is kept
+   * @param row as it lies in the tray
+   * @param index as it is found
+   */
+  public record Shown(String id, int number, String text, String row, String index) {
+    /** What was seen of it. */
+    public Specimen knife() {
+      return SpecimenFormat.readKept(text);
+    }
+
+    /** How it lies in the tray. */
+    public TrayEntry entry() {
+      return Json.mapper().readValue(row, TrayEntry.class);
+    }
+
+    /** What it is found by. */
+    public Card card() {
+      return Json.mapper().readValue(index, Card.class);
+    }
+
+    /** As it stands in a list; none where it cannot be read. */
+    public Optional<KnivesList.Listed> listed() {
+      return Optional.ofNullable(entry().summary())
+          .map(
+              summary ->
+                  new KnivesList.Listed(
+                      number, knife(), summary, card().known(Facet.COUNTRY).orElse(null)));
+    }
+  }
+
   /** Goes over the knives that answer to a search, each with what was worked out of it. */
-  void eachFound(FoundBy by, BiConsumer<KnifeEntity, CatalogueRow> each) {
+  public void eachFound(FoundBy by, Consumer<Shown> each) {
     List<CatalogueRow> found = finder.rows(find(by));
     for (int from = 0; from < found.size(); from += KEPT_TOGETHER) {
       List<CatalogueRow> some = found.subList(from, Math.min(found.size(), from + KEPT_TOGETHER));
@@ -289,8 +324,13 @@ public class Catalogue implements AutoCloseable {
           .forEach(k -> there.put(k.id(), k));
       some.stream()
           .filter(r -> there.containsKey(r.knifeId()))
-          .forEach(r -> each.accept(there.get(r.knifeId()), r));
+          .map(r -> shown(there.get(r.knifeId()), r))
+          .forEach(each);
     }
+  }
+
+  private static Shown shown(KnifeEntity knife, CatalogueRow row) {
+    return new Shown(knife.id(), knife.number(), knife.specimen(), row.entry(), row.card());
   }
 
   /** Keeps what was worked out, a good many rows at a time. */

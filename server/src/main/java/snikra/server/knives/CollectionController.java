@@ -3,7 +3,6 @@ package snikra.server.knives;
 import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
-import java.util.Objects;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -45,8 +44,7 @@ class CollectionController {
   CollectionTold collection(
       @RequestParam(defaultValue = "") String q,
       @Parameter(hidden = true) HttpServletRequest request) {
-    String[] ticked = Objects.requireNonNullElse(request.getParameterValues("in"), new String[0]);
-    List<Card> cards = catalogue.cards(FoundBy.of(q, ticked));
+    List<Card> cards = catalogue.cards(FoundBy.asked(q, request));
     List<Alike> alike = Alike.among(cards, Alike.From.of(desk.examiner().shelf().judgement()));
     return new CollectionTold(
         Portrait.of(cards),

@@ -1,10 +1,12 @@
 package snikra.server.knives;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import snikra.core.examination.Problem;
 import snikra.core.search.Facet;
@@ -19,6 +21,15 @@ import snikra.formats.InvalidInput;
 public record FoundBy(String words, Map<Facet, Set<String>> ticked) {
   static final int MOST_LETTERS = 200;
   static final int MOST_TICKED = 100;
+
+  /**
+   * As a request asks for it, by what it ticks as {@code in}.
+   *
+   * @throws InvalidInput when it is too much, or a facet is not known
+   */
+  public static FoundBy asked(String words, HttpServletRequest request) {
+    return of(words, Objects.requireNonNullElse(request.getParameterValues("in"), new String[0]));
+  }
 
   /**
    * As it was asked for.

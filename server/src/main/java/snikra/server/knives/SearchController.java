@@ -4,8 +4,6 @@ import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
-import java.util.Optional;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -13,15 +11,12 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import snikra.core.search.Card;
 import snikra.core.search.Condition;
 import snikra.core.search.Facet;
 import snikra.core.search.Found;
 import snikra.core.search.Meaning;
 import snikra.core.search.Phrase;
-import snikra.formats.Json;
 import snikra.formats.KnivesList;
-import snikra.formats.SpecimenFormat;
 import snikra.server.reference.ReferenceDesk;
 
 /** {@code GET /api/knives/search}: knives by plain words and by what they have in common. */
@@ -72,7 +67,7 @@ class SearchController {
   SearchTold search(
       @RequestParam(defaultValue = "") String q,
       @Parameter(hidden = true) HttpServletRequest request) {
-    Found found = catalogue.find(by(q, request));
+    Found found = catalogue.find(FoundBy.asked(q, request));
     return new SearchTold(
         found.phrases().stream().map(Understood::of).toList(),
         found.hits(),
@@ -89,26 +84,9 @@ class SearchController {
       @RequestParam(defaultValue = "") String q,
       @Parameter(hidden = true) HttpServletRequest request) {
     List<KnivesList.Listed> all = new ArrayList<>();
-    catalogue.eachFound(by(q, request), (knife, row) -> listed(knife, row).ifPresent(all::add));
+    catalogue.eachFound(FoundBy.asked(q, request), knife -> knife.listed().ifPresent(all::add));
     return saved("knives.csv", "text/csv;charset=UTF-8")
         .body(KnivesList.write(desk.examiner().shelf(), all));
-  }
-
-  private static Optional<KnivesList.Listed> listed(KnifeEntity knife, CatalogueRow row) {
-    TrayEntry entry = Json.mapper().readValue(row.entry(), TrayEntry.class);
-    if (entry.summary() == null) {
-      return Optional.empty();
-    }
-    Card card = Json.mapper().readValue(row.card(), Card.class);
-    return Optional.of(
-        new KnivesList.Listed(
-            knife.number(),
-            SpecimenFormat.readKept(knife.specimen()),
-            entry.summary(),
-            card.facets().getOrDefault(Facet.COUNTRY, List.of()).stream()
-                .filter(country -> !country.equals(Card.NOT_KNOWN))
-                .findFirst()
-                .orElse(null)));
   }
 
   /** What was found as it is kept, to save: all that was seen of each, by the schema of a knife. */
@@ -119,11 +97,11 @@ class SearchController {
       @Parameter(hidden = true) HttpServletRequest request) {
     List<String> all = new ArrayList<>();
     catalogue.eachFound(
-        by(q, request),
-        (knife, row) ->
+        FoundBy.asked(q, request),
+        knife ->
             all.add(
                 "{\"id\":\"%s\",\"number\":%d,\"specimen\":%s}"
-                    .formatted(knife.id(), knife.number(), knife.specimen())));
+                    .formatted(knife.id(), knife.number(), knife.text())));
     return saved("knives.json", MediaType.APPLICATION_JSON_VALUE)
         .body("[" + String.join(",\n", all) + "]");
   }
@@ -134,10 +112,5 @@ class SearchController {
             HttpHeaders.CONTENT_DISPOSITION,
             ContentDisposition.attachment().filename(file).build().toString())
         .contentType(MediaType.parseMediaType(type));
-  }
-
-  private static FoundBy by(String q, HttpServletRequest request) {
-    return FoundBy.of(
-        q, Objects.requireNonNullElse(request.getParameterValues("in"), new String[0]));
   }
 }

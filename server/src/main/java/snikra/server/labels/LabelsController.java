@@ -3,7 +3,6 @@ package snikra.server.labels;
 import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
-import java.util.Objects;
 import java.util.stream.Collectors;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -63,9 +62,10 @@ class LabelsController {
     if (skip < 0 || skip >= on.perSheet()) {
       throw refused("skip", "" + skip, "must be from 0 to " + (on.perSheet() - 1));
     }
-    String[] in = Objects.requireNonNullElse(request.getParameterValues("in"), new String[0]);
     List<TrayEntry> found =
-        catalogue.entries(FoundBy.of(q, in)).stream().filter(e -> e.summary() != null).toList();
+        catalogue.entries(FoundBy.asked(q, request)).stream()
+            .filter(e -> e.summary() != null)
+            .toList();
     if (found.isEmpty() || found.size() > MOST) {
       throw refused(
           "q",

@@ -1,6 +1,7 @@
 package snikra.server.photos;
 
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.repository.ListCrudRepository;
@@ -10,6 +11,9 @@ public interface PhotoRepository extends ListCrudRepository<PhotoEntity, String>
 
   /** All of one knife that are there. */
   List<PhotoEntity> findByKnifeIdAndTakenAwayAtIsNullOrderByAddedAt(String knifeId);
+
+  /** All of several knives that are there. */
+  List<PhotoEntity> findByKnifeIdInAndTakenAwayAtIsNullOrderByAddedAt(Collection<String> knives);
 
   /** One that is there. */
   Optional<PhotoEntity> findByIdAndTakenAwayAtIsNull(String id);

@@ -9,9 +9,12 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -83,6 +86,20 @@ public class PhotoService {
     return photos.findByKnifeIdAndTakenAwayAtIsNullOrderByAddedAt(knife).stream()
         .map(PhotoEntity::shown)
         .toList();
+  }
+
+  /** The photograph that shows each of these knives best: its mark side, or the first there is. */
+  public Map<String, Photo> likenesses(Collection<String> knives) {
+    Map<String, Photo> best = new HashMap<>();
+    for (PhotoEntity photo : photos.findByKnifeIdInAndTakenAwayAtIsNullOrderByAddedAt(knives)) {
+      best.merge(photo.knifeId(), photo.shown(), PhotoService::better);
+    }
+    return best;
+  }
+
+  private static Photo better(Photo first, Photo next) {
+    boolean isSide = next.role() == PhotoRole.MARK_SIDE && first.role() != PhotoRole.MARK_SIDE;
+    return isSide ? next : first;
   }
 
   /** Keeps a photograph. When this returns it is on the disk. */

@@ -4,10 +4,10 @@ import java.math.BigDecimal;
 import java.text.NumberFormat;
 import java.time.format.DateTimeFormatter;
 import java.time.format.FormatStyle;
-import java.util.ArrayList;
 import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -16,7 +16,6 @@ import snikra.core.value.Schedule;
 import snikra.server.paper.Paper;
 import snikra.server.photos.LostPhotograph;
 import snikra.server.photos.Photo;
-import snikra.server.photos.PhotoRole;
 import snikra.server.photos.PhotoService;
 
 /** Sets a schedule on paper. */
@@ -50,6 +49,8 @@ public class SchedulePaper {
 
   byte[] of(Schedule schedule, Locale locale) {
     DateTimeFormatter day = DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG).withLocale(locale);
+    Map<String, Photo> likeness =
+        photos.likenesses(schedule.lines().stream().map(Schedule.Line::knife).toList());
     SetSchedule set =
         new SetSchedule(
             schedule.basis() == Schedule.Basis.INSURANCE
@@ -58,7 +59,7 @@ public class SchedulePaper {
             schedule.title(),
             day.format(schedule.asOf()),
             schedule.method(),
-            schedule.lines().stream().map(l -> line(l, locale)).toList(),
+            schedule.lines().stream().map(l -> line(l, likeness.get(l.knife()), locale)).toList(),
             schedule.totals().entrySet().stream()
                 .map(t -> money(t.getValue(), t.getKey(), locale))
                 .toList(),
@@ -72,7 +73,7 @@ public class SchedulePaper {
         : knives == 1 ? "One knife has no amount." : knives + " knives have no amount.";
   }
 
-  private SetLine line(Schedule.Line line, Locale locale) {
+  private SetLine line(Schedule.Line line, @Nullable Photo photo, Locale locale) {
     String about =
         Stream.of(line.maker(), line.made(), line.grade(), line.box())
             .filter(Objects::nonNull)
@@ -92,25 +93,19 @@ public class SchedulePaper {
                     line.counted(),
                     line.counted() == 1 ? "sale" : "sales")
             : "no sale of a like knife",
-        picture(line.knife()));
+        picture(photo));
   }
 
-  private @Nullable String picture(String knife) {
-    List<Photo> all = new ArrayList<>(photos.of(knife));
-    all.sort((a, b) -> Boolean.compare(isNotSide(a), isNotSide(b)));
-    if (all.isEmpty()) {
+  private @Nullable String picture(@Nullable Photo photo) {
+    if (photo == null) {
       return null;
     }
     try {
-      PhotoService.Content small = photos.content(all.get(0).id(), PhotoService.Copy.THUMBNAIL);
+      PhotoService.Content small = photos.content(photo.id(), PhotoService.Copy.THUMBNAIL);
       return Paper.picture(small.mediaType(), small.bytes());
     } catch (LostPhotograph e) {
       return null;
     }
-  }
-
-  private static boolean isNotSide(Photo photo) {
-    return photo.role() != PhotoRole.MARK_SIDE;
   }
 
   private static String money(BigDecimal amount, String currency, Locale locale) {

@@ -5,7 +5,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
@@ -74,8 +73,7 @@ class SchedulesController {
       throw refused("title", title.length() + " letters", "at most " + LONGEST_TITLE);
     }
     String said = title == null || title.isBlank() ? null : title.strip();
-    String[] in = Objects.requireNonNullElse(request.getParameterValues("in"), new String[0]);
-    return schedules.make(id.toString(), basis(basis), said, FoundBy.of(q, in));
+    return schedules.make(id.toString(), basis(basis), said, FoundBy.asked(q, request));
   }
 
   private static Schedule.Basis basis(String name) {

@@ -1,0 +1,260 @@
+package snikra.formats;
+
+import java.io.StringWriter;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javax.xml.stream.XMLOutputFactory;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamWriter;
+import snikra.core.dating.Span;
+import snikra.core.examination.Examiner;
+import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.Specimen;
+
+/**
+ * Writes knives as records for museums, in LIDO 1.1. What was seen stands as measurement, material
+ * and inscription; who made it and when as an event with its doubt in words. What was paid, and who
+ * had it, is not written.
+ */
+public final class LidoRecords {
+  private static final String LIDO = "http://www.lido-schema.org";
+  private static final String SCHEMA = "http://www.w3.org/2001/XMLSchema-instance";
+  private static final String XML = "http://www.w3.org/XML/1998/namespace";
+  private static final String SOURCE = "Snikra";
+  private static final double CENT = 100;
+
+  private final XMLStreamWriter out;
+  private final ReferenceShelf shelf;
+
+  private LidoRecords(XMLStreamWriter out, ReferenceShelf shelf) {
+    this.out = out;
+    this.shelf = shelf;
+  }
+
+  /**
+   * A knife as it is kept.
+   *
+   * @param listed its number in the tray stands as its inventory number
+   */
+  public record Kept(String id, KnivesList.Listed listed) {
+    private Specimen knife() {
+      return listed.knife();
+    }
+
+    private Examiner.Summary summary() {
+      return listed.summary();
+    }
+  }
+
+  /** All of them, one record each. */
+  public static String write(ReferenceShelf shelf, List<Kept> knives) {
+    StringWriter text = new StringWriter();
+    try {
+      XMLStreamWriter out = XMLOutputFactory.newFactory().createXMLStreamWriter(text);
+      new LidoRecords(out, shelf).all(knives);
+      out.close();
+    } catch (XMLStreamException e) {
+      throw new IllegalStateException(e);
+    }
+    return text.toString();
+  }
+
+  /** What stands within an element. */
+  private interface Within {
+    void write() throws XMLStreamException;
+  }
+
+  private void all(List<Kept> knives) throws XMLStreamException {
+    out.writeStartDocument("UTF-8", "1.0");
+    out.setPrefix("lido", LIDO);
+    out.writeStartElement(LIDO, "lidoWrap");
+    out.writeNamespace("lido", LIDO);
+    out.writeNamespace("xsi", SCHEMA);
+    out.writeAttribute(
+        "xsi", SCHEMA, "schemaLocation", LIDO + " " + LIDO + "/schema/v1.1/lido-v1.1.xsd");
+    for (Kept knife : knives) {
+      within("lido", () -> one(knife));
+    }
+    out.writeEndElement();
+    out.writeEndDocument();
+  }
+
+  private void one(Kept kept) throws XMLStreamException {
+    typed("lidoRecID", "local", kept.id());
+    inEnglish(
+        "descriptiveMetadata",
+        () -> {
+          within("objectClassificationWrap", () -> classified(kept));
+          within("objectIdentificationWrap", () -> identified(kept));
+          within("eventWrap", () -> within("eventSet", () -> within("event", () -> made(kept))));
+        });
+    inEnglish(
+        "administrativeMetadata",
+        () ->
+            within(
+                "recordWrap",
+                () -> {
+                  typed("recordID", "local", kept.id());
+                  within("recordType", () -> text("term", "single object"));
+                  within(
+                      "recordSource",
+                      () -> within("legalBodyName", () -> text("appellationValue", SOURCE)));
+                }));
+  }
+
+  private void classified(Kept kept) throws XMLStreamException {
+    within(
+        "objectWorkTypeWrap",
+        () -> within("objectWorkType", () -> text("term", "slip-joint pocket knife")));
+    within(
+        "classificationWrap",
+        () -> {
+          for (String name : names(kept.summary())) {
+            within("classification", () -> text("term", name));
+          }
+        });
+  }
+
+  private static List<String> names(Examiner.Summary summary) {
+    return Stream.of(summary.title(), summary.tradeTitle()).distinct().toList();
+  }
+
+  private void identified(Kept kept) throws XMLStreamException {
+    Specimen knife = kept.knife();
+    String title = knife.title() == null ? kept.summary().title() : knife.title();
+    within("titleWrap", () -> within("titleSet", () -> text("appellationValue", title)));
+    inscriptions(knife);
+    within(
+        "repositoryWrap",
+        () ->
+            within(
+                "repositorySet",
+                () -> typed("workID", "inventory number", "" + kept.listed().number())));
+    String note = knife.note();
+    if (note != null && !note.isBlank()) {
+      within(
+          "objectDescriptionWrap",
+          () -> within("objectDescriptionSet", () -> text("descriptiveNoteValue", note)));
+    }
+    if (knife.closedLength() != null) {
+      within(
+          "objectMeasurementsWrap", () -> within("objectMeasurementsSet", () -> measured(knife)));
+    }
+  }
+
+  private void inscriptions(Specimen knife) throws XMLStreamException {
+    List<String> read =
+        knife.marks().stream()
+            .filter(face -> !face.lines().isEmpty())
+            .map(face -> String.join(" / ", face.lines()))
+            .toList();
+    if (read.isEmpty()) {
+      return;
+    }
+    within(
+        "inscriptionsWrap",
+        () -> {
+          for (String lines : read) {
+            within("inscriptions", () -> text("inscriptionTranscription", lines));
+          }
+        });
+  }
+
+  private void measured(Specimen knife) throws XMLStreamException {
+    text("displayObjectMeasurements", "closed " + knife.closedLength().written());
+    within(
+        "objectMeasurements",
+        () ->
+            within(
+                "measurementSet",
+                () -> {
+                  text("measurementType", "length, closed");
+                  text("measurementUnit", "mm");
+                  text("measurementValue", hundredths(knife.closedLength().mm()));
+                }));
+  }
+
+  private void made(Kept kept) throws XMLStreamException {
+    within("eventType", () -> text("term", "Production"));
+    String maker = kept.summary().maker();
+    if (maker != null) {
+      within(
+          "eventActor",
+          () -> {
+            text("displayActorInRole", maker + " (maker)");
+            within(
+                "actorInRole",
+                () -> {
+                  within(
+                      "actor", () -> within("nameActorSet", () -> text("appellationValue", maker)));
+                  within("roleActor", () -> text("term", "maker"));
+                });
+          });
+    }
+    Span span = kept.summary().span();
+    if (span != null) {
+      within("eventDate", () -> dated(span));
+    }
+    if (kept.listed().country() != null) {
+      within("eventPlace", () -> text("displayPlace", kept.listed().country()));
+    }
+    String handle = KnivesList.handle(kept.knife(), shelf);
+    if (handle != null) {
+      within("eventMaterialsTech", () -> text("displayMaterialsTech", "handle: " + handle));
+    }
+  }
+
+  private void dated(Span span) throws XMLStreamException {
+    text(
+        "displayDate",
+        "%s (%d chances in 100)".formatted(span.written(), Math.round(CENT * span.share())));
+    within(
+        "date",
+        () -> {
+          text("earliestDate", "" + span.from());
+          text("latestDate", "" + span.to());
+        });
+  }
+
+  private static String hundredths(double mm) {
+    return String.format(Locale.ROOT, "%.2f", mm);
+  }
+
+  private void within(String name, Within rest) throws XMLStreamException {
+    out.writeStartElement(LIDO, name);
+    rest.write();
+    out.writeEndElement();
+  }
+
+  private void inEnglish(String name, Within rest) throws XMLStreamException {
+    out.writeStartElement(LIDO, name);
+    out.writeAttribute("xml", XML, "lang", "en");
+    rest.write();
+    out.writeEndElement();
+  }
+
+  private void typed(String name, String type, String text) throws XMLStreamException {
+    out.writeStartElement(LIDO, name);
+    out.writeAttribute("lido", LIDO, "type", type);
+    out.writeCharacters(legal(text));
+    out.writeEndElement();
+  }
+
+  private void text(String name, String text) throws XMLStreamException {
+    out.writeStartElement(LIDO, name);
+    out.writeCharacters(legal(text));
+    out.writeEndElement();
+  }
+
+  // A control character that stands in a note has no place in XML.
+  private static String legal(String text) {
+    return text.codePoints()
+        .filter(c -> c >= ' ' || c == '\n' || c == '\t')
+        .filter(c -> c < Character.MIN_SURROGATE || c > Character.MAX_SURROGATE)
+        .filter(c -> c != '\ufffe' && c != '\uffff')
+        .mapToObj(Character::toString)
+        .collect(Collectors.joining());
+  }
+}
