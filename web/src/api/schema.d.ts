@@ -2049,6 +2049,7 @@ export interface components {
             alike: components["schemas"]["Alike"][];
             /** Format: int32 */
             groups: number;
+            looks: components["schemas"]["Lookout"][];
             /** Format: int32 */
             left: number;
         };
@@ -2725,6 +2726,11 @@ export interface components {
             kept: number;
             /** Format: int32 */
             next?: number;
+        };
+        Lookout: {
+            /** Format: int32 */
+            number: number;
+            look: components["schemas"]["DatingVerdictNextLook"];
         };
         Lot: {
             entry: string;
@@ -3682,6 +3688,25 @@ export interface components {
                 [key: string]: number;
             };
         };
+        Series: {
+            id: string;
+            label: string;
+            places: components["schemas"]["SeriesPlace"][];
+            /** Format: int32 */
+            owned: number;
+        };
+        SeriesPlace: {
+            value: string;
+            label: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            /** @enum {string} */
+            stand: "owned" | "better-wanted" | "perhaps" | "missing" | "never" | "against";
+            gap: boolean;
+            held: components["schemas"]["SetBoardHeld"][];
+        };
         SetBoard: {
             maker: string;
             name: string;
@@ -3693,6 +3718,11 @@ export interface components {
             possible: number;
             /** Format: int32 */
             better: number;
+        };
+        SetBoardBetween: {
+            before: string;
+            after: string;
+            held: components["schemas"]["SetBoardHeld"];
         };
         SetBoardCell: {
             mark: string;
@@ -3729,6 +3759,7 @@ export interface components {
             to: number;
             cells: components["schemas"]["SetBoardCell"][];
             unread: components["schemas"]["SetBoardHeld"][];
+            between: components["schemas"]["SetBoardBetween"][];
         };
         SetCount: {
             maker: string;
@@ -3740,6 +3771,7 @@ export interface components {
         };
         SetShown: {
             board: components["schemas"]["SetBoard"];
+            series: components["schemas"]["Series"][];
             drawn: {
                 [key: string]: components["schemas"]["Sketch"];
             };
@@ -3823,6 +3855,8 @@ export interface components {
         SoughtNeighbour: {
             label: string;
             tells: components["schemas"]["SoughtTell"][];
+            otherSaid?: string;
+            ownSaid?: string;
         };
         SoughtTell: {
             label: string;
@@ -4236,6 +4270,7 @@ export interface components {
             most?: number;
             currency?: string;
             note?: string;
+            set?: string;
         };
         WantedTold: {
             wants: components["schemas"]["KeptWant"][];

@@ -1,7 +1,8 @@
 import type { Dating } from "../../api/types";
 import { sentence } from "../../format";
 
-const TROUBLE = {
+/** What a look takes, in words. */
+export const TROUBLE = {
   glance: "",
   loupe: "with a loupe",
   measure: "to be measured",

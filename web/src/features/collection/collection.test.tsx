@@ -40,6 +40,16 @@ const TOLD = {
     },
   ],
   groups: 3,
+  looks: [
+    {
+      number: 8,
+      look: { feature: "shield", station: "handle", label: "the shield", trouble: "glance", bits: 0.8 },
+    },
+    {
+      number: 7,
+      look: { feature: "pins", station: "frame", label: "the pins", trouble: "loupe", bits: 0.4 },
+    },
+  ],
   left: 0,
 } as unknown as CollectionTold;
 
@@ -104,6 +114,17 @@ it("names what is there twice and lays it side by side", async () => {
   const way = await screen.findByText("Lay both side by side");
   expect(way.getAttribute("href")).toBe("/together?of=knife-7&of=knife-8");
   expect(screen.getByText(/2 more of these are not shown/)).toBeDefined();
+});
+
+it("leads to the looks that would tell most, each at its station", async () => {
+  show();
+  const look = await screen.findByText("The shield");
+  await waitFor(() => expect(look.closest("a")?.getAttribute("href")).toBe("/bench/knife-8?at=handle"));
+  expect(screen.getByText("with a loupe")).toBeDefined();
+  vi.mocked(api.collection).mockResolvedValue({ ...TOLD, looks: [] } as never);
+  cleanup();
+  show();
+  expect(await screen.findByText(/Nothing more that can be seen/)).toBeDefined();
 });
 
 it("shows years in which something was spent or came back, of the whole collection alone", async () => {

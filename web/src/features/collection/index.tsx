@@ -8,6 +8,7 @@ import { BackOrPrint } from "../../ui/back-or-print";
 import { Failed } from "../../ui/failed";
 import { Decades } from "./decades";
 import { Kinds } from "./kinds";
+import { LookedAtNext } from "./looked-at-next";
 import { MoreThanOne } from "./more-than-one";
 import { Spent } from "./spent";
 
@@ -38,7 +39,7 @@ export function CollectionPage({ book }: { book: Book }) {
       <Failed what="The collection could not be counted." error={told.error} onAgain={() => told.refetch()} />
     );
   if (!told.data) return <p className="voice p-6 text-ink3">Counting the collection.</p>;
-  const { portrait, alike, groups, left } = told.data;
+  const { portrait, alike, groups, looks, left } = told.data;
   return (
     <main className="px-4 pt-3 pb-8 lg:px-6">
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
@@ -67,8 +68,11 @@ export function CollectionPage({ book }: { book: Book }) {
           <Decades portrait={portrait} asked={query} />
           <Kinds portrait={portrait} asked={query} />
           <div className="mt-6 grid gap-x-8 gap-y-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-            <MoreThanOne alike={alike} groups={groups} book={book} />
-            {!isAsking && <Spent />}
+            <div className="grid min-w-0 content-start gap-y-6">
+              <MoreThanOne alike={alike} groups={groups} book={book} />
+              {!isAsking && <Spent />}
+            </div>
+            <LookedAtNext looks={looks} />
           </div>
         </>
       )}

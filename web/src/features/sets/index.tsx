@@ -9,6 +9,7 @@ import { BackOrPrint } from "../../ui/back-or-print";
 import { Failed } from "../../ui/failed";
 import { Select } from "../../ui/select";
 import { Row, type Shown } from "./row";
+import { Series } from "./series";
 
 const AGAIN = 1500;
 
@@ -37,8 +38,9 @@ export function SetPage({ book }: { book: Book }) {
   if (set.isError)
     return <Failed what="The set could not be laid out." error={set.error} onAgain={() => set.refetch()} />;
   if (!set.data) return <p className="voice p-6 text-ink3">Laying out the set.</p>;
-  const { board, drawn, left } = set.data;
+  const { board, series, drawn, left } = set.data;
   const shown: Shown = { board, drawn, knives, book };
+  const inSeries = series.some((s) => s.places.some((p) => !onlyGaps || p.gap));
   const rows = board.rows.filter((r) => !onlyGaps || r.cells.some((c) => c.gap));
   return (
     <main className="px-4 pt-3 pb-8 lg:px-6">
@@ -83,10 +85,20 @@ export function SetPage({ book }: { book: Book }) {
           </p>
         )}
       </div>
-      {rows.length === 0 && <p className="voice mt-4 text-ink3">No gap is left.</p>}
+      {rows.length === 0 && !inSeries && <p className="voice mt-4 text-ink3">No gap is left.</p>}
       {rows.map((row) => (
         <Row key={`${row.model} ${row.from}`} row={only(row, onlyGaps)} shown={shown} />
       ))}
+      {inSeries && (
+        <section aria-labelledby="series-name" className="mt-6">
+          <h2 id="series-name" className="border-b border-ink text-[1.25rem]/7">
+            What they changed over the years
+          </h2>
+          {series.map((s) => (
+            <Series key={s.id} series={s} onlyGaps={onlyGaps} knives={knives} />
+          ))}
+        </section>
+      )}
     </main>
   );
 }

@@ -1,4 +1,5 @@
 import type { Book, ReadableEntry, SetCell, SetColumn, SetRow, SetShown } from "../../api/types";
+import { percent } from "../../format";
 import { Place } from "./place";
 
 export interface Shown extends Pick<SetShown, "board" | "drawn"> {
@@ -45,6 +46,14 @@ export function Row({ row, shown }: { row: SetRow; shown: Shown }) {
           Of its mark nothing is read: {row.unread.map((h) => `No. ${h.number}`).join(", ")}.
         </p>
       )}
+      {row.between.map((b) => (
+        <p key={`${b.held.number} ${b.after}`} className="mt-1 text-ink2">
+          No. {b.held.number} is of the time between{" "}
+          <span className="font-steel">{marks.get(b.before)?.lines.join(" ")}</span> and{" "}
+          <span className="font-steel">{marks.get(b.after)?.lines.join(" ")}</span>: one of both,{" "}
+          {percent(b.held.chance)} in 100, and neither alone.
+        </p>
+      ))}
       {never.length > 0 && (
         <details className="mt-1 text-[0.78125rem]/4 text-ink2">
           <summary className="min-h-6 cursor-pointer">

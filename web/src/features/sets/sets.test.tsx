@@ -48,6 +48,7 @@ const SET = {
         to: 1930,
         cells: [cell("a", "owned", [7, 0.9], [8, 0.6]), cell("b", "perhaps", [8, 0.34])],
         unread: [],
+        between: [{ before: "a", after: "b", held: { number: 9, chance: 0.86 } }],
       },
       {
         model: "12",
@@ -57,6 +58,7 @@ const SET = {
         to: 1900,
         cells: [cell("a", "better-wanted", [7, 0.9]), cell("b", "never")],
         unread: [{ number: 8, chance: 0.7 }],
+        between: [],
       },
       {
         model: "13",
@@ -66,9 +68,28 @@ const SET = {
         to: 1900,
         cells: [cell("a", "owned", [7, 0.9]), cell("b", "against", [8, 0.8])],
         unread: [],
+        between: [],
       },
     ],
   },
+  series: [
+    {
+      id: "shield",
+      label: "Shield",
+      owned: 1,
+      places: [
+        { ...cell("", "owned", [7, 0.9], [8, 0.6]), value: "oval", label: "Oval" },
+        { ...cell("", "perhaps", [8, 0.34]), value: "bar", label: "Bar" },
+        { ...cell("", "missing"), value: "bolt", label: "Bolt" },
+      ],
+    },
+    {
+      id: "handle",
+      label: "Handle",
+      owned: 1,
+      places: [{ ...cell("", "owned", [7, 0.9]), value: "bone", label: "Bone" }],
+    },
+  ],
   drawn: {},
   left: 1,
 } as unknown as SetShown;
@@ -120,6 +141,22 @@ it("shows gaps alone by a key, and all again", async () => {
   expect(any.getAllByRole("listitem")).toHaveLength(1);
   await userEvent.click(screen.getByRole("button", { name: "Only gaps" }));
   expect(screen.getByRole("region", { name: "13, Jack" })).toBeTruthy();
+});
+
+it("shows what was changed over the years, and a knife of a time of change between its marks", async () => {
+  laidOut();
+  const any = within(await screen.findByRole("region", { name: /Any knife/ }));
+  expect(any.getByText(/No\. 9 is of the time between/).textContent).toMatch(
+    /between THRALE and THRALE WINDOVER: one of both, 86 in 100/,
+  );
+  const shields = within(screen.getByRole("region", { name: "Shield" }));
+  const [oval, bar, bolt] = shields.getAllByRole("listitem").map((l) => l.textContent);
+  expect(oval).toMatch(/Oval.*No\. 7 and 1 more/);
+  expect(bar).toMatch(/perhaps No\. 8, 34 in 100/);
+  expect(bolt).toMatch(/Bolt.*missing/);
+  await userEvent.keyboard("g");
+  expect(screen.queryByRole("region", { name: "Handle" })).toBeNull();
+  expect(shields.getAllByRole("listitem")).toHaveLength(2);
 });
 
 it("asks for the grade that is good enough", async () => {

@@ -104,6 +104,13 @@ export function WantForm({
               onCommit={(note) => set({ note })}
               problem={problem("note")}
             />
+            <TextField
+              label="One of a set of mine"
+              maxLength={80}
+              value={want.set}
+              onCommit={(name) => set({ set: name })}
+              problem={problem("set")}
+            />
           </div>
           <div className="mt-4 border-t border-ink pt-3">
             <button type="submit" className="press">

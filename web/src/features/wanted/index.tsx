@@ -14,6 +14,22 @@ import { Sought } from "./sought";
 const WANTED = { queryKey: ["wanted"], queryFn: () => api.wanted() };
 const AGAIN = 1500;
 
+/** What is of no set, then each set of one's own with how many of it are there. */
+export function bySet(wants: KeptWant[]) {
+  const named = new Map<string, KeptWant[]>();
+  for (const w of wants) {
+    const set = w.want.set ?? "";
+    named.set(set, [...(named.get(set) ?? []), w]);
+  }
+  return [...named]
+    .toSorted(([a], [b]) => a.localeCompare(b))
+    .map(([set, of]) => ({
+      set: set || undefined,
+      of,
+      owned: of.filter((w) => w.told.stand === "owned" || w.told.stand === "better-wanted").length,
+    }));
+}
+
 /** The knives one looks for: what one would pay, and how to know each when it is met. */
 export function WantedPage({ book }: { book: Book }) {
   const navigate = useNavigate();
@@ -70,11 +86,23 @@ export function WantedPage({ book }: { book: Book }) {
           page of its maker.
         </p>
       ) : (
-        <ul className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(min(21rem,100%),1fr))] pt-px pl-px">
-          {wants.map((w) => (
-            <Sought key={w.id} kept={w} book={book} onOpen={onOpen} onRemove={remove} />
-          ))}
-        </ul>
+        bySet(wants).map(({ set, of, owned }) => (
+          <section key={set ?? ""} aria-label={set ?? "Of no set"} className="mt-3">
+            {set && (
+              <h2 className="flex flex-wrap items-baseline gap-x-3 text-[1.1875rem]/7">
+                {set}
+                <span className="text-[0.875rem] text-ink2">
+                  <span className="num">{owned}</span> of <span className="num">{of.length}</span> in the tray
+                </span>
+              </h2>
+            )}
+            <ul className="grid grid-cols-[repeat(auto-fill,minmax(min(21rem,100%),1fr))] pt-px pl-px">
+              {of.map((w) => (
+                <Sought key={w.id} kept={w} book={book} onOpen={onOpen} onRemove={remove} />
+              ))}
+            </ul>
+          </section>
+        ))
       )}
       {open && (
         <WantForm

@@ -49,19 +49,7 @@ export function Sought({
       </div>
       {want.note && want.note !== name && <p className="mt-1">{want.note}</p>}
       {told.neighbours.map((n) => (
-        <p key={n.label} className="mt-1 text-[0.8125rem]/[1.125rem] text-ink2">
-          <span className="voice">Not to be taken for </span>
-          {n.label}
-          {n.tells.length > 0 ? ": " : ", which nothing on file tells from it"}
-          {n.tells.map((t, i) => (
-            <span key={t.label}>
-              {i > 0 && "; "}
-              {i === 0 ? t.label.charAt(0).toLowerCase() + t.label.slice(1) : t.label.toLowerCase()}{" "}
-              <span className="text-ink">{shown(t.own, t.ownMm)}</span>, not {shown(t.other, t.otherMm)}
-            </span>
-          ))}
-          .
-        </p>
+        <Apart key={n.label} from={n} shown={shown} />
       ))}
       <div className="mt-auto flex flex-wrap items-baseline justify-between gap-x-3 pt-1">
         <Stand told={told} />
@@ -126,6 +114,41 @@ function Stand({ told }: { told: KeptWant["told"] }) {
           </span>
         );
       })}
+    </p>
+  );
+}
+
+const lowerFirst = (s: string) => s.charAt(0).toLowerCase() + s.slice(1);
+
+/** What one may take for it, and how to know: what the book says of the two first. */
+function Apart({
+  from,
+  shown,
+}: {
+  from: KeptWant["told"]["neighbours"][number];
+  shown: (said: string, mm: number | undefined) => string;
+}) {
+  const said = from.otherSaid ?? from.ownSaid;
+  return (
+    <p className="mt-1 text-[0.8125rem]/[1.125rem] text-ink2">
+      <span className="voice">Not to be taken for </span>
+      {from.label}
+      {from.tells.length > 0 || said ? ": " : ", which nothing on file tells from it"}
+      {said && (
+        <>
+          {!from.otherSaid && "this one: "}
+          <span className="text-ink">{lowerFirst(said.replace(/\.$/, ""))}</span>
+          {from.tells.length > 0 && "; "}
+        </>
+      )}
+      {from.tells.map((t, i) => (
+        <span key={t.label}>
+          {i > 0 && "; "}
+          {i === 0 ? lowerFirst(t.label) : t.label.toLowerCase()}{" "}
+          <span className="text-ink">{shown(t.own, t.ownMm)}</span>, not {shown(t.other, t.otherMm)}
+        </span>
+      ))}
+      .
     </p>
   );
 }

@@ -94,7 +94,11 @@ it("tells what it is, what I would pay, and by which look it is known", async ()
     kept({
       from: 1890,
       to: 1910,
-      neighbours: [{ label: "Thrale 40", tells: [{ label: "Shield", own: "bar", other: "crest" }] }],
+      neighbours: [
+        { label: "Thrale 40", tells: [{ label: "Shield", own: "bar", other: "crest" }] },
+        { label: "Whittler", tells: [], otherSaid: "Main on two springs." },
+        { label: "Jack", tells: [], ownSaid: "A cap at the tail." },
+      ],
     }),
   ];
   show();
@@ -103,7 +107,30 @@ it("tells what it is, what I would pay, and by which look it is known", async ()
   expect(card.textContent).toMatch(/up to .*80/);
   expect(card.textContent).toContain("1890\u20131910");
   expect(card.textContent).toContain("Not to be taken for Thrale 40: shield bar, not crest.");
+  expect(card.textContent).toContain("Not to be taken for Whittler: main on two springs.");
+  expect(card.textContent).toContain("Not to be taken for Jack: this one: a cap at the tail.");
   expect(card.textContent).toContain("Not in the tray.");
+});
+
+it("stands in sets of one's own, each with how many of it are there", async () => {
+  wants = [
+    { ...kept({ stand: "owned" }, { set: "One of each" }), id: "a" },
+    { ...kept({}, { set: "One of each" }), id: "b" },
+    { ...kept({}), id: "c" },
+  ];
+  const user = show();
+  const set = within(await screen.findByRole("region", { name: "One of each" }));
+  expect(set.getByRole("heading", { level: 2, name: /One of each/ }).textContent).toContain(
+    "1 of 2 in the tray",
+  );
+  expect(within(screen.getByRole("region", { name: "Of no set" })).getAllByRole("listitem")).toHaveLength(1);
+  await user.keyboard("+");
+  await user.type(await screen.findByLabelText("One of a set of mine"), "Barlows");
+  await user.selectOptions(screen.getByLabelText("Maker"), "thrale");
+  await user.click(screen.getByRole("button", { name: "Put it on the list" }));
+  await waitFor(() =>
+    expect(vi.mocked(api.want).mock.lastCall?.[1]).toMatchObject({ maker: "thrale", set: "Barlows" }),
+  );
 });
 
 it.each([

@@ -44,6 +44,7 @@ public final class DatingModel {
   /** How much is told. */
   private enum Told {
     BRIEFLY,
+    WITH_LOOKS,
     WITH_REASONS,
     WHOLE
   }
@@ -63,6 +64,11 @@ public final class DatingModel {
     return date(evidence, Told.BRIEFLY);
   }
 
+  /** The verdict as a catalogue tells it: briefly, and what to look at next. */
+  public DatingVerdict dateForCatalogue(Evidence evidence) {
+    return date(evidence, Told.WITH_LOOKS);
+  }
+
   /** How far these statements hold of a knife, all else it shows taken together. */
   public List<StoryTruth> truths(Evidence evidence, Set<String> statements) {
     return new Truths(desk, evidence).of(statements);
@@ -71,7 +77,8 @@ public final class DatingModel {
   private DatingVerdict date(Evidence evidence, Told told) {
     Worked worked = new Worked(desk, evidence);
     Influences influences = new Influences(desk, worked);
-    boolean isReasoned = told != Told.BRIEFLY;
+    boolean isReasoned = told == Told.WITH_REASONS || told == Told.WHOLE;
+    boolean isAhead = told == Told.WITH_LOOKS || told == Told.WHOLE;
     List<ClueInfluence> clues = isReasoned ? influences.each() : List.of();
     List<StateProbability> states = worked.explainer.states();
     var makers = worked.explainer.makers();
@@ -105,7 +112,7 @@ public final class DatingModel {
             worked::middle,
             traits::label,
             evidence.marks()),
-        told == Told.WHOLE ? lookNext.find(evidence, worked.explainer, makers) : List.of());
+        isAhead ? lookNext.find(evidence, worked.explainer, makers) : List.of());
   }
 
   // Of a whole verdict each says what would decide it.

@@ -11,9 +11,12 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
+import snikra.core.code.CodeScheme;
+import snikra.core.code.SeenCode;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.examination.Verdict.Candidate;
 import snikra.core.pattern.Pattern;
@@ -25,6 +28,8 @@ import snikra.core.reference.ReferenceShelf;
 import snikra.core.search.Card;
 import snikra.core.search.Facet;
 import snikra.core.sets.Fit;
+import snikra.core.sets.Series;
+import snikra.core.sets.Struck;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenBlade;
 import snikra.core.specimen.SeenFace;
@@ -44,10 +49,15 @@ final class Cards {
 
   private static final double ROUND = 1e4;
 
+  /** More would make the card grow, and it is made anew once these are taken. */
+  private static final int LOOKS_AHEAD = 3;
+
   private final ReferenceShelf shelf;
+  private final Set<String> inSeries;
 
   Cards(ReferenceShelf shelf) {
     this.shelf = shelf;
+    this.inSeries = Series.features(shelf.makers());
   }
 
   Card of(
@@ -69,7 +79,60 @@ final class Cards {
         number(summary.low()),
         number(summary.high()),
         summary.currency(),
-        fits(knife, dated, marks));
+        fits(knife, dated, marks),
+        ahead(dated),
+        shows(knife),
+        struck(knife, dated));
+  }
+
+  private Map<String, String> shows(Specimen knife) {
+    Map<String, String> all = new TreeMap<>();
+    for (String feature : inSeries) {
+      String value = Seen.valueOf(knife.seen().get(feature));
+      if (value != null) {
+        all.put(feature, value);
+      }
+    }
+    return all;
+  }
+
+  // A code that is struck again after some years is of the one of which the knife is.
+  private List<Struck> struck(Specimen knife, DatingVerdict dated) {
+    List<Struck> all = new ArrayList<>();
+    for (SeenCode code : knife.codes()) {
+      for (DatingVerdict.Attribution likely : dated.makers()) {
+        shelf.maker(likely.maker()).stream()
+            .flatMap(m -> m.codes().stream())
+            .filter(scheme -> scheme.reads(code))
+            .forEach(scheme -> all.addAll(struck(likely, scheme, code, dated)));
+      }
+    }
+    return all;
+  }
+
+  private static List<Struck> struck(
+      DatingVerdict.Attribution likely, CodeScheme scheme, SeenCode code, DatingVerdict dated) {
+    List<CodeScheme.YearShare> years = scheme.years(code);
+    double sum = years.stream().mapToDouble(y -> weight(y, dated)).sum();
+    return years.stream()
+        .map(
+            y ->
+                new Struck(
+                    Objects.requireNonNull(likely.maker()),
+                    scheme.id(),
+                    y.year(),
+                    Math.round(likely.probability() * weight(y, dated) / sum * ROUND) / ROUND))
+        .filter(s -> s.chance() >= WORTH_FINDING)
+        .toList();
+  }
+
+  private static double weight(CodeScheme.YearShare year, DatingVerdict dated) {
+    return year.share() * Math.max(SLIVER, dated.between(year.year(), year.year()));
+  }
+
+  private static List<DatingVerdict.NextLook> ahead(DatingVerdict dated) {
+    List<DatingVerdict.NextLook> looks = dated.lookNext();
+    return looks.subList(0, Math.min(LOOKS_AHEAD, looks.size()));
   }
 
   // A mark that is read is one of its maker's by what the letters say; who made it, by all.

@@ -349,7 +349,7 @@ public final class Examiner {
   public Entered enter(int number, Specimen knife) {
     PatternVerdict pattern = namer.name(knife);
     MarkEvidence marks = reader.read(knife.marks(), knife.seen());
-    DatingVerdict dated = dating.dateBriefly(evidence(knife, marks, pattern));
+    DatingVerdict dated = dating.dateForCatalogue(evidence(knife, marks, pattern));
     Looked looked = looked(knife);
     NumberVerdict mark = Numbers.read(knife, Gathering.found(knife), dated, shelf).orElse(null);
     BoxBook.Boxed box = boxed(knife);

@@ -4,7 +4,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import snikra.core.dating.DatingVerdict.NextLook;
 import snikra.core.sets.Fit;
+import snikra.core.sets.Struck;
 
 /**
  * What a knife is found by.
@@ -16,6 +18,9 @@ import snikra.core.sets.Fit;
  * @param lengthMm closed; null where not measured
  * @param low what it may bring, in {@code currency}; null where nothing is known
  * @param fits what it is taken for among what is on file of its maker
+ * @param ahead what would tell most of it for its trouble, first things first
+ * @param shows its answers, by feature, to what makers changed over the years
+ * @param struck years its codes stand for
  */
 public record Card(
     int number,
@@ -27,7 +32,38 @@ public record Card(
     @Nullable Double low,
     @Nullable Double high,
     @Nullable String currency,
-    List<Fit> fits) {
+    List<Fit> fits,
+    List<NextLook> ahead,
+    Map<String, String> shows,
+    List<Struck> struck) {
+
+  /** A card of which no more is told. */
+  public Card(
+      int number,
+      List<String> words,
+      Map<Facet, List<String>> facets,
+      int firstDecade,
+      List<Double> decades,
+      @Nullable Double lengthMm,
+      @Nullable Double low,
+      @Nullable Double high,
+      @Nullable String currency,
+      List<Fit> fits) {
+    this(
+        number,
+        words,
+        facets,
+        firstDecade,
+        decades,
+        lengthMm,
+        low,
+        high,
+        currency,
+        fits,
+        List.of(),
+        Map.of(),
+        List.of());
+  }
 
   /** Stands in a facet for what nobody could tell yet. */
   public static final String NOT_KNOWN = "Not yet known";
@@ -39,6 +75,10 @@ public record Card(
     facets = Map.copyOf(facets);
     decades = List.copyOf(decades);
     fits = List.copyOf(fits);
+    // A card that an older Snikra kept has none; it is shown until it is made anew.
+    ahead = ahead == null ? List.of() : List.copyOf(ahead);
+    shows = shows == null ? Map.of() : Map.copyOf(shows);
+    struck = struck == null ? List.of() : List.copyOf(struck);
   }
 
   /** The card of a knife that cannot be read: it is found by its number alone. */

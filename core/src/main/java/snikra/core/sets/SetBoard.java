@@ -2,8 +2,11 @@ package snikra.core.sets;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import snikra.core.judgement.Judgement;
 import snikra.core.reference.History.Model;
@@ -39,6 +42,8 @@ public record SetBoard(
    * @param model its number; null for any knife of the maker
    * @param pattern of the pattern book; null for any
    * @param unread knives of it of whose mark nothing was read
+   * @param between knives that are in one of two marks that follow one another, and in neither
+   *     alone
    */
   public record Row(
       @Nullable String model,
@@ -47,7 +52,17 @@ public record SetBoard(
       int from,
       int to,
       List<Cell> cells,
-      List<Held> unread) {}
+      List<Held> unread,
+      List<Between> between) {}
+
+  /**
+   * A piece of a time of change.
+   *
+   * @param before the earlier mark
+   * @param after the later one
+   * @param held the knife, with the chance that it is in either
+   */
+  public record Between(String before, String after, Held held) {}
 
   /**
    * A place in the set.
@@ -171,7 +186,37 @@ public record SetBoard(
         model == null ? marks.get(0).from() : model.from(),
         model == null ? marks.stream().mapToInt(MarkVariant::to).max().orElseThrow() : model.to(),
         cells,
-        held(of.stream().filter(k -> k.fit().mark() == null).toList()));
+        held(of.stream().filter(k -> k.fit().mark() == null).toList()),
+        between(marks, of, from));
+  }
+
+  // In the order of the marks, and of their knives by number.
+  private static List<Between> between(List<MarkVariant> marks, List<Owned> of, From from) {
+    Map<String, Map<Integer, Double>> byMark = new HashMap<>();
+    of.stream()
+        .filter(k -> k.fit().mark() != null)
+        .forEach(
+            k ->
+                byMark
+                    .computeIfAbsent(k.fit().mark(), m -> new TreeMap<>())
+                    .merge(k.number(), k.fit().chance(), Double::sum));
+    List<Between> all = new ArrayList<>();
+    for (int i = 1; i < marks.size(); i++) {
+      String before = marks.get(i - 1).id();
+      String after = marks.get(i).id();
+      Map<Integer, Double> later = byMark.getOrDefault(after, Map.of());
+      byMark
+          .getOrDefault(before, Map.of())
+          .forEach(
+              (number, chance) -> {
+                double other = later.getOrDefault(number, 0.0);
+                boolean isInOne = Math.max(chance, other) >= from.held();
+                if (other > 0 && !isInOne && chance + other >= from.held()) {
+                  all.add(new Between(before, after, new Held(number, chance + other)));
+                }
+              });
+    }
+    return all;
   }
 
   /** Knives of a place, the likeliest first. */

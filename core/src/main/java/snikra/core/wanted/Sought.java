@@ -34,8 +34,11 @@ public record Sought(
    * A model or a pattern one may take for it.
    *
    * @param tells by which look it is known, the best first
+   * @param otherSaid what the pattern book says the other is known by beside this one
+   * @param ownSaid what it says this one is known by beside the other
    */
-  public record Neighbour(String label, List<Tell> tells) {}
+  public record Neighbour(
+      String label, List<Tell> tells, @Nullable String otherSaid, @Nullable String ownSaid) {}
 
   /**
    * A look that parts two models.

@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param most what one would pay at most, above 0, with its currency
  * @param currency three letters by ISO 4217
  * @param note in one's own words
+ * @param set name of a set of one's own, of which it is one
  */
 public record Want(
     @Nullable String maker,
@@ -27,4 +28,21 @@ public record Want(
     @Nullable String atLeast,
     @Nullable BigDecimal most,
     @Nullable String currency,
-    @Nullable String note) {}
+    @Nullable String note,
+    @Nullable String set) {
+
+  /** A knife that is of no set. */
+  public Want(
+      @Nullable String maker,
+      @Nullable String model,
+      @Nullable String mark,
+      @Nullable String pattern,
+      @Nullable Integer from,
+      @Nullable Integer to,
+      @Nullable String atLeast,
+      @Nullable BigDecimal most,
+      @Nullable String currency,
+      @Nullable String note) {
+    this(maker, model, mark, pattern, from, to, atLeast, most, currency, note, null);
+  }
+}

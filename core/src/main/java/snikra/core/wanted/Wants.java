@@ -32,6 +32,7 @@ import snikra.core.trait.Traits;
 /** Holds what one looks for against the references and the collection. */
 public final class Wants {
   private static final int LONGEST_NOTE = 400;
+  private static final int LONGEST_SET = 80;
   private static final int MOST_NEIGHBOURS = 2;
   private static final int MOST_TELLS = 2;
 
@@ -83,6 +84,10 @@ public final class Wants {
       all.add(
           new Problem(
               "note", want.note().length() + " letters", "must have at most " + LONGEST_NOTE));
+    }
+    if (want.set() != null && want.set().length() > LONGEST_SET) {
+      all.add(
+          new Problem("set", want.set().length() + " letters", "must have at most " + LONGEST_SET));
     }
     return all;
   }
@@ -271,8 +276,17 @@ public final class Wants {
                         .map(a -> tell(a.trait(), own, n.model()))
                         .filter(t -> !t.own().equals(t.other()))
                         .limit(MOST_TELLS)
-                        .toList()))
+                        .toList(),
+                    said(own, n.model()),
+                    said(n.model(), own)))
         .toList();
+  }
+
+  // Of two models the pattern book knows nothing: they may be of one pattern.
+  private @Nullable String said(Lookalike beside, Lookalike of) {
+    return beside.id().equals(beside.pattern()) && of.id().equals(of.pattern())
+        ? shelf.patterns().pattern(beside.id()).map(p -> p.tellApart().get(of.id())).orElse(null)
+        : null;
   }
 
   private Sought.Tell tell(String trait, Lookalike own, Lookalike other) {

@@ -166,4 +166,21 @@ class SetBoardTest {
     Owned other = new Owned(1, new Fit("lisk", "12", "early", 1), null);
     assertThat(board(other).owned()).isZero();
   }
+
+  @Test
+  void aPieceOfATimeOfChangeLiesBetweenTwoMarks() {
+    SetBoard told =
+        board(
+            knife(1, "12", "early", 0.375, null),
+            knife(1, "12", "late", 0.25, null),
+            knife(2, "12", "early", 0.8, null),
+            knife(2, "12", "late", 0.15, null),
+            knife(3, "12", "early", 0.2, null),
+            knife(3, "12", "late", 0.2, null),
+            knife(4, "12", "late", 0.45, null));
+    Row twelve = told.rows().get(1);
+    assertThat(twelve.between())
+        .containsExactly(new SetBoard.Between("early", "late", new Held(1, 0.625)));
+    assertThat(told.rows().get(2).between()).isEmpty();
+  }
 }

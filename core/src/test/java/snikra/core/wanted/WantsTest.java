@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import snikra.core.examination.Problem;
 import snikra.core.fixture.Patterns;
 import snikra.core.fixture.Shelf;
+import snikra.core.pattern.Pattern;
 import snikra.core.reference.History.Model;
 import snikra.core.reference.ModelTell;
 import snikra.core.reference.ReferenceShelf;
@@ -166,9 +167,29 @@ class WantsTest {
     assertThat(near).isNotEmpty();
     assertThat(near).extracting(Sought.Neighbour::label).doesNotContain("Pen knife");
     assertThat(near).allSatisfy(n -> assertThat(n.tells()).isNotEmpty());
+    assertThat(near).extracting(Sought.Neighbour::otherSaid).containsOnlyNulls();
     assertThat(near)
         .flatExtracting(Sought.Neighbour::tells)
         .allSatisfy(t -> assertThat(t.own()).isNotEqualTo(t.other()));
+  }
+
+  @Test
+  void whatThePatternBookSaysOfTwoThatAreAlikeIsToldOfTheOneItIsSaidOf() {
+    String saying =
+        SHELF.patterns().patterns().stream()
+            .filter(p -> p.tellApart().containsKey("pen-knife"))
+            .map(Pattern::id)
+            .findFirst()
+            .orElseThrow();
+    Want one = new Want(null, null, null, saying, null, null, null, null, null, null);
+    Want pens = new Want(null, null, null, "pen-knife", null, null, null, null, null, null);
+    assertThat(WANTS.told(one, List.of()).neighbours())
+        .filteredOn(n -> n.label().equals("Pen knife"))
+        .extracting(Sought.Neighbour::otherSaid)
+        .containsExactly("Both blades at one end.");
+    assertThat(WANTS.told(pens, List.of()).neighbours())
+        .extracting(Sought.Neighbour::ownSaid)
+        .contains("Both blades at one end.");
   }
 
   @Test
@@ -192,6 +213,21 @@ class WantsTest {
         .containsExactly("maker");
     assertThat(fields(of("99", null))).containsExactly("model");
     assertThat(fields(of(null, "none"))).containsExactly("mark");
+    assertThat(
+            fields(
+                new Want(
+                    "thrale",
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    "x".repeat(81))))
+        .containsExactly("set");
     assertThat(fields(new Want(null, null, null, "x", null, null, "x", null, null, null)))
         .containsExactly("pattern", "atLeast");
     assertThat(fields(years(1910, 1900))).containsExactly("to");

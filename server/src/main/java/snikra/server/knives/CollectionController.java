@@ -7,6 +7,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import snikra.core.collection.Alike;
+import snikra.core.collection.Lookout;
 import snikra.core.collection.Portrait;
 import snikra.core.search.Card;
 import snikra.server.reference.ReferenceDesk;
@@ -15,6 +16,7 @@ import snikra.server.reference.ReferenceDesk;
 @RestController
 class CollectionController {
   private static final int MOST_ALIKE = 100;
+  private static final int MOST_LOOKS = 12;
 
   private final Catalogue catalogue;
   private final ReferenceDesk desk;
@@ -29,9 +31,11 @@ class CollectionController {
    *
    * @param alike of which there is more than one; at most {@value #MOST_ALIKE}
    * @param groups how many such there are
+   * @param looks not taken yet, those that would tell most first; at most {@value #MOST_LOOKS}
    * @param left how many knives are still to be worked out, and are not in it
    */
-  record CollectionTold(Portrait portrait, List<Alike> alike, int groups, int left) {}
+  record CollectionTold(
+      Portrait portrait, List<Alike> alike, int groups, List<Lookout> looks, int left) {}
 
   /**
    * What the knives that answer are, taken together.
@@ -50,6 +54,7 @@ class CollectionController {
         Portrait.of(cards),
         alike.subList(0, Math.min(MOST_ALIKE, alike.size())),
         alike.size(),
+        Lookout.over(cards, MOST_LOOKS),
         catalogue.left());
   }
 }

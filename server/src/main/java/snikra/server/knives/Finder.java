@@ -11,6 +11,7 @@ import snikra.core.search.CardIndex;
 import snikra.core.search.Facet;
 import snikra.core.search.Found;
 import snikra.core.sets.Fit;
+import snikra.core.sets.Struck;
 import snikra.formats.Json;
 
 /** Keeps the cards of the tray in step with its rows. */
@@ -26,7 +27,12 @@ final class Finder {
    *
    * @param grade its name; null where it is not graded
    */
-  record InSets(int number, List<Fit> fits, @Nullable String grade) {}
+  record InSets(
+      int number,
+      List<Fit> fits,
+      Map<String, String> shows,
+      List<Struck> struck,
+      @Nullable String grade) {}
 
   /** Whether the tray or the references are others than when the cards were brought up last. */
   synchronized boolean isBehind(long now, String references) {
@@ -66,7 +72,9 @@ final class Finder {
     if (!card.fits().isEmpty()) {
       String grade =
           card.facets().getOrDefault(Facet.GRADE, List.of()).stream().findFirst().orElse(null);
-      inSets.put(card.number(), new InSets(card.number(), card.fits(), grade));
+      inSets.put(
+          card.number(),
+          new InSets(card.number(), card.fits(), card.shows(), card.struck(), grade));
     }
   }
 

@@ -20,6 +20,7 @@ import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.sets.Fit;
 import snikra.core.sets.OfYear;
+import snikra.core.sets.Series;
 import snikra.core.sets.SetBoard;
 import snikra.core.sets.SetBoard.From;
 import snikra.core.sets.SetBoard.Owned;
@@ -49,10 +50,11 @@ class SetsController {
   /**
    * The set of a maker, as it is shown.
    *
+   * @param series what it changed over the years, and which of it is owned
    * @param drawn how its models look, by their numbers
    * @param left knives that are not worked out yet, and may be of it
    */
-  record SetShown(SetBoard board, Map<String, Sketch> drawn, int left) {}
+  record SetShown(SetBoard board, List<Series> series, Map<String, Sketch> drawn, int left) {}
 
   /** Makers on file, by how many places of their sets are filled. */
   @GetMapping
@@ -89,8 +91,11 @@ class SetsController {
           .model(of.id() + "/" + model.number())
           .ifPresent(m -> drawn.put(model.number(), examiner.sketch(m)));
     }
+    From from = From.of(shelf.judgement());
+    Integer rank = rank(shelf, atLeast);
     return new SetShown(
-        SetBoard.of(of, owned(shelf), From.of(shelf.judgement()), rank(shelf, atLeast)),
+        SetBoard.of(of, owned(shelf), from, rank),
+        Series.of(of, shelf.clues(), pieces(shelf), from, rank),
         drawn,
         catalogue.left());
   }
@@ -120,14 +125,24 @@ class SetsController {
   }
 
   private List<Owned> owned(ReferenceShelf shelf) {
-    List<String> grades = shelf.condition().grades().stream().map(Grade::label).toList();
     List<Owned> all = new ArrayList<>();
     for (Finder.InSets knife : catalogue.inSets()) {
-      Integer rank = knife.grade() == null ? null : grades.indexOf(knife.grade());
       for (Fit fit : knife.fits()) {
-        all.add(new Owned(knife.number(), fit, rank));
+        all.add(new Owned(knife.number(), fit, rank(shelf, knife)));
       }
     }
     return all;
+  }
+
+  private List<Series.Piece> pieces(ReferenceShelf shelf) {
+    return catalogue.inSets().stream()
+        .map(k -> Series.Piece.of(k.number(), k.fits(), k.shows(), k.struck(), rank(shelf, k)))
+        .toList();
+  }
+
+  private static @Nullable Integer rank(ReferenceShelf shelf, Finder.InSets knife) {
+    return knife.grade() == null
+        ? null
+        : shelf.condition().grades().stream().map(Grade::label).toList().indexOf(knife.grade());
   }
 }

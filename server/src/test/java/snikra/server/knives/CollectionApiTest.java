@@ -1,7 +1,11 @@
 package snikra.server.knives;
 
 import static org.hamcrest.Matchers.contains;
+import static org.hamcrest.Matchers.everyItem;
+import static org.hamcrest.Matchers.greaterThan;
+import static org.hamcrest.Matchers.hasItems;
 import static org.hamcrest.Matchers.hasSize;
+import static org.hamcrest.Matchers.is;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
@@ -49,6 +53,19 @@ class CollectionApiTest {
         .andExpect(jsonPath("$.alike[0].what.model").value("33-3C"))
         .andExpect(jsonPath("$.alike[0].numbers").value(contains(one.number(), other.number())))
         .andExpect(jsonPath("$.groups").value(1));
+  }
+
+  @Test
+  void whatWouldTellMostOfAllKnivesIsToldWithTheKnifeItIsOf() throws Exception {
+    SavedKnife knife = stockman("celluloid");
+    SavedKnife other = stockman("horn");
+    collection("")
+        .andExpect(jsonPath("$.looks").value(hasSize(6)))
+        .andExpect(jsonPath("$.looks[*].number").value(hasItems(knife.number(), other.number())))
+        .andExpect(jsonPath("$.looks[0].look.bits").value(greaterThan(0.02)))
+        .andExpect(jsonPath("$.looks[?(@.look.feature=='handle_material')]").value(hasSize(0)));
+    collection("?q=" + other.number())
+        .andExpect(jsonPath("$.looks[*].number").value(everyItem(is(other.number()))));
   }
 
   @Test
