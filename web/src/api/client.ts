@@ -74,6 +74,24 @@ export const api = {
     answered(client.POST("/api/own/marks/look", { body: { specimen, slip: slip as MarkSlip }, signal })),
   fileMark: (specimen: Specimen, slip: Partial<MarkSlip>) =>
     answered(client.POST("/api/own/marks", { body: { specimen, slip: slip as MarkSlip } })),
+  ownMark: (mark: string) => answered(client.GET("/api/own/marks/{mark}", { params: { path: { mark } } })),
+  changeMark: (mark: string, slip: Partial<MarkSlip>) =>
+    answered(client.PUT("/api/own/marks/{mark}", { params: { path: { mark } }, body: slip as MarkSlip })),
+  removeMark: (mark: string) =>
+    answered(client.DELETE("/api/own/marks/{mark}", { params: { path: { mark } } })),
+  /** Marks of a table, put on file or only looked at. */
+  marksTable: (
+    file: File,
+    forAll: { maker?: string; region?: string; source?: string; sourceKind: string },
+    columns: string[],
+    keep: boolean,
+  ) =>
+    answered(
+      client.POST("/api/own/marks/table", {
+        params: { query: { ...forAll, name: file.name, columns, keep } },
+        ...asItIs(file),
+      }),
+    ),
   undoOwn: () => answered(client.POST("/api/own/undo")),
   redoOwn: () => answered(client.POST("/api/own/redo")),
   switchPack: (id: string, on: boolean) =>

@@ -100,6 +100,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own/marks/{mark}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mark"];
+        put: operations["change_1"];
+        post?: never;
+        delete: operations["takeOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ledger/{id}": {
         parameters: {
             query?: never;
@@ -124,7 +140,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["get"];
-        put: operations["change_1"];
+        put: operations["change_2"];
         post?: never;
         delete: operations["delete_1"];
         options?: never;
@@ -141,7 +157,7 @@ export interface paths {
         };
         get?: never;
         put: operations["set"];
-        post: operations["change_2"];
+        post: operations["change_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -542,6 +558,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/marks/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["table_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -987,7 +1019,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["table_1"];
+        get: operations["table_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1435,7 +1467,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["table_2"];
+        get: operations["table_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2373,6 +2405,9 @@ export interface components {
             id: string;
             maker: string;
             mark: string;
+            what: string;
+            /** Format: int32 */
+            many: number;
             undone: boolean;
             /** Format: date-time */
             madeAt: string;
@@ -2761,6 +2796,12 @@ export interface components {
                 [key: string]: string;
             };
             spellings: string[][];
+            own: string[];
+        };
+        MarkChanged: {
+            maker: string;
+            mark: string;
+            remarks: components["schemas"]["Remark"][];
         };
         MarkFiled: {
             maker: string;
@@ -2780,6 +2821,14 @@ export interface components {
             makerName: string;
             decides: string[];
             wouldTell: string[];
+        };
+        MarkRow: {
+            /** Format: int32 */
+            line: number;
+            slip?: components["schemas"]["MarkSlip"];
+            problems: components["schemas"]["Problem"][];
+            leftover: string[];
+            known: boolean;
         };
         MarkSlip: {
             maker?: string;
@@ -2826,6 +2875,27 @@ export interface components {
             letterform: {
                 [key: string]: string;
             };
+        };
+        MarksRead: {
+            encoding: string;
+            separator: string;
+            headed: boolean;
+            columns: components["schemas"]["ColumnRead"][];
+            rows: components["schemas"]["MarkRow"][];
+        };
+        MarksTold: {
+            read: components["schemas"]["MarksRead"];
+            fields: components["schemas"]["TableField"][];
+            /** Format: int32 */
+            rows: number;
+            /** Format: int32 */
+            good: number;
+            /** Format: int32 */
+            known: number;
+            /** Format: int32 */
+            refused: number;
+            /** Format: int32 */
+            kept: number;
         };
         MeasureBookQuantity: {
             id: string;
@@ -4599,6 +4669,76 @@ export interface operations {
             };
         };
     };
+    mark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mark: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MarkSlip"];
+                };
+            };
+        };
+    };
+    change_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mark: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkSlip"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MarkChanged"];
+                };
+            };
+        };
+    };
+    takeOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mark: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MarkChanged"];
+                };
+            };
+        };
+    };
     correct: {
         parameters: {
             query: {
@@ -4671,7 +4811,7 @@ export interface operations {
             };
         };
     };
-    change_1: {
+    change_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -4741,7 +4881,7 @@ export interface operations {
             };
         };
     };
-    change_2: {
+    change_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -5456,6 +5596,38 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["MarkFiled"];
+                };
+            };
+        };
+    };
+    table_1: {
+        parameters: {
+            query: {
+                name?: string;
+                maker?: string;
+                region?: string;
+                source?: string;
+                sourceKind: string;
+                columns?: string[];
+                keep?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MarksTold"];
                 };
             };
         };
@@ -6207,7 +6379,7 @@ export interface operations {
             };
         };
     };
-    table_1: {
+    table_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -6868,7 +7040,7 @@ export interface operations {
             };
         };
     };
-    table_2: {
+    table_3: {
         parameters: {
             query?: {
                 q?: string;

@@ -83,6 +83,7 @@ export interface Problem {
   accepted: string;
 }
 export type MarkSlip = Schemas["MarkSlip"];
+export type MarksTold = Schemas["MarksTold"];
 export type MarkFiled = Schemas["MarkFiled"];
 export type CollectionTold = Schemas["CollectionTold"];
 export type Portrait = CollectionTold["portrait"];

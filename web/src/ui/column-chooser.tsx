@@ -23,7 +23,7 @@ export function ColumnChooser({
           {columns.map((c, i) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: a column is known by its place
             <tr key={i} className="border-t border-rule">
-              <th className="py-1 pr-4 font-normal">{c.title}</th>
+              <th className="min-w-16 py-1 pr-4 font-normal break-words">{c.title}</th>
               <td className="pr-4">
                 <Select
                   aria-label={`What ${c.title} is`}

@@ -8,13 +8,14 @@ export function TableSource({
   onFile,
 }: {
   label: string;
-  currency: string;
+  /** Of amounts that do not say; none where a table holds no amounts. */
+  currency?: string;
   /** Told when the field is left. */
-  onCurrency: (currency: string) => void;
+  onCurrency?: (currency: string) => void;
   onFile: (file: File) => void;
 }) {
   const [pasted, setPasted] = useState("");
-  const [usual, setUsual] = useState(currency);
+  const [usual, setUsual] = useState(currency ?? "");
   const input = useRef<HTMLInputElement>(null);
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: the same is done by the button
@@ -43,16 +44,18 @@ export function TableSource({
             e.target.value = "";
           }}
         />
-        <label>
-          <span className="block text-ink2">Amounts without a currency are in</span>
-          <input
-            className="entry !w-20"
-            value={usual}
-            maxLength={3}
-            onChange={(e) => setUsual(e.target.value.toUpperCase())}
-            onBlur={() => onCurrency(usual)}
-          />
-        </label>
+        {onCurrency && (
+          <label>
+            <span className="block text-ink2">Amounts without a currency are in</span>
+            <input
+              className="entry !w-20"
+              value={usual}
+              maxLength={3}
+              onChange={(e) => setUsual(e.target.value.toUpperCase())}
+              onBlur={() => onCurrency(usual)}
+            />
+          </label>
+        )}
       </div>
       <label className="mt-2 block">
         <span className="block text-ink2">or paste rows out of a spreadsheet, or drop a file here</span>

@@ -104,7 +104,9 @@ export function Makers() {
         {shelf.data && <Letters confusions={shelf.data.confusions} spellings={shelf.data.spellings} />}
       </section>
       <section aria-label="Maker" className="max-lg:mt-6 lg:border-l lg:border-rule lg:pl-8">
-        {chosen && <MakerPage maker={chosen} pack={chosen.pack} search={search} />}
+        {chosen && (
+          <MakerPage maker={chosen} pack={chosen.pack} search={search} own={shelf.data?.own ?? []} />
+        )}
         {chosen && (
           <p className="mt-6 border-t border-rule pt-2 text-[0.78125rem]/4 text-ink2">{chosen.pack.title}.</p>
         )}

@@ -1,5 +1,7 @@
 import { useOwnReferences } from "../../api/own";
 
+const WHAT: Record<string, string> = { "put-on": "", changed: "changed: ", "taken-out": "taken out: " };
+
 /** What one put on file oneself, the last first, with a way back and forth. */
 export function OwnSteps() {
   const { steps, undo, redo } = useOwnReferences();
@@ -12,20 +14,22 @@ export function OwnSteps() {
       <ol className="mt-1 text-[0.8125rem]/5">
         {steps.toReversed().map((s) => (
           <li key={s.id} className={s.undone ? "text-ink3" : ""}>
+            {WHAT[s.what]}
             <span className="font-steel">{s.mark}</span>, a mark of {s.maker}
-            {s.undone && <span className="voice"> taken off again</span>}
+            {s.many > 1 && `, and ${(s.many - 1).toLocaleString()} more out of one table`}
+            {s.undone && <span className="voice"> taken back</span>}
           </li>
         ))}
       </ol>
       <p className="mt-1 flex gap-x-4">
         {last && (
           <button type="button" className="min-h-6 underline" onClick={undo}>
-            Take {last.mark} off again
+            Undo: {last.mark}
           </button>
         )}
         {next && (
           <button type="button" className="min-h-6 underline" onClick={redo}>
-            Put {next.mark} back
+            Do again: {next.mark}
           </button>
         )}
       </p>

@@ -4,6 +4,7 @@ import { api, Refused } from "../../api/client";
 import type { BroughtPack, MakersPack, Problem } from "../../api/types";
 import { Dialog } from "../../ui/dialog";
 import { useToast } from "../../ui/toasts";
+import { MarksOutOfATable } from "./marks-out-of-a-table";
 import { OwnSteps } from "./own-steps";
 import { Trial } from "./trial";
 
@@ -80,6 +81,7 @@ export function Packs({ packs }: { packs: MakersPack[] }) {
             e.target.value = "";
           }}
         />
+        <MarksOutOfATable />
         <p role="status" className="voice text-ink2">
           {working ? "Reading the pack." : ""}
         </p>

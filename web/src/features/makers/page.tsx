@@ -5,13 +5,25 @@ import type { MakersPack, OneMaker } from "../../api/types";
 import { MarkDrawn, plainLetters } from "../../drawing/mark-drawn";
 import { percent } from "../../format";
 import { RestingOn } from "../../ui/resting-on";
+import { OwnMark } from "./change-mark";
 import { HistoryOf } from "./history";
 import { marked } from "./search";
 import { sourceOf } from "./source";
 import { letterform } from "./told";
 
 /** One maker: its marks as struck, its numbers and codes, and what each fact is known from. */
-export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: MakersPack; search: string }) {
+export function MakerPage({
+  maker,
+  pack,
+  search,
+  own,
+}: {
+  maker: OneMaker;
+  pack: MakersPack;
+  search: string;
+  /** Ids of the marks one put on file oneself. */
+  own: string[];
+}) {
   const { owners, contracts, shields, fittings, models, tells } = maker.history;
   const used = new Set(
     [maker.marks, maker.codes.map((c) => c.scheme), owners, contracts, shields, fittings, models, tells]
@@ -29,7 +41,7 @@ export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: Make
         {maker.history.kind === "maker"
           ? ""
           : `${maker.history.kind === "brand" ? "A brand" : "A retailer"}, `}
-        {maker.place}, {maker.region}. <span className="num">{`${maker.from}\u2013${maker.to}`}</span>
+        {[maker.place, maker.region].filter(Boolean).join(", ")}. <span className="num">{`${maker.from}\u2013${maker.to}`}</span>
       </p>
       <p className="mt-1 max-w-[40rem]">{maker.note}</p>
       <SetOf maker={maker.id} />
@@ -62,6 +74,7 @@ export function MakerPage({ maker, pack, search }: { maker: OneMaker; pack: Make
               Believed to {percent(m.trust)}.
             </p>
             <RestingOn knives={bearing.data?.[m.id] ?? []} />
+            {own.includes(m.id) && <OwnMark mark={m.id} lines={m.lines} book={book.data} />}
           </li>
         ))}
       </ul>

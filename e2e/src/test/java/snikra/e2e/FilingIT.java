@@ -57,7 +57,7 @@ class FilingIT {
       Page page = chromium.page(390, 844);
       page.navigate(app.url("/makers"));
       page.getByText("What I put on file").press("Enter");
-      button(page, "Put GRIMBLOVE SKELBY ENGLAND back").press("Enter");
+      button(page, "Do again: GRIMBLOVE SKELBY ENGLAND").press("Enter");
       assertThat(page.getByText("My own references").first()).isVisible();
       assertThat(page.getByText("1 maker, 1 mark")).isVisible();
       page.navigate(app.url("/tray"));
@@ -105,5 +105,58 @@ class FilingIT {
 
   private static Locator button(Page page, String name) {
     return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+  }
+
+  @Test
+  void aTableWithMistakesIsMendedPutOnFileUndoneAndDoneAgainByKeys() {
+    StringBuilder rows = new StringBuilder("Maker,Stamp,Dates\n");
+    for (int i = 0; i < 37; i++) {
+      rows.append("Grimblove,GRIMBLOVE ").append(1880 + i).append(',').append(1880 + i).append('\n');
+    }
+    String wrong =
+        "Grimblove,GR_MBLOVE,1890-1900\nGrimblove,,1890-1900\nGrimblove,G & CO,long ago\n";
+    String right =
+        "Grimblove,GRIMBLOVE,1890-1900\nGrimblove,G. & CO,1890-1900\nGrimblove,G & CO,1920s\n";
+    try (App app = App.start(data);
+        Chromium chromium = new Chromium()) {
+      Page page = chromium.page(1280, 800);
+      page.navigate(app.url("/makers"));
+      button(page, "Marks out of a table").press("Enter");
+      Locator dialog = page.getByRole(AriaRole.DIALOG);
+      dialog.getByLabel("Country of a new maker").selectOption("UK");
+      dialog.getByLabel("Which, by name").fill("A list of small firms");
+      Locator paste = dialog.getByLabel("or paste rows");
+      paste.fill(rows + wrong);
+      paste.press("Tab");
+      assertThat(dialog.getByTestId("report")).containsText("37 can go on file; 3 cannot yet");
+      assertThat(dialog.getByText("Stamp, GR_MBLOVE: must have all its letters")).isVisible();
+      assertThat(dialog.getByText("Dates, long ago: must be")).isVisible();
+      paste.fill(rows + right);
+      paste.press("Tab");
+      assertThat(dialog.getByTestId("report")).containsText("40 can go on file.");
+      button(page, "Put 40 marks on file").press("Enter");
+      assertThat(page.getByText("40 marks on file.").first()).isVisible();
+      assertThat(page.getByText("1 maker, 40 marks")).isVisible();
+
+      page.getByText("What I put on file").press("Enter");
+      button(page, "Undo: GRIMBLOVE 1880").press("Enter");
+      assertThat(page.getByText("1 maker, 40 marks")).isHidden();
+      button(page, "Do again: GRIMBLOVE 1880").press("Enter");
+      assertThat(page.getByText("1 maker, 40 marks")).isVisible();
+
+      page.locator("a[data-maker]").filter(hasText("Grimblove")).press("Enter");
+      button(page, "Change G & CO").press("Enter");
+      dialog.getByLabel("In use from").fill("1919");
+      dialog.getByLabel("In use from").press("Tab");
+      button(page, "Keep it so").press("Enter");
+      assertThat(page.getByText("1919\u20131929")).isVisible();
+      button(page, "Take out G & CO").press("Enter");
+      assertThat(page.getByText("1 maker, 39 marks")).isVisible();
+      assertThat(chromium.complaints).isEmpty();
+    }
+  }
+
+  private static Locator.FilterOptions hasText(String text) {
+    return new Locator.FilterOptions().setHasText(text);
   }
 }

@@ -40,7 +40,19 @@ final class Cells {
     return null;
   }
 
-  private String title(String field) {
+  /** Whether any column is taken for this. */
+  boolean has(String field) {
+    return columns.stream().anyMatch(c -> c.field().equals(field));
+  }
+
+  /** What must be mended, under the name of its column, with what stands in it. */
+  void refuse(String field, String accepted) {
+    String written = text(field);
+    problems.add(new Problem(title(field), written == null ? "nothing" : written, accepted));
+  }
+
+  /** As its column is headed; as it is called where there is none. */
+  String title(String field) {
     return columns.stream()
         .filter(c -> c.field().equals(field))
         .findFirst()

@@ -12,6 +12,8 @@ import java.util.TreeSet;
 import snikra.core.condition.BoxBook;
 import snikra.core.condition.ConditionBook;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.Layout;
+import snikra.core.specimen.Technique;
 
 /** Names of the trade as people write them, and what they stand for on the shelf. */
 final class Names {
@@ -25,6 +27,8 @@ final class Names {
   private final Map<String, String> boxes = new HashMap<>();
   private final Map<String, String> asked = new HashMap<>();
   private final Map<String, String> countries = new HashMap<>();
+  private final Map<String, String> techniques = new HashMap<>();
+  private final Map<String, String> layouts = new HashMap<>();
 
   Names(ReferenceShelf shelf, Map<String, Map<String, List<String>>> shortForms) {
     shelf
@@ -54,9 +58,21 @@ final class Names {
       }
     }
     shelf.regions().forEach(r -> both(countries, r.label(), r.id()));
+    for (Technique t : Technique.values()) {
+      put(techniques, "" + t, "" + t);
+    }
+    for (Layout l : Layout.values()) {
+      put(layouts, "" + l, "" + l);
+    }
     Map<String, Map<String, String>> by =
         Map.of(
-            "grade", grades, "handle", handles, "box", boxes, "asked", asked, "country", countries);
+            "grade", grades,
+            "handle", handles,
+            "box", boxes,
+            "asked", asked,
+            "country", countries,
+            "technique", techniques,
+            "layout", layouts);
     shortForms.forEach(
         (field, all) ->
             all.forEach((id, words) -> words.forEach(w -> by.get(field).put(key(w), id))));
@@ -91,6 +107,17 @@ final class Names {
 
   Optional<String> country(String written) {
     return find(countries, written);
+  }
+
+  Optional<Technique> technique(String written) {
+    return find(techniques, written)
+        .flatMap(
+            id -> Arrays.stream(Technique.values()).filter(t -> id.equals("" + t)).findFirst());
+  }
+
+  Optional<Layout> layout(String written) {
+    return find(layouts, written)
+        .flatMap(id -> Arrays.stream(Layout.values()).filter(l -> id.equals("" + l)).findFirst());
   }
 
   Optional<String> box(String written) {

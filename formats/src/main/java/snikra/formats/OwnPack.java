@@ -14,6 +14,8 @@ import snikra.core.reference.Maker;
 import snikra.core.reference.MarkSlip;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
+import snikra.core.specimen.Layout;
+import snikra.core.specimen.Technique;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -27,18 +29,39 @@ public final class OwnPack {
   public static final String ID = "own-references";
 
   private static final String MARKS = "marks";
+  private static final String MAKERS = "makers";
+  private static final String ADDITIONS = "additions";
+
+  /** What a maker has that was put on file by its marks alone. */
+  private static final Set<String> BARE =
+      Set.of("id", "name", "region", "place", "weight", "changes", "note", MARKS, "to");
+
   private static final int LONGEST_ID = 48;
 
   private OwnPack() {}
 
+  /** What was done to the pack. */
+  public enum What {
+    PUT_ON,
+    CHANGED,
+    TAKEN_OUT;
+
+    @Override
+    public String toString() {
+      return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+  }
+
   /**
    * What became of a slip.
    *
-   * @param yaml the pack with it
-   * @param maker name of the maker
+   * @param yaml the pack as it is then
+   * @param maker name of the maker; of several marks that of the first
+   * @param mark its lines; of several the first
    * @param isNew whether the maker is on file only now
+   * @param many how many marks it was done to
    */
-  public record Filed(String yaml, String maker, String mark, boolean isNew) {}
+  public record Filed(String yaml, String maker, String mark, boolean isNew, What what, int many) {}
 
   /**
    * Reads a slip.
@@ -81,30 +104,225 @@ public final class OwnPack {
    * @throws InvalidInput where the maker is new and nothing says where it was
    */
   public static Filed with(@Nullable String yaml, MarkSlip slip, ReferenceShelf shelf) {
-    ObjectNode pack = yaml == null ? begun() : (ObjectNode) Json.yamlMapper().readTree(yaml);
+    return with(yaml, List.of(slip), shelf);
+  }
+
+  /**
+   * The pack with several marks put in, all of them or none.
+   *
+   * @param slips at least one
+   * @throws InvalidInput where a maker is new and nothing says where it was
+   */
+  public static Filed with(@Nullable String yaml, List<MarkSlip> slips, ReferenceShelf shelf) {
+    ObjectNode pack = yaml == null ? begun() : read(yaml);
+    Set<String> marks = marks(pack, shelf);
+    Put first = null;
+    for (MarkSlip slip : slips) {
+      Put put = put(pack, slip, null, marks, shelf);
+      first = first == null ? put : first;
+    }
+    return filed(pack, first, What.PUT_ON, slips.size());
+  }
+
+  /** Where a mark was put. */
+  private record Put(String maker, String mark, boolean isNew) {}
+
+  private static Filed filed(ObjectNode pack, Put put, What what, int many) {
+    String yaml = Json.yamlMapper().writeValueAsString(pack);
+    return new Filed(yaml, put.maker(), put.mark(), put.isNew(), what, many);
+  }
+
+  private static ObjectNode read(String yaml) {
+    return (ObjectNode) Json.yamlMapper().readTree(yaml);
+  }
+
+  // Under an id of its own, or the one it has.
+  private static Put put(
+      ObjectNode pack,
+      MarkSlip slip,
+      @Nullable String id,
+      Set<String> marks,
+      ReferenceShelf shelf) {
     String name = slip.maker().strip();
     Maker known =
         shelf.makers().stream()
             .filter(m -> m.name().equalsIgnoreCase(name))
             .findFirst()
             .orElse(null);
-    String maker =
-        known == null ? free(name, shelf.makers().stream().map(Maker::id).toList()) : known.id();
-    ObjectNode mark = mark(slip, free(maker + " " + slip.lines().get(0), marks(pack, shelf)));
+    ObjectNode own = own(pack, name, known);
+    String maker = own != null ? text(own, "id") : known != null ? known.id() : null;
+    if (maker == null) {
+      Set<String> makers = new HashSet<>();
+      shelf.makers().forEach(m -> makers.add(m.id()));
+      pack.path(MAKERS).forEach(m -> makers.add(text(m, "id")));
+      maker = free(name, makers);
+    }
+    String as = id == null ? free(maker + " " + slip.lines().get(0), marks) : id;
+    marks.add(as);
+    ObjectNode mark = mark(slip, as);
     mark.put("source", source(pack, slip, shelf));
-    ObjectNode own = entry(pack.withArray("makers"), "id", maker);
     if (own != null) {
       own.withArray(MARKS).add(mark);
     } else if (known == null) {
-      pack.withArray("makers").add(maker(slip, maker, mark, shelf));
+      pack.withArray(MAKERS).add(maker(slip, maker, mark, shelf));
     } else {
       added(pack, maker).add(mark);
     }
-    return new Filed(
-        Json.yamlMapper().writeValueAsString(pack),
+    return new Put(
         known == null ? name : known.name(),
         String.join(" ", slip.lines()),
-        known == null);
+        own == null && known == null);
+  }
+
+  private static @Nullable ObjectNode own(ObjectNode pack, String name, @Nullable Maker known) {
+    if (known != null) {
+      return entry(pack.withArray(MAKERS), "id", known.id());
+    }
+    return (ObjectNode)
+        StreamSupport.stream(pack.withArray(MAKERS).spliterator(), false)
+            .filter(m -> text(m, "name").equalsIgnoreCase(name))
+            .findFirst()
+            .orElse(null);
+  }
+
+  /** Ids of the marks one put on file oneself. */
+  public static Set<String> own(@Nullable String yaml) {
+    Set<String> ids = new HashSet<>();
+    if (yaml != null) {
+      holders(read(yaml)).forEach(h -> h.path(MARKS).forEach(m -> ids.add(text(m, "id"))));
+    }
+    return ids;
+  }
+
+  /**
+   * The slip of a mark of one's own, as it would be written today.
+   *
+   * @throws InvalidInput where the pack has no such mark
+   */
+  public static MarkSlip slip(@Nullable String yaml, String mark, ReferenceShelf shelf) {
+    ObjectNode pack = yaml == null ? begun() : read(yaml);
+    Held held = held(pack, mark);
+    JsonNode of = held.mark();
+    JsonNode source = entry(pack.withArray("sources"), "id", text(of, "source"));
+    String kind = source == null ? "" : text(source, "kind");
+    return new MarkSlip(
+        held.name(shelf),
+        null,
+        null,
+        texts(of.path("lines")),
+        texts(of.path("pile")),
+        texts(of.path("etch")),
+        of.has("layout") ? Json.mapper().treeToValue(of.path("layout"), Layout.class) : null,
+        of.has("technique")
+            ? Json.mapper().treeToValue(of.path("technique"), Technique.class)
+            : Technique.STRUCK,
+        of.path("everyBlade").asBoolean(false),
+        of.path("from").asInt(),
+        of.path("to").asInt(),
+        of.path("give").asInt(0),
+        kind.isEmpty() ? null : kind,
+        source == null ? null : text(source, "label"),
+        text(of, "note").isEmpty() ? null : text(of, "note"));
+  }
+
+  /**
+   * The pack with a mark as this slip says, under the id it has; where it is of the same maker, in
+   * its place.
+   *
+   * @throws InvalidInput where the pack has no such mark
+   */
+  public static Filed changed(
+      @Nullable String yaml, String mark, MarkSlip slip, ReferenceShelf shelf) {
+    ObjectNode pack = yaml == null ? begun() : read(yaml);
+    Held held = held(pack, mark);
+    Put put;
+    if (held.name(shelf).equalsIgnoreCase(slip.maker().strip())) {
+      ObjectNode changed = mark(slip, mark);
+      changed.put("source", source(pack, slip, shelf));
+      ObjectNode there = held.mark();
+      List.of("lines", "pile", "etch", "layout").forEach(there::remove);
+      // What a slip does not hold, such as how the letters are cut, stays.
+      there.setAll(changed);
+      put = new Put(held.name(shelf), String.join(" ", slip.lines()), false);
+    } else {
+      held.remove();
+      put = put(pack, slip, mark, new HashSet<>(), shelf);
+    }
+    return filed(pack, put, What.CHANGED, 1);
+  }
+
+  /**
+   * The pack without a mark; a maker of whom nothing else was put on file goes with its last.
+   *
+   * @throws InvalidInput where the pack has no such mark
+   */
+  public static Filed without(@Nullable String yaml, String mark, ReferenceShelf shelf) {
+    ObjectNode pack = yaml == null ? begun() : read(yaml);
+    Held held = held(pack, mark);
+    Put gone = new Put(held.name(shelf), String.join(" ", texts(held.mark().path("lines"))), false);
+    held.remove();
+    return filed(pack, gone, What.TAKEN_OUT, 1);
+  }
+
+  /** A mark in the pack, with what holds it. */
+  private record Held(ObjectNode pack, ObjectNode holder, ObjectNode mark) {
+    private String name(ReferenceShelf shelf) {
+      return holder.has("name")
+          ? text(holder, "name")
+          : shelf.maker(text(holder, "to")).map(Maker::name).orElseGet(() -> text(holder, "to"));
+    }
+
+    private void remove() {
+      ArrayNode marks = (ArrayNode) holder.path(MARKS);
+      marks.removeIf(m -> isSame(m, mark));
+      if (marks.isEmpty() && isNothingElse()) {
+        for (String list : List.of(MAKERS, ADDITIONS)) {
+          if (pack.path(list) instanceof ArrayNode all) {
+            all.removeIf(h -> isSame(h, holder));
+          }
+        }
+        if (pack.path(ADDITIONS).isEmpty()) {
+          pack.remove(ADDITIONS);
+        }
+      }
+    }
+
+    private static boolean isSame(JsonNode one, JsonNode other) {
+      return text(one, "id").equals(text(other, "id")) && text(one, "to").equals(text(other, "to"));
+    }
+
+    private boolean isNothingElse() {
+      return holder.propertyStream().allMatch(e -> BARE.contains(e.getKey()));
+    }
+  }
+
+  private static Held held(ObjectNode pack, String mark) {
+    for (JsonNode holder : holders(pack)) {
+      for (JsonNode m : holder.path(MARKS)) {
+        if (text(m, "id").equals(mark)) {
+          return new Held(pack, (ObjectNode) holder, (ObjectNode) m);
+        }
+      }
+    }
+    throw new InvalidInput(
+        List.of(new Problem("mark", mark, "must be one you put on file yourself")));
+  }
+
+  private static List<JsonNode> holders(ObjectNode pack) {
+    List<JsonNode> all = new ArrayList<>();
+    pack.path(MAKERS).forEach(all::add);
+    pack.path(ADDITIONS).forEach(all::add);
+    return all;
+  }
+
+  private static String text(JsonNode of, String field) {
+    return of.path(field).asString("");
+  }
+
+  private static List<String> texts(JsonNode all) {
+    List<String> out = new ArrayList<>();
+    all.forEach(t -> out.add(t.asString("")));
+    return out;
   }
 
   private static ObjectNode begun() {
@@ -112,12 +330,12 @@ public final class OwnPack {
     pack.put("schema", 1).put("id", ID).put("title", "My own references");
     pack.put("note", "What I put on file myself.");
     pack.putArray("sources");
-    pack.putArray("makers");
+    pack.putArray(MAKERS);
     return pack;
   }
 
   private static ArrayNode added(ObjectNode pack, String maker) {
-    ArrayNode additions = pack.withArray("additions");
+    ArrayNode additions = pack.withArray(ADDITIONS);
     ObjectNode to = entry(additions, "to", maker);
     if (to == null) {
       to = additions.addObject().put("to", maker);
@@ -199,11 +417,9 @@ public final class OwnPack {
   private static Set<String> marks(ObjectNode pack, ReferenceShelf shelf) {
     Set<String> ids = new HashSet<>();
     shelf.makers().forEach(m -> m.marks().forEach(k -> ids.add(k.id())));
-    for (String list : List.of("makers", "additions")) {
-      for (JsonNode holder : pack.path(list)) {
-        ids.add(holder.path("id").asString(""));
-        holder.path(MARKS).forEach(k -> ids.add(k.path("id").asString("")));
-      }
+    for (JsonNode holder : holders(pack)) {
+      ids.add(text(holder, "id"));
+      holder.path(MARKS).forEach(k -> ids.add(text(k, "id")));
     }
     return ids;
   }

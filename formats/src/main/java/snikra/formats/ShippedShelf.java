@@ -96,6 +96,7 @@ public final class ShippedShelf {
   record TableColumns(
       List<Column> sales,
       List<Column> knives,
+      List<Column> marks,
       @JsonProperty("bare-lengths") BareLengths bareLengths,
       @JsonProperty("short") Map<String, Map<String, List<String>>> shortForms) {}
 

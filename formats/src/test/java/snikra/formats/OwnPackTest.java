@@ -286,4 +286,106 @@ class OwnPackTest {
   private static double trust(OwnPack.Filed filed) {
     return PackFormat.read("own", filed.yaml()).makers().get(0).marks().get(0).trust();
   }
+
+  private static ObjectNode slip(String maker, String line) {
+    ObjectNode slip = slip().put("maker", maker);
+    slip.putArray("lines").add(line);
+    return slip;
+  }
+
+  private static List<String> marks(String yaml, String maker) {
+    return with(yaml).shelf().makers().stream()
+        .filter(m -> m.name().equals(maker))
+        .flatMap(m -> m.marks().stream())
+        .map(m -> String.join(" ", m.lines()) + " " + m.from())
+        .toList();
+  }
+
+  private static String own(String yaml) {
+    return OwnPack.own(yaml).stream().sorted().findFirst().orElseThrow();
+  }
+
+  @Test
+  void severalGoOnFileTogetherAndMakersOfLikeNamesStayApart() {
+    List<MarkSlip> slips =
+        List.of(
+            OwnPack.slip(slip("Wimble & Cross", "WIMBLE & CROSS")),
+            OwnPack.slip(slip("Wimble Cross", "WIMBLE CROSS")),
+            OwnPack.slip(slip("Wimble & Cross", "W & C")));
+    OwnPack.Filed filed = OwnPack.with(null, slips, SHELF);
+
+    assertThat(filed.many()).isEqualTo(3);
+    assertThat(filed.what()).isEqualTo(OwnPack.What.PUT_ON);
+    assertThat(marks(filed.yaml(), "Wimble & Cross"))
+        .containsExactly("WIMBLE & CROSS 1921", "W & C 1921");
+    assertThat(marks(filed.yaml(), "Wimble Cross")).containsExactly("WIMBLE CROSS 1921");
+    assertThat(OwnPack.own(filed.yaml())).hasSize(3);
+  }
+
+  @Test
+  void aMarkOfOnesOwnComesBackAsTheSlipItWas() {
+    String yaml = filed(null, slip(), EXAMINER).yaml();
+    MarkSlip back = OwnPack.slip(yaml, own(yaml), with(yaml).shelf());
+    MarkSlip was = OwnPack.slip(slip());
+
+    assertThat(back.maker()).isEqualTo(was.maker());
+    assertThat(back.lines()).isEqualTo(was.lines());
+    assertThat(back.pile()).isEqualTo(was.pile());
+    assertThat(back.layout()).isEqualTo(was.layout());
+    assertThat(List.of(back.from(), back.to(), back.give())).containsExactly(1921, 1938, 4);
+    assertThat(back.source()).isEqualTo(was.source());
+    assertThat(back.sourceKind()).isEqualTo(was.sourceKind());
+  }
+
+  @Test
+  void aMarkIsChangedInItsPlaceUnderItsId() {
+    String yaml = filed(null, slip(), EXAMINER).yaml();
+    String two = filed(yaml, slip("Wimblecross", "W & C"), with(yaml)).yaml();
+    ObjectNode other = slip().put("from", 1925);
+    other.putArray("pile");
+    other.remove("layout");
+    String id = OwnPack.own(yaml).iterator().next();
+    OwnPack.Filed changed = OwnPack.changed(two, id, OwnPack.slip(other), with(two).shelf());
+
+    assertThat(changed.what()).isEqualTo(OwnPack.What.CHANGED);
+    assertThat(marks(changed.yaml(), "Wimblecross"))
+        .containsExactly("WIMBLECROSS CUTLERY 1925", "W & C 1921");
+    MarkSlip back = OwnPack.slip(changed.yaml(), id, with(changed.yaml()).shelf());
+    assertThat(back.pile()).isEmpty();
+    assertThat(back.layout()).isNull();
+  }
+
+  @Test
+  void aMarkThatIsAnothersMovesToThem() {
+    String yaml = filed(null, slip(), EXAMINER).yaml();
+    String id = own(yaml);
+    ObjectNode others = slip("Quillfer & Dax", "QUILLFER'S BEST");
+    String moved = OwnPack.changed(yaml, id, OwnPack.slip(others), with(yaml).shelf()).yaml();
+
+    assertThat(marks(moved, "Wimblecross")).isEmpty();
+    assertThat(marks(moved, "Quillfer & Dax")).contains("QUILLFER'S BEST 1921");
+    assertThat(OwnPack.own(moved)).containsExactly(id);
+  }
+
+  @Test
+  void withItsLastMarkAMakerGoesOfWhomNothingElseWasPutOnFile() {
+    String yaml = filed(null, slip(), EXAMINER).yaml();
+    String two = filed(yaml, slip("Quillfer & Dax", "QUILLFER'S BEST"), with(yaml)).yaml();
+    String none = two;
+    for (String id : OwnPack.own(two)) {
+      none = OwnPack.without(none, id, with(none).shelf()).yaml();
+    }
+
+    assertThat(OwnPack.own(none)).isEmpty();
+    assertThat(none).doesNotContain("Wimblecross").doesNotContain("additions");
+    assertThat(marks(none, "Quillfer & Dax")).doesNotContain("QUILLFER'S BEST 1921").isNotEmpty();
+  }
+
+  @Test
+  void whatIsNotOnesOwnCannotBeChangedOrTakenOut() {
+    assertThatThrownBy(() -> OwnPack.without(null, "quillfer-dax-1", SHELF))
+        .isInstanceOf(InvalidInput.class);
+    assertThatThrownBy(() -> OwnPack.changed(null, "no-such", OwnPack.slip(slip()), SHELF))
+        .isInstanceOf(InvalidInput.class);
+  }
 }

@@ -34,6 +34,7 @@ public final class WrittenDate {
       Map.of("early", new int[] {0, 3}, "mid", new int[] {4, 6}, "late", new int[] {6, 9});
 
   private static final String YEAR = "([12]\\d{3})";
+  private static final String ABOUT = "(?:c|ca|circa|about|around|abt|um|vers)\\.?\\s*";
   private static final String WORD = "(\\p{L}+)\\.?";
   private static final String TO = "\\s*(?:-|\u2013|\u2014|to|until|and|bis)\\s*";
 
@@ -47,7 +48,7 @@ public final class WrittenDate {
 
   private static final List<Form> FORMS =
       List.of(
-          form("(?:c|ca|circa|about|around|abt|um|vers)\\.?\\s*" + YEAR, m -> m.group(1) + "~"),
+          form(ABOUT + YEAR, m -> m.group(1) + "~"),
           form("(?:perhaps|possibly|maybe)\\s+" + YEAR, m -> m.group(1) + "?"),
           form(YEAR + "\\s*\\?", m -> m.group(1) + "?"),
           form("(?:the\\s+)?([12]\\d{2})0'?s", m -> m.group(1) + "X"),
@@ -61,6 +62,10 @@ public final class WrittenDate {
           form("(?:after|nach|apr\u00e8s)\\s+" + YEAR, m -> (year(m, 1) + 1) + "/.."),
           form("(?:since|from|seit)\\s+" + YEAR, m -> m.group(1) + "/.."),
           form("(?:between\\s+|from\\s+)?" + YEAR + TO + YEAR, m -> m.group(1) + "/" + m.group(2)),
+          form(ABOUT + YEAR + TO + YEAR, m -> m.group(1) + "~/" + m.group(2)),
+          form(YEAR + TO + ABOUT + YEAR, m -> m.group(1) + "/" + m.group(2) + "~"),
+          form(ABOUT + YEAR + TO + ABOUT + YEAR, m -> m.group(1) + "~/" + m.group(2) + "~"),
+          form(YEAR + TO + "(?:present|today|now|date|heute)", m -> m.group(1) + "/.."),
           form(YEAR + TO + "(\\d{2})", WrittenDate::shortEnd),
           form(WORD + "\\s+" + YEAR, WrittenDate::monthOrSeason),
           form(

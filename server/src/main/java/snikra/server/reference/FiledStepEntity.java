@@ -8,6 +8,7 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import snikra.formats.OwnPack;
 
 /** A fact put on file: the text of the collector's own pack before and after it. */
 @Entity
@@ -23,6 +24,12 @@ class FiledStepEntity {
 
   @Column(nullable = false, updatable = false)
   private String mark;
+
+  @Column(nullable = false, updatable = false)
+  private String what;
+
+  @Column(nullable = false, updatable = false)
+  private int many;
 
   @Lob
   @Column(updatable = false)
@@ -40,19 +47,15 @@ class FiledStepEntity {
 
   protected FiledStepEntity() {}
 
-  FiledStepEntity(
-      int place,
-      String maker,
-      String mark,
-      @Nullable String textBefore,
-      String textAfter,
-      Instant now) {
+  FiledStepEntity(int place, OwnPack.Filed filed, @Nullable String textBefore, Instant now) {
     this.id = UUID.randomUUID().toString();
     this.place = place;
-    this.maker = maker;
-    this.mark = mark;
+    this.maker = filed.maker();
+    this.mark = filed.mark();
+    this.what = filed.what().toString();
+    this.many = filed.many();
     this.textBefore = textBefore;
-    this.textAfter = textAfter;
+    this.textAfter = filed.yaml();
     this.madeAt = now;
   }
 
@@ -70,6 +73,14 @@ class FiledStepEntity {
 
   String mark() {
     return mark;
+  }
+
+  String what() {
+    return what;
+  }
+
+  int many() {
+    return many;
   }
 
   @Nullable String textBefore() {

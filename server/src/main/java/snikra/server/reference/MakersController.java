@@ -2,6 +2,7 @@ package snikra.server.reference;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
@@ -19,6 +20,7 @@ import snikra.core.reference.MarkVariant;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
 import snikra.core.reference.Source;
+import snikra.formats.OwnPack;
 import snikra.formats.PackFormat.Pack;
 
 /**
@@ -37,9 +39,13 @@ class MakersController {
    *
    * @param confusions by letter what a worn one is taken for, as marks are read just now
    * @param spellings sets of words taken for one another
+   * @param own ids of the marks one put on file oneself
    */
   record Makers(
-      List<OnePack> packs, SortedMap<Character, String> confusions, List<List<String>> spellings) {}
+      List<OnePack> packs,
+      SortedMap<Character, String> confusions,
+      List<List<String>> spellings,
+      Set<String> own) {}
 
   /**
    * A pack: where it is from and whom it tells of.
@@ -95,7 +101,8 @@ class MakersController {
     return new Makers(
         desk.packs().stream().map(this::pack).toList(),
         new TreeMap<>(shelf.confusions()),
-        shelf.spellings());
+        shelf.spellings(),
+        OwnPack.own(desk.own()));
   }
 
   private OnePack pack(ReferenceDesk.Held held) {

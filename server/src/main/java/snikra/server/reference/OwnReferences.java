@@ -5,12 +5,14 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Objects;
+import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Problem;
 import snikra.core.reference.MarkSlip;
+import snikra.core.reference.ReferenceShelf;
 import snikra.formats.InvalidInput;
 import snikra.formats.OwnPack;
 
@@ -40,14 +42,27 @@ public class OwnReferences {
   /**
    * A step.
    *
+   * @param mark its lines; of several the first
+   * @param what {@code put-on}, {@code changed} or {@code taken-out}
+   * @param many to how many marks it was done
    * @param undone whether it was taken back, and can be done again
    */
-  public record FiledStep(String id, String maker, String mark, boolean undone, Instant madeAt) {}
+  public record FiledStep(
+      String id,
+      String maker,
+      String mark,
+      String what,
+      int many,
+      boolean undone,
+      Instant madeAt) {}
 
   /** All steps that are remembered, the first first. */
   public List<FiledStep> steps() {
     return steps.findAllByOrderByPlace().stream()
-        .map(s -> new FiledStep(s.id(), s.maker(), s.mark(), s.isUndone(), s.madeAt()))
+        .map(
+            s ->
+                new FiledStep(
+                    s.id(), s.maker(), s.mark(), s.what(), s.many(), s.isUndone(), s.madeAt()))
         .toList();
   }
 
@@ -66,9 +81,42 @@ public class OwnReferences {
    *
    * @throws InvalidInput with every problem
    */
-  public synchronized OwnPack.Filed file(MarkSlip slip) {
+  public OwnPack.Filed file(MarkSlip slip) {
+    return fileAll(List.of(slip));
+  }
+
+  /**
+   * Puts several marks on file in one step.
+   *
+   * @throws InvalidInput with every problem
+   */
+  public OwnPack.Filed fileAll(List<MarkSlip> slips) {
+    return step((text, shelf) -> OwnPack.with(text, slips, shelf));
+  }
+
+  /** A mark of one's own, as a slip. */
+  public MarkSlip slip(String mark) {
+    return OwnPack.slip(desk.own(), mark, desk.examiner().shelf());
+  }
+
+  /**
+   * Changes a mark of one's own.
+   *
+   * @throws InvalidInput with every problem
+   */
+  public OwnPack.Filed change(String mark, MarkSlip slip) {
+    return step((text, shelf) -> OwnPack.changed(text, mark, slip, shelf));
+  }
+
+  /** Takes a mark of one's own out. */
+  public OwnPack.Filed takeOut(String mark) {
+    return step((text, shelf) -> OwnPack.without(text, mark, shelf));
+  }
+
+  private synchronized OwnPack.Filed step(
+      BiFunction<@Nullable String, ReferenceShelf, OwnPack.Filed> make) {
     String before = desk.own();
-    OwnPack.Filed filed = look(slip);
+    OwnPack.Filed filed = make.apply(before, desk.examiner().shelf());
     keep(
         filed.yaml(),
         () -> {
@@ -83,10 +131,8 @@ public class OwnReferences {
           steps.save(
               new FiledStepEntity(
                   done.isEmpty() ? 1 : done.get(done.size() - 1).place() + 1,
-                  filed.maker(),
-                  filed.mark(),
+                  filed,
                   before,
-                  filed.yaml(),
                   clock.instant().truncatedTo(ChronoUnit.MILLIS)));
         });
     return filed;

@@ -2,13 +2,18 @@ package snikra.server.reference;
 
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.Comparator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import snikra.core.dating.DatingVerdict.Opinion;
 import snikra.core.examination.Examiner;
@@ -18,8 +23,12 @@ import snikra.core.mark.PackReview.Remark;
 import snikra.core.reference.MarkSlip;
 import snikra.core.specimen.Specimen;
 import snikra.formats.InvalidInput;
+import snikra.formats.MarksTable;
+import snikra.formats.MarksTable.MarkRow;
+import snikra.formats.MarksTable.MarksRead;
 import snikra.formats.OwnPack;
 import snikra.formats.SpecimenFormat;
+import snikra.formats.TableField;
 import snikra.server.reference.OwnReferences.FiledStep;
 import tools.jackson.databind.JsonNode;
 
@@ -27,6 +36,8 @@ import tools.jackson.databind.JsonNode;
 @RestController
 @RequestMapping("/api/own")
 class OwnReferencesController {
+  private static final int MOST_TOLD = 100;
+
   private final OwnReferences own;
   private final ReferenceDesk desk;
   private final Verdicts verdicts;
@@ -115,6 +126,111 @@ class OwnReferencesController {
     Opinion before = opinion(knife);
     OwnPack.Filed filed = own.file(OwnPack.slip(tree.path("slip")));
     return told(knife, before, filed, desk.examiner());
+  }
+
+  /** A mark one put on file, as a slip to be written anew. */
+  @GetMapping("/marks/{mark}")
+  MarkSlip mark(@PathVariable String mark) {
+    return own.slip(mark);
+  }
+
+  /**
+   * What was done to a mark of one's own.
+   *
+   * @param remarks what is odd about the maker's marks then
+   */
+  record MarkChanged(String maker, String mark, List<Remark> remarks) {}
+
+  /** Changes a mark one put on file. */
+  @PutMapping(path = "/marks/{mark}", consumes = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      required = true,
+      content = @Content(schema = @Schema(implementation = MarkSlip.class)))
+  MarkChanged change(@PathVariable String mark, @RequestBody String body) {
+    return changed(own.change(mark, OwnPack.slip(SpecimenFormat.parse(body))));
+  }
+
+  /** Takes a mark one put on file out; the step can be undone. */
+  @DeleteMapping("/marks/{mark}")
+  MarkChanged takeOut(@PathVariable String mark) {
+    return changed(own.takeOut(mark));
+  }
+
+  private MarkChanged changed(OwnPack.Filed filed) {
+    return new MarkChanged(filed.maker(), filed.mark(), remarks(desk.examiner(), filed));
+  }
+
+  /**
+   * What became of a table of marks.
+   *
+   * @param read the rows that cannot be taken in first; at most {@value #MOST_TOLD}
+   * @param good how many can be
+   * @param known how many of those are on file already, and are not put there again
+   * @param refused how many cannot
+   * @param kept how many were put on file
+   */
+  record MarksTold(
+      MarksRead read,
+      List<TableField> fields,
+      int rows,
+      int good,
+      int known,
+      int refused,
+      int kept) {}
+
+  /**
+   * Puts the marks of a table on file in one step, or only looks at it.
+   *
+   * @param maker whose marks they are, where no column says so
+   * @param region country of makers not on file, where no column says so
+   * @param source where they are known from, where no column says so
+   * @param sourceKind what kind of source that is
+   * @param columns what each column is, where the collector said so
+   * @param keep whether they are put on file
+   */
+  @PostMapping(path = "/marks/table", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+  MarksTold table(
+      @RequestParam(defaultValue = "the table") String name,
+      @RequestParam(required = false) @Nullable String maker,
+      @RequestParam(required = false) @Nullable String region,
+      @RequestParam(required = false) @Nullable String source,
+      @RequestParam String sourceKind,
+      @RequestParam(required = false) @Nullable List<String> columns,
+      @RequestParam(defaultValue = "false") boolean keep,
+      @RequestBody(required = false) byte @Nullable [] body) {
+    Examiner examiner = desk.examiner();
+    MarksRead read =
+        new MarksTable(
+                examiner.shelf(),
+                new MarksTable.Besides(given(maker), given(region), given(source), sourceKind),
+                examiner.thisYear())
+            .read(name, body == null ? new byte[0] : body, columns == null ? List.of() : columns);
+    List<MarkRow> good = read.rows().stream().filter(r -> r.slip() != null).toList();
+    List<MarkSlip> anew = good.stream().filter(r -> !r.known()).map(MarkRow::slip).toList();
+    if (keep && !anew.isEmpty()) {
+      own.fileAll(anew);
+    }
+    return new MarksTold(
+        told(read),
+        MarksTable.fields(),
+        read.rows().size(),
+        good.size(),
+        good.size() - anew.size(),
+        read.rows().size() - good.size(),
+        keep ? anew.size() : 0);
+  }
+
+  private static @Nullable String given(@Nullable String text) {
+    return text == null || text.isBlank() ? null : text.strip();
+  }
+
+  private static MarksRead told(MarksRead read) {
+    List<MarkRow> rows =
+        read.rows().stream()
+            .sorted(Comparator.comparing(r -> r.problems().isEmpty()))
+            .limit(MOST_TOLD)
+            .toList();
+    return new MarksRead(read.encoding(), read.separator(), read.headed(), read.columns(), rows);
   }
 
   private Opinion opinion(Specimen knife) {

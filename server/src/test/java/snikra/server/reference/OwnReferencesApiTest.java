@@ -7,11 +7,14 @@ import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.greaterThan;
 import static org.hamcrest.Matchers.hasItem;
 import static org.hamcrest.Matchers.hasSize;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import com.jayway.jsonpath.JsonPath;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -168,5 +171,90 @@ class OwnReferencesApiTest {
                 "$.packs[0].makers[?(@.id=='veldrake')].marks[*].lines[0]", hasItem("GRIMBLOVE")))
         .andExpect(jsonPath("$.packs[0].sources[*].label", hasItem("A list of small firms")))
         .andExpect(jsonPath("$.packs[?(@.id=='" + OwnPack.ID + "')].added", contains(1)));
+  }
+
+  private String ownMark() throws Exception {
+    return JsonPath.read(
+        web.perform(get("/api/makers")).andReturn().getResponse().getContentAsString(), "$.own[0]");
+  }
+
+  @Test
+  void aMarkOfOnesOwnIsChangedAndTakenOutWithAWayBackToEachStep() throws Exception {
+    file(SLIP).andExpect(status().isOk());
+    String put = desk.own();
+    String mark = ownMark();
+    web.perform(get("/api/own/marks/" + mark))
+        .andExpect(jsonPath("$.maker").value("Grimblove"))
+        .andExpect(jsonPath("$.from").value(1903))
+        .andExpect(jsonPath("$.source").value("A list of small firms"));
+    web.perform(
+            put("/api/own/marks/" + mark)
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(SLIP.replace("1903", "1899")))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.maker").value("Grimblove"));
+    web.perform(get("/api/own/marks/" + mark)).andExpect(jsonPath("$.from").value(1899));
+    web.perform(delete("/api/own/marks/" + mark)).andExpect(status().isOk());
+    web.perform(get("/api/makers")).andExpect(jsonPath("$.own", hasSize(0)));
+    assertThat(own.steps())
+        .extracting(FiledStep::what)
+        .containsExactly("put-on", "changed", "taken-out");
+    own.undo();
+    web.perform(get("/api/own/marks/" + mark)).andExpect(jsonPath("$.from").value(1899));
+    own.undo();
+    assertThat(desk.own()).isEqualTo(put);
+  }
+
+  @Test
+  void aMarkThatIsNotOnesOwnIsRefusedByItsName() throws Exception {
+    web.perform(delete("/api/own/marks/ok-straight"))
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("mark"));
+    web.perform(
+            put("/api/own/marks/ok-straight").contentType(MediaType.APPLICATION_JSON).content(SLIP))
+        .andExpect(status().isBadRequest());
+  }
+
+  private ResultActions table(String rows, boolean keep) throws Exception {
+    return web.perform(
+        post("/api/own/marks/table?sourceKind=reference-book&source=A+list&region=UK&keep=" + keep)
+            .contentType(MediaType.APPLICATION_OCTET_STREAM)
+            .content(rows));
+  }
+
+  @Test
+  void aTableIsLookedAtPutOnFileInOneStepAndTakenOffInOne() throws Exception {
+    String rows =
+        """
+        maker,mark,years
+        Grimblove,GRIMBLOVE / TARNSEY,1903-1921
+        Grimblove,GRIMBLOVE,c. 1921-1930
+        Ablewhin,ABLEWHIN,to 1941
+        """;
+    table(rows, false)
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.rows").value(3))
+        .andExpect(jsonPath("$.good").value(2))
+        .andExpect(jsonPath("$.refused").value(1))
+        .andExpect(jsonPath("$.kept").value(0))
+        .andExpect(jsonPath("$.read.rows[0].line").value(4))
+        .andExpect(jsonPath("$.read.rows[0].problems[0].field").value("years"));
+    assertThat(desk.own()).isNull();
+    table(rows, true).andExpect(jsonPath("$.kept").value(2));
+    web.perform(get("/api/makers")).andExpect(jsonPath("$.own", hasSize(2)));
+    assertThat(own.steps()).extracting(FiledStep::many).containsExactly(2);
+    examined().andExpect(jsonPath("$.dating.makers[0].label").value("Grimblove"));
+    table(rows, false).andExpect(jsonPath("$.known").value(2));
+    own.undo();
+    assertThat(desk.own()).isNull();
+  }
+
+  @Test
+  void aKindOfSourceThatIsNotKnownIsToldInTheRow() throws Exception {
+    web.perform(
+            post("/api/own/marks/table?sourceKind=rumour&source=x&region=UK")
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .content("maker,mark,years\nGrimblove,GRIMBLOVE,1903-1921"))
+        .andExpect(jsonPath("$.read.rows[0].problems[0].field").value("sourceKind"));
   }
 }
