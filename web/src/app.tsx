@@ -26,6 +26,7 @@ const CollectionPage = lazy(() =>
 );
 const WantedPage = lazy(() => import("./features/wanted").then((m) => ({ default: m.WantedPage })));
 const TogetherPage = lazy(() => import("./features/together").then((m) => ({ default: m.TogetherPage })));
+const OneMarkPage = lazy(() => import("./features/one-mark").then((m) => ({ default: m.OneMarkPage })));
 const PrintedPage = lazy(() => import("./features/printed").then((m) => ({ default: m.PrintedPage })));
 const QuickPage = lazy(() => import("./features/quick").then((m) => ({ default: m.QuickPage })));
 const KeepingPage = lazy(() => import("./features/keeping").then((m) => ({ default: m.KeepingPage })));
@@ -153,6 +154,7 @@ function Sheet() {
               <Route path="/years/:year" element={<OfYearPage />} />
               <Route path="/collection" element={<CollectionPage book={book.data} />} />
               <Route path="/wanted" element={<WantedPage book={book.data} />} />
+              <Route path="/one-mark" element={<OneMarkPage book={book.data} />} />
               <Route path="/catalogue" element={<PrintedPage book={book.data} />} />
               <Route path="/together" element={<TogetherPage book={book.data} />} />
               <Route

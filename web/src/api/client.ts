@@ -140,6 +140,8 @@ export const api = {
   /** The knives that answer to a search, taken together. */
   collection: (q: string, ticks: string[]) =>
     answered(client.GET("/api/collection", { params: { query: { q, in: ticks } } })),
+  /** A mark that several knives bear, out of all of them. */
+  oneMark: (of: string[]) => answered(client.GET("/api/knives/one-mark", { params: { query: { of } } })),
   /** What was found, leaf by leaf, for a catalogue on paper. */
   leaves: (q: string, ticks: string[]) =>
     answered(client.GET("/api/knives/leaves", { params: { query: { q, in: ticks } } })),

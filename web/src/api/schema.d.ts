@@ -1412,6 +1412,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/knives/one-mark": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["oneMark"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/knives/leaves": {
         parameters: {
             query?: never;
@@ -2748,6 +2764,18 @@ export interface components {
             lots: components["schemas"]["Lot"][];
             years: components["schemas"]["Year"][];
         };
+        Letter: {
+            letter: string;
+            /** Format: double */
+            chance: number;
+            isRead: boolean;
+            spaced: boolean;
+        };
+        Line: {
+            text: string;
+            letters: components["schemas"]["Letter"][];
+            strikes: string[];
+        };
         ListTold: {
             encoding: string;
             separator: string;
@@ -2802,6 +2830,25 @@ export interface components {
             maker: string;
             mark: string;
             remarks: components["schemas"]["Remark"][];
+        };
+        MarkEra: {
+            within: components["schemas"]["MarkEraYears"];
+            first: components["schemas"]["MarkEraQuantiles"];
+            last: components["schemas"]["MarkEraQuantiles"];
+        };
+        MarkEraQuantiles: {
+            /** Format: int32 */
+            low: number;
+            /** Format: int32 */
+            middle: number;
+            /** Format: int32 */
+            high: number;
+        };
+        MarkEraYears: {
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
         };
         MarkFiled: {
             maker: string;
@@ -3026,6 +3073,15 @@ export interface components {
             numbers?: components["schemas"]["NumberGrammar"];
             codes: components["schemas"]["OneScheme"][];
             history: components["schemas"]["History"];
+        };
+        OneMark: {
+            lines: components["schemas"]["Line"][];
+            era?: components["schemas"]["MarkEra"];
+            slip: components["schemas"]["MarkSlip"];
+        };
+        OneMarkTold: {
+            numbers: number[];
+            mark: components["schemas"]["OneMark"];
         };
         OnePack: {
             id: string;
@@ -6964,6 +7020,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SearchTold"];
+                };
+            };
+        };
+    };
+    oneMark: {
+        parameters: {
+            query: {
+                of: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OneMarkTold"];
                 };
             };
         };

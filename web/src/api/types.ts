@@ -33,6 +33,7 @@ export type SavedKnife = Schemas["SavedKnife"];
 export type TrayEntry = Schemas["TrayEntry"];
 /** A knife in the tray that can be read. */
 export type ReadableEntry = TrayEntry & Required<Pick<TrayEntry, "summary" | "sketch">>;
+export type OneMarkTold = Schemas["OneMarkTold"];
 export type Leaf = Schemas["Leaf"];
 export type SetShown = Schemas["SetShown"];
 export type Bearing = Schemas["OfYear"]["makers"][number];

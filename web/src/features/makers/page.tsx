@@ -41,7 +41,8 @@ export function MakerPage({
         {maker.history.kind === "maker"
           ? ""
           : `${maker.history.kind === "brand" ? "A brand" : "A retailer"}, `}
-        {[maker.place, maker.region].filter(Boolean).join(", ")}. <span className="num">{`${maker.from}\u2013${maker.to}`}</span>
+        {[maker.place, maker.region].filter(Boolean).join(", ")}.{" "}
+        <span className="num">{`${maker.from}\u2013${maker.to}`}</span>
       </p>
       <p className="mt-1 max-w-[40rem]">{maker.note}</p>
       <SetOf maker={maker.id} />

@@ -43,7 +43,8 @@ export function Timeline({
               <span className="flex flex-wrap items-baseline justify-between gap-x-3 px-2">
                 <span className="font-serif text-[0.9375rem]/5 font-medium">{m.name}</span>
                 <span className="text-ink2">
-                  {m.place && `${m.place}, `}<span className="num">{`${m.from}\u2013${m.to}`}</span>
+                  {m.place && `${m.place}, `}
+                  <span className="num">{`${m.from}\u2013${m.to}`}</span>
                 </span>
               </span>
               <svg width={width} height={HIGH} className="block" role="img" aria-label={marksInWords(m)}>

@@ -15,6 +15,9 @@ const BEYOND = 12;
 /** More than these are too small to compare. */
 const MOST_TOGETHER = 12;
 
+/** More strikes than these are not put together at once. */
+const MOST_STRIKES = 12;
+
 interface Sort {
   column: string;
   isDown: boolean;
@@ -53,6 +56,14 @@ export function KnivesTable({
                 className="inline-block min-h-6 underline"
               >
                 Side by side
+              </Link>
+            )}
+            {here.length > 1 && here.length <= MOST_STRIKES && (
+              <Link
+                to={`/one-mark?${new URLSearchParams(here.map((k) => ["of", k.id]))}`}
+                className="inline-block min-h-6 underline"
+              >
+                One mark of these
               </Link>
             )}
             <button

@@ -138,7 +138,7 @@ class FilingIT {
       assertThat(page.getByText("40 marks on file.").first()).isVisible();
       assertThat(page.getByText("1 maker, 40 marks")).isVisible();
 
-      page.getByText("What I put on file").press("Enter");
+      page.getByText("What I put on file").first().press("Enter");
       button(page, "Undo: GRIMBLOVE 1880").press("Enter");
       assertThat(page.getByText("1 maker, 40 marks")).isHidden();
       button(page, "Do again: GRIMBLOVE 1880").press("Enter");

@@ -61,8 +61,10 @@ class MakersIT {
     assertThat(set).isVisible();
     set.press("Enter");
     assertThat(page.getByText("3 of 4 places filled.")).isVisible();
-    Locator places = page.getByRole(AriaRole.MAIN).getByRole(AriaRole.LISTITEM);
+    Locator any = region(page, "Any knife of theirs, by its mark");
+    Locator places = any.getByRole(AriaRole.LISTITEM);
     assertThat(places).hasCount(4);
+    assertThat(region(page, "Rings over the number").getByRole(AriaRole.LISTITEM)).hasCount(7);
     page.keyboard().press("g");
     assertThat(places).hasCount(1);
     assertThat(places).containsText("missing");
@@ -77,6 +79,10 @@ class MakersIT {
     page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)).click();
     page.keyboard().press("Escape");
     assertThat(page.locator("#maker-name")).hasText("Veldrake Knife Works");
+  }
+
+  private static Locator region(Page page, String name) {
+    return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(name));
   }
 
   @Test

@@ -263,13 +263,13 @@ class JudgementTest {
   static List<String> ids() {
     return SHELF.judgement().rates().stream()
         .map(Judgement.Rate::id)
-        // Read where packs are bound or added to, where schedules are made and where sets are held
-        // against the tray, not where knives are
-        // dated.
+        // Read where packs are bound or added to, where strikes are put together, where schedules
+        // are made and where sets are held against the tray, not where knives are dated.
         .filter(
             id ->
                 !id.equals("source.describes-stamp")
                     && !id.startsWith("filing.")
+                    && !id.startsWith("consensus.")
                     && !id.startsWith("sets.")
                     && !id.startsWith("schedule."))
         .toList();

@@ -30,7 +30,9 @@ import snikra.core.examination.Verdict.Candidate;
 import snikra.core.examination.Verdict.Finding;
 import snikra.core.examination.Verdict.MarkVerdict;
 import snikra.core.examination.Verdict.NumberVerdict;
+import snikra.core.mark.Consensus;
 import snikra.core.mark.MarkCandidate;
+import snikra.core.mark.MarkEra;
 import snikra.core.mark.MarkEvidence;
 import snikra.core.mark.MarkReader;
 import snikra.core.number.DecodedNumber;
@@ -291,6 +293,51 @@ public final class Examiner {
         dating.dateBriefly(evidence(knife, pattern)),
         knowsNone.dateWithReasons(knife),
         (int) shelf.judgement().of("filing.give"));
+  }
+
+  /**
+   * A mark that these knives bear, out of all of them: its letters, and its years by all else they
+   * show. No knife counts its own mark, and none on file is heard.
+   *
+   * @param knives each with a face that was read
+   * @param note which they are
+   */
+  public OneMark oneMark(List<Specimen> knives, String note) {
+    List<Consensus.Line> lines =
+        new Consensus(shelf)
+            .of(knives.stream().map(k -> Slips.main(k).orElseThrow().lines()).toList());
+    Examiner knowsNone = with(shelf.withMakers(List.of()));
+    DatingVerdict nothing = knowsNone.dating.dateBriefly(knowsNone.evidence(Specimen.unseen()));
+    List<double[]> likely = new ArrayList<>();
+    for (Specimen knife : knives) {
+      DatingVerdict dated = knowsNone.dating.dateWithReasons(knowsNone.evidence(knife));
+      if (!dated.clues().isEmpty()) {
+        likely.add(over(dated.curve(), nothing.curve()));
+      }
+    }
+    MarkEra era =
+        likely.isEmpty()
+            ? null
+            : MarkEra.of(nothing.firstYear(), likely, shelf.judgement().of("filing.era-years"));
+    return new OneMark(lines, era, Slips.of(slip(knives.get(0)).orElseThrow(), lines, era, note));
+  }
+
+  /** Whether a face of it was read that may bear a mark. */
+  public static boolean bearsAMark(Specimen knife) {
+    return Slips.main(knife).isPresent();
+  }
+
+  // What the knife itself says of each year, apart from how many knives are of it at all.
+  private static double[] over(double[] curve, double[] prior) {
+    double[] likely = new double[curve.length];
+    for (int y = 0; y < curve.length; y++) {
+      likely[y] = prior[y] == 0 ? 0 : curve[y] / prior[y];
+    }
+    return likely;
+  }
+
+  private Evidence evidence(Specimen knife) {
+    return evidence(knife, namer.name(knife));
   }
 
   /** Models on file the knife may be one of, by how much speaks for them, and other knives. */

@@ -6,6 +6,8 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.dating.Span;
+import snikra.core.mark.Consensus;
+import snikra.core.mark.MarkEra;
 import snikra.core.reference.Maker;
 import snikra.core.reference.MarkSlip;
 import snikra.core.specimen.Face;
@@ -32,15 +34,8 @@ final class Slips {
       DatingVerdict dated,
       DatingVerdict unmarked,
       int give) {
-    List<SeenFace> read =
-        knife.marks().stream()
-            .filter(f -> f.state() == FaceState.READ && !f.lines().isEmpty())
-            .toList();
-    Optional<SeenFace> main =
-        read.stream()
-            .filter(f -> f.face() == Face.MARK)
-            .min(Comparator.comparingInt(SeenFace::blade))
-            .or(() -> read.stream().min(Comparator.comparingInt(SeenFace::blade)));
+    List<SeenFace> read = read(knife);
+    Optional<SeenFace> main = main(knife);
     Span years = unmarked.clues().isEmpty() ? null : unmarked.opinion().years();
     return main.map(
         face ->
@@ -60,6 +55,46 @@ final class Slips {
                 "own-knives",
                 "My own knives",
                 null));
+  }
+
+  private static List<SeenFace> read(Specimen knife) {
+    return knife.marks().stream()
+        .filter(f -> f.state() == FaceState.READ && !f.lines().isEmpty())
+        .toList();
+  }
+
+  /** The face that bears the mark: the mark side of the first blade that has one. */
+  static Optional<SeenFace> main(Specimen knife) {
+    List<SeenFace> read = read(knife);
+    return read.stream()
+        .filter(f -> f.face() == Face.MARK)
+        .min(Comparator.comparingInt(SeenFace::blade))
+        .or(() -> read.stream().min(Comparator.comparingInt(SeenFace::blade)));
+  }
+
+  /**
+   * A slip for a mark that several knives bear.
+   *
+   * @param first filled in from the first of them
+   */
+  static MarkSlip of(
+      MarkSlip first, List<Consensus.Line> lines, @Nullable MarkEra era, String note) {
+    return new MarkSlip(
+        first.maker(),
+        first.region(),
+        first.place(),
+        lines.stream().map(Consensus.Line::text).toList(),
+        first.pile(),
+        first.etch(),
+        first.layout(),
+        first.technique(),
+        first.everyBlade(),
+        era == null ? first.from() : (Integer) era.first().middle(),
+        era == null ? first.to() : (Integer) era.last().middle(),
+        era == null ? first.give() : era.give(),
+        first.sourceKind(),
+        first.source(),
+        note);
   }
 
   private static @Nullable String region(DatingVerdict dated) {

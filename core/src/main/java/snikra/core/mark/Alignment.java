@@ -40,7 +40,7 @@ final class Alignment {
   }
 
   // Best path by dynamic programming; the answer is the glyph index for each struck letter, or -1.
-  private static int[] trace(Channel channel, List<Glyph> read, char[] struck) {
+  static int[] trace(Channel channel, List<Glyph> read, char[] struck) {
     int n = read.size();
     int m = struck.length;
     double[][] best = new double[n + 1][m + 1];

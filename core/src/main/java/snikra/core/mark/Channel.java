@@ -61,6 +61,16 @@ final class Channel {
     row[right] = pRight;
   }
 
+  /** All letters that are told apart by name. */
+  static char[] letters() {
+    return LETTERS.toCharArray();
+  }
+
+  /** How often a letter is met in marks. */
+  double frequency(char letter) {
+    return frequency[index(letter)];
+  }
+
   /** Place in the alphabet; what is not Latin, a figure or &amp; shares the last place. */
   static int index(char c) {
     int i = LETTERS.indexOf(c);

@@ -55,6 +55,7 @@ class PageController {
         "/collection",
         "/wanted",
         "/catalogue",
+        "/one-mark",
         "/together",
         "/quick"
       })

@@ -1,0 +1,194 @@
+import { useQuery } from "@tanstack/react-query";
+import { useEffect, useRef, useState } from "react";
+import { Link, useNavigate, useSearchParams } from "react-router";
+import { api } from "../../api/client";
+import type { Book, OneMarkTold } from "../../api/types";
+import { percent } from "../../format";
+import { useKeys } from "../../keys";
+import { BackOrPrint } from "../../ui/back-or-print";
+import { Failed } from "../../ui/failed";
+import { Slip } from "../bench/filing/slip";
+
+type Line = OneMarkTold["mark"]["lines"][number];
+type Era = NonNullable<OneMarkTold["mark"]["era"]>;
+
+/** A mark that several knives bear, each worn in its own way: its letters and its years out of all of them. */
+export function OneMarkPage({ book }: { book: Book }) {
+  const navigate = useNavigate();
+  const [query] = useSearchParams();
+  const of = query.getAll("of");
+  const told = useQuery({
+    queryKey: ["tray", "one-mark", of],
+    queryFn: () => api.oneMark(of),
+    staleTime: 0,
+    retry: false,
+  });
+  useKeys({ escape: () => navigate("/tray"), p: () => window.print() });
+  useEffect(() => {
+    document.title = "One mark of several \u2013 Snikra";
+  }, []);
+  if (told.isError)
+    return (
+      <Failed
+        what="The strikes could not be put together."
+        error={told.error}
+        onAgain={() => told.refetch()}
+      />
+    );
+  if (told.isPending) return <p className="voice p-6 text-ink3">Laying the strikes over one another.</p>;
+  const { numbers, mark } = told.data;
+  const isOpen = mark.lines.some((l) => l.letters.some((letter) => !letter.isRead));
+  return (
+    <main className="px-4 pt-3 pb-8 lg:px-6">
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
+        <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">One mark, on {numbers.length} knives</h1>
+        <p className="text-ink2">
+          {numbers.map((n, i) => (
+            <span key={n}>
+              {i > 0 && ", "}
+              <Link to={`/bench/${of[i]}?at=marks`} className="inline-block min-h-6 underline">
+                No. {n}
+              </Link>
+            </span>
+          ))}
+        </p>
+        <BackOrPrint bench="/tray" to="To the tray" />
+      </div>
+      {mark.lines.length === 0 ? (
+        <p className="voice mt-4 text-ink3">No letter is left on any of them.</p>
+      ) : (
+        <div className="mt-4 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+          <section aria-label="Its letters" className="min-w-0">
+            {mark.lines.map((l, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a line is known by its place
+              <Lines key={i} line={l} numbers={numbers} />
+            ))}
+            <p className="mt-2 max-w-[40rem] text-[0.8125rem]/[1.125rem] text-ink2">
+              The stroke below a letter is how likely it is the one that was struck, out of all strikes
+              together.
+              {isOpen && " What is open still is left as a point: fill it in where you know it."}
+            </p>
+          </section>
+          <div className="grid content-start gap-y-4">
+            <Years era={mark.era} many={numbers.length} />
+            <PutOnFile told={told.data} first={of[0] as string} book={book} />
+          </div>
+        </div>
+      )}
+    </main>
+  );
+}
+
+const shown = (text: string) => text.replace(/_/g, "\u00b7").replace(/\*/g, "\u2026");
+
+function Lines({ line, numbers }: { line: Line; numbers: number[] }) {
+  return (
+    <table className="mb-4 w-full border-b border-rule">
+      <caption className="sr-only">{line.text}</caption>
+      <tbody>
+        {numbers.map((n, i) => (
+          <tr key={n} className="text-ink2">
+            <th scope="row" className="num w-16 pr-3 text-left text-[0.8125rem] font-normal">
+              No. {n}
+            </th>
+            <td className="font-steel tracking-[0.2em]">
+              {line.strikes[i] ? (
+                shown(line.strikes[i] as string)
+              ) : (
+                <span className="voice tracking-normal text-ink3">not on it</span>
+              )}
+            </td>
+          </tr>
+        ))}
+        <tr>
+          <td />
+          <td className="pt-1 pb-2">
+            <ol aria-label={line.text} className="flex flex-wrap font-steel text-[1.75rem]/8">
+              {line.letters.map((l, i) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: a letter is known by its place
+                <li key={i} className={`text-center ${l.spaced ? "ml-4" : ""}`}>
+                  <span className={`block w-7 ${l.isRead ? "" : "text-ink3"}`}>
+                    {l.isRead ? l.letter : "\u00b7"}
+                  </span>
+                  <span
+                    className="mx-auto block h-1 bg-blue"
+                    style={{ width: `${(1.5 * l.chance).toFixed(2)}rem` }}
+                    title={`${l.letter} ${percent(l.chance)} in 100`}
+                  />
+                </li>
+              ))}
+            </ol>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  );
+}
+
+function Years({ era, many }: { era: Era | undefined; many: number }) {
+  if (!era)
+    return (
+      <section aria-label="Its years">
+        <h2 className="text-[1.1875rem]/[1.375rem]">Its years</h2>
+        <p className="voice mt-1 text-ink3">
+          Nothing but the mark was looked at on these knives, so its years stay open.
+        </p>
+      </section>
+    );
+  const { within, first, last } = era;
+  return (
+    <section aria-label="Its years">
+      <h2 className="text-[1.1875rem]/[1.375rem]">Its years</h2>
+      <p className="mt-1 text-[1.0625rem]/6">
+        In use between about <span className="num font-semibold text-blue">{within.from}</span> and{" "}
+        <span className="num font-semibold text-blue">{within.to}</span>, nine chances in ten.
+      </p>
+      <dl className="mt-1 text-ink2">
+        {(
+          [
+            ["Begun", first],
+            ["Ended", last],
+          ] as const
+        ).map(([what, q]) => (
+          <div key={what}>
+            <dt className="inline">{what}</dt>{" "}
+            <dd className="num inline">
+              about {q.middle}, from {q.low} to {q.high}
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <p className="mt-1 text-[0.8125rem]/[1.125rem] text-ink2">
+        By all else that {many === 2 ? "both" : `these ${many}`} show; no knife counts its own mark.
+      </p>
+    </section>
+  );
+}
+
+function PutOnFile({ told, first, book }: { told: OneMarkTold; first: string; book: Book }) {
+  const button = useRef<HTMLButtonElement>(null);
+  const [isOpen, setOpen] = useState(false);
+  const knife = useQuery({ queryKey: ["knife", first], queryFn: () => api.knife(first), staleTime: 0 });
+  return (
+    <div className="no-print">
+      <button
+        ref={button}
+        type="button"
+        className="press"
+        disabled={!knife.data}
+        onClick={() => setOpen(true)}
+      >
+        Put this mark on file
+      </button>
+      {isOpen && knife.data && (
+        <Slip
+          specimen={knife.data.specimen}
+          first={told.mark.slip}
+          book={book}
+          from={button}
+          onClose={() => setOpen(false)}
+        />
+      )}
+    </div>
+  );
+}
