@@ -2,6 +2,7 @@ import { lazy, Suspense, useRef, useState } from "react";
 import { Navigate, NavLink, Route, Routes, useNavigate } from "react-router";
 import { useBook } from "./api/book";
 import { api } from "./api/client";
+import { unseen } from "./api/unseen";
 import { Tray } from "./features/tray";
 import { Help } from "./help";
 import { useKeys } from "./keys";
@@ -67,22 +68,7 @@ function Sheet() {
   const newId = useRef(crypto.randomUUID());
   const newKnife = async (begins: { title?: string; note?: string } = {}) => {
     try {
-      const knife = await api.add(newId.current, {
-        ...begins,
-        blades: [],
-        care: [],
-        codes: [],
-        registered: [],
-        hallmarks: [],
-        comparables: [],
-        condition: {},
-        marks: [],
-        measured: {},
-        notFound: [],
-        tags: [],
-        seen: {},
-        story: [],
-      });
+      const knife = await api.add(newId.current, unseen(begins));
       newId.current = crypto.randomUUID();
       navigate(`/bench/${knife.id}`);
     } catch (e) {

@@ -10,6 +10,7 @@ import { Field } from "../../ui/field";
 import { Select } from "../../ui/select";
 import { MoneyEntry } from "../bench/stations/money-entry";
 import { Check } from "./check";
+import { Pocket } from "./pocket";
 import { Told } from "./told";
 
 const BOOK = { queryKey: ["quick"], queryFn: () => api.quick(), staleTime: Number.POSITIVE_INFINITY };
@@ -132,6 +133,7 @@ function Look({
           <button type="button" className="press mt-3 lg:hidden" onClick={toBench}>
             To the bench with it
           </button>
+          <Pocket />
           <ul className="mt-4 border-t border-ink pt-2 text-[0.8125rem] text-ink2">
             {book.cautions.map((c) => (
               <li key={c} className="mt-1">

@@ -111,7 +111,11 @@ class FilingIT {
   void aTableWithMistakesIsMendedPutOnFileUndoneAndDoneAgainByKeys() {
     StringBuilder rows = new StringBuilder("Maker,Stamp,Dates\n");
     for (int i = 0; i < 37; i++) {
-      rows.append("Grimblove,GRIMBLOVE ").append(1880 + i).append(',').append(1880 + i).append('\n');
+      rows.append("Grimblove,GRIMBLOVE ")
+          .append(1880 + i)
+          .append(',')
+          .append(1880 + i)
+          .append('\n');
     }
     String wrong =
         "Grimblove,GR_MBLOVE,1890-1900\nGrimblove,,1890-1900\nGrimblove,G & CO,long ago\n";

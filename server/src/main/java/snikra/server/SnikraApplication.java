@@ -13,6 +13,7 @@ import snikra.server.keeping.Backup;
 import snikra.server.keeping.DataFolder;
 import snikra.server.keeping.Keeping;
 import snikra.server.keeping.Running;
+import snikra.server.knives.Catalogue;
 import snikra.server.knives.DemoTin;
 import snikra.server.knives.KnifeService;
 import snikra.server.photos.DemoPhotographs;
@@ -60,6 +61,7 @@ public class SnikraApplication {
     System.out.println("The knives are kept in " + options.data());
     // The shelf is opened while the page is on its way to the browser.
     Examiner examiner = context.getBean(ReferenceDesk.class).examiner();
+    context.getBean(Catalogue.class).open();
     Rehearsal.run(examiner, context.getBean(JsonMapper.class), DemoTin.specimens(examiner.shelf()));
     if (options.demo()) {
       DemoPhotographs.fill(

@@ -305,8 +305,8 @@ class Wiring {
   }
 
   @Bean
-  QuickDesk quickDesk(ReferenceDesk desk, WantedList wanted) {
-    return new QuickDesk(desk, wanted);
+  QuickDesk quickDesk(ReferenceDesk desk, WantedList wanted, SalesBook sales) {
+    return new QuickDesk(desk, wanted, sales, Clock.system(ZoneId.systemDefault()));
   }
 
   @Bean

@@ -25,7 +25,7 @@ public final class QuickLook {
   }
 
   /** How a look moves the logarithm of the price, and how far it leaves it open. */
-  private record Moved(Check check, @Nullable Answer answer, double mean, double variance) {}
+  record Moved(Check check, @Nullable Answer answer, double mean, double variance) {}
 
   /** What is wrong with answers that were given; empty where nothing is. */
   public List<Problem> problems(Map<String, String> answers) {
@@ -61,6 +61,48 @@ public final class QuickLook {
       @Nullable Double ordinary,
       boolean isNamed,
       @Nullable Double asked) {
+    Weighed weighed = weighed(answers, isNamed);
+    Call call = weighed.call(ordinary, asked, this);
+    return new QuickVerdict(
+        call,
+        ordinary == null ? null : down(weighed.pay() * ordinary),
+        weighed.worth(),
+        weighed.reason(call),
+        weighed.next());
+  }
+
+  /**
+   * What answers come to, apart from any price.
+   *
+   * @param pay the most to pay, of an ordinary knife's price
+   * @param drop what it is put down above, likewise
+   * @param worth what it brings in the middle, likewise
+   * @param unpriced what to do where no price is known
+   */
+  record Weighed(List<Moved> moved, double pay, double drop, double worth, Call unpriced) {
+    private Call call(@Nullable Double ordinary, @Nullable Double asked, QuickLook by) {
+      if (ordinary == null || asked == null) {
+        return unpriced;
+      }
+      if (asked <= by.down(pay * ordinary)) {
+        return Call.BUY;
+      }
+      return asked > drop * ordinary ? Call.PUT_DOWN : Call.LOOK_CLOSER;
+    }
+
+    /** Why, for what is said. */
+    @Nullable String reason(Call call) {
+      return QuickLook.reason(moved, call);
+    }
+
+    /** Id of what to look at next. */
+    @Nullable String next() {
+      return QuickLook.next(moved);
+    }
+  }
+
+  /** Weighs answers, those of a maker on file apart. */
+  Weighed weighed(Map<String, String> answers, boolean isNamed) {
     List<Moved> moved =
         book.checks().stream()
             .filter(c -> !(c.byMaker() && isNamed))
@@ -70,25 +112,13 @@ public final class QuickLook {
     double spread = book.spread().value();
     double deviation =
         Math.sqrt(spread * spread + moved.stream().mapToDouble(Moved::variance).sum());
-    double pay = Math.exp(mean + book.pay().value() * deviation);
     double drop = Math.exp(mean + book.drop().value() * deviation);
-    Call call = call(pay, drop, ordinary, asked);
-    return new QuickVerdict(
-        call,
-        ordinary == null ? null : down(pay * ordinary),
+    return new Weighed(
+        moved,
+        Math.exp(mean + book.pay().value() * deviation),
+        drop,
         Math.exp(mean),
-        reason(moved, call),
-        next(moved));
-  }
-
-  private Call call(double pay, double drop, @Nullable Double ordinary, @Nullable Double asked) {
-    if (ordinary == null || asked == null) {
-      return drop < book.worthwhile().value() ? Call.PUT_DOWN : Call.LOOK_CLOSER;
-    }
-    if (asked <= down(pay * ordinary)) {
-      return Call.BUY;
-    }
-    return asked > drop * ordinary ? Call.PUT_DOWN : Call.LOOK_CLOSER;
+        drop < book.worthwhile().value() ? Call.PUT_DOWN : Call.LOOK_CLOSER);
   }
 
   private static Moved moved(Check check, @Nullable String given) {
@@ -133,11 +163,16 @@ public final class QuickLook {
 
   /** An amount as it is told: never above what it is. */
   double down(double amount) {
-    Step step =
-        book.steps().stream()
-            .filter(s -> s.to() == null || amount < s.to())
-            .findFirst()
-            .orElseThrow();
-    return Math.floor(amount / step.step()) * step.step();
+    double step = stepAt(amount);
+    return Math.floor(amount / step) * step;
+  }
+
+  /** In which steps amounts of this size are told. */
+  double stepAt(double amount) {
+    return book.steps().stream()
+        .filter(s -> s.to() == null || amount < s.to())
+        .findFirst()
+        .map(Step::step)
+        .orElseThrow();
   }
 }

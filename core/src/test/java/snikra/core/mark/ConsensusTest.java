@@ -148,7 +148,7 @@ class ConsensusTest {
 
   @Test
   void howMuchSpeaksForALineBeingOneOfTheMarkIsANumberOfJudgement() {
-    List<List<String>> strikes = List.of(List.of("THRALE", "WINDOVER"), List.of("ZWIC"));
+    List<List<String>> strikes = List.of(List.of("THRALE", "WINDOVER"), List.of("WINDER"));
     assertThat(of(strikes).stream().filter(l -> l.strikes().get(1) != null)).hasSize(1);
     ReferenceShelf strict = SHELF.judgedBy(SHELF.judgement().with("consensus.line", 1e-12));
     assertThat(new Consensus(strict).of(strikes))

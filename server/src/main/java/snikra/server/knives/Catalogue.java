@@ -256,6 +256,13 @@ public class Catalogue implements AutoCloseable {
     return finder.inSets();
   }
 
+  /**
+   * Gets ready to be asked: rows that are kept are read, and what they are found by put in order.
+   */
+  public void open() {
+    bringUp();
+  }
+
   private void bringUp() {
     String now = this.by.get();
     // Looked at before the rows are: what comes meanwhile is brought in by the next search.

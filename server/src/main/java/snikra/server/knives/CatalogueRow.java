@@ -3,13 +3,15 @@ package snikra.server.knives;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 
 /** What was worked out of one version of a knife for the tray, as it is sent. */
 @Entity
 @Table(name = "catalogue_row")
 class CatalogueRow {
+  /** As long as a text may be that lies in its row and not apart from it. */
+  private static final int LONGEST = 1_000_000;
+
   @Id private String knifeId;
 
   @Column(nullable = false)
@@ -18,12 +20,10 @@ class CatalogueRow {
   @Column(nullable = false)
   private String workedBy;
 
-  @Lob
-  @Column(nullable = false)
+  @Column(nullable = false, length = LONGEST)
   private String entry;
 
-  @Lob
-  @Column(nullable = false)
+  @Column(nullable = false, length = LONGEST)
   private String card;
 
   protected CatalogueRow() {}

@@ -4,6 +4,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -24,6 +28,16 @@ class QuickController {
   @GetMapping
   QuickBook book() {
     return desk.book();
+  }
+
+  /** The same as one page to carry on a phone: it needs no network and sends nothing anywhere. */
+  @GetMapping(path = "/pocket.html", produces = MediaType.TEXT_HTML_VALUE)
+  ResponseEntity<String> pocket() {
+    String file = ContentDisposition.attachment().filename("snikra-pocket.html").build().toString();
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, file)
+        .contentType(MediaType.parseMediaType("text/html;charset=UTF-8"))
+        .body(desk.pocket());
   }
 
   /**

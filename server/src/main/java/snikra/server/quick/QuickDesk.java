@@ -1,12 +1,18 @@
 package snikra.server.quick;
 
 import java.math.BigDecimal;
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Problem;
+import snikra.core.quick.PocketTable;
 import snikra.core.quick.QuickBook;
 import snikra.core.quick.QuickLook;
 import snikra.core.quick.QuickVerdict;
@@ -17,19 +23,68 @@ import snikra.formats.InvalidInput;
 import snikra.formats.Json;
 import snikra.formats.ShippedShelf;
 import snikra.formats.SpecimenFormat;
+import snikra.server.quick.PocketFile.PocketMaker;
+import snikra.server.quick.PocketFile.PocketWant;
 import snikra.server.reference.ReferenceDesk;
+import snikra.server.sales.SalesBook;
 import snikra.server.wanted.WantedList;
 
 /** A quick look, with what the sales book and the wanted list say of the maker. */
 public class QuickDesk {
+  private static final int MOST_PRICED = 100;
+
   private final QuickBook book = ShippedShelf.quickBook();
   private final QuickLook look = new QuickLook(book);
   private final ReferenceDesk desk;
   private final WantedList wanted;
+  private final SalesBook sales;
+  private final Clock clock;
 
-  public QuickDesk(ReferenceDesk desk, WantedList wanted) {
+  public QuickDesk(ReferenceDesk desk, WantedList wanted, SalesBook sales, Clock clock) {
     this.desk = desk;
     this.wanted = wanted;
+    this.sales = sales;
+    this.clock = clock;
+  }
+
+  /**
+   * The quick look as one page for a phone without a network. Makers of whom a sale is known have a
+   * price of their own, at most {@value #MOST_PRICED} of them.
+   */
+  String pocket() {
+    Examiner examiner = desk.examiner();
+    Set<String> sold = new HashSet<>();
+    sales.all().forEach(kept -> sold.add(kept.sale().knife().maker()));
+    List<Maker> makers =
+        examiner.shelf().makers().stream().sorted(Comparator.comparing(Maker::name)).toList();
+    Set<String> priced =
+        makers.stream()
+            .map(Maker::id)
+            .filter(sold::contains)
+            .limit(MOST_PRICED)
+            .collect(Collectors.toSet());
+    Examiner.Summary usual = examiner.summarise(usual(examiner, null));
+    return PocketFile.of(
+        new PocketFile.Held(
+            LocalDate.now(clock),
+            book,
+            PocketTable.of(book),
+            middle(usual),
+            usual.currency(),
+            makers.stream()
+                .map(
+                    m ->
+                        PocketMaker.of(
+                            m,
+                            priced.contains(m.id())
+                                ? middle(examiner.summarise(usual(examiner, m)))
+                                : null))
+                .toList(),
+            wanted.everything().stream().map(PocketWant::of).toList()));
+  }
+
+  private static @Nullable Double middle(Examiner.Summary of) {
+    return of.middle() == null ? null : of.middle().doubleValue();
   }
 
   /**
@@ -85,7 +140,7 @@ public class QuickDesk {
     if (asked != null && money != null && usual.currency() != null) {
       requireSame(asked, money, usual.currency());
     }
-    Double ordinary = usual.middle() == null ? null : usual.middle().doubleValue();
+    Double ordinary = middle(usual);
     return new QuickTold(
         look.look(answers, ordinary, named != null, asked),
         ordinary,

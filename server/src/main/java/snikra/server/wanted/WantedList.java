@@ -60,7 +60,12 @@ public class WantedList {
 
   /** All of it, in the order in which it was first kept. */
   WantedTold all() {
-    return new WantedTold(told(want -> true), catalogue.left());
+    return new WantedTold(everything(), catalogue.left());
+  }
+
+  /** All that one looks for, in the order in which it was first kept. */
+  public List<KeptWant> everything() {
+    return told(want -> true);
   }
 
   /** What one looks for of a maker. */

@@ -1,25 +1,34 @@
 package snikra.server.quick;
 
+import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.greaterThan;
 import static org.hamcrest.Matchers.hasSize;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.http.MediaType;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
+import snikra.core.reference.Maker;
+import snikra.formats.Json;
 import snikra.server.TestApp;
 import snikra.server.reference.ReferenceDesk;
 import snikra.server.sales.DemoSales;
 import snikra.server.sales.SalesBook;
+import tools.jackson.databind.JsonNode;
 
 /** A quick look over HTTP: by what was seen, what is asked, the sales book and the wanted list. */
 class QuickApiTest {
@@ -98,5 +107,68 @@ class QuickApiTest {
     look("?asked=-1").andExpect(status().isBadRequest());
     look("?asked=much").andExpect(status().isBadRequest());
     look("?asked=NaN").andExpect(status().isBadRequest());
+  }
+
+  private String pocket() throws Exception {
+    return web.perform(get("/api/quick/pocket.html"))
+        .andExpect(status().isOk())
+        .andExpect(header().string("Content-Disposition", containsString("snikra-pocket.html")))
+        .andReturn()
+        .getResponse()
+        .getContentAsString(StandardCharsets.UTF_8);
+  }
+
+  private static JsonNode held(String page) {
+    String begin = "<script type=\"application/json\" id=\"held\">";
+    int from = page.indexOf(begin) + begin.length();
+    return Json.mapper().readTree(page.substring(from, page.indexOf("</script>", from)));
+  }
+
+  @Test
+  void thePocketFileHoldsPricesOfMakersOfWhomASaleIsKnown() throws Exception {
+    assertThat(held(pocket()).has("ordinary")).isFalse();
+    DemoSales.fill(sales, desk.examiner().shelf());
+    JsonNode held = held(pocket());
+    assertThat(held.path("ordinary").asDouble()).isPositive();
+    Set<String> sold =
+        sales.all().stream().map(s -> s.sale().knife().maker()).collect(Collectors.toSet());
+    for (Maker maker : desk.examiner().shelf().makers()) {
+      JsonNode told =
+          StreamSupport.stream(held.path("makers").spliterator(), false)
+              .filter(m -> m.path("name").asString("").equals(maker.name()))
+              .findFirst()
+              .orElseThrow();
+      assertThat(told.has("ordinary")).as(maker.name()).isEqualTo(sold.contains(maker.id()));
+      assertThat(told.path("marks").size()).isEqualTo(maker.marks().size());
+    }
+    look("?maker=veldrake&asked=1")
+        .andExpect(
+            jsonPath("$.ordinary")
+                .value(
+                    StreamSupport.stream(held.path("makers").spliterator(), false)
+                        .filter(m -> m.path("name").asString("").equals("Veldrake Knife Works"))
+                        .findFirst()
+                        .orElseThrow()
+                        .path("ordinary")
+                        .asDouble()));
+  }
+
+  @Test
+  void thePocketFileAsksNothingOfAnyoneAndNothingInItEndsItsScript() throws Exception {
+    web.perform(
+            put("/api/wanted/" + UUID.randomUUID())
+                .contentType(MediaType.APPLICATION_JSON)
+                .content("{\"note\":\"</script><b>green\",\"most\":45,\"currency\":\"GBP\"}"))
+        .andExpect(status().isOk());
+    String page = pocket();
+    assertThat(page).contains("default-src 'none'").doesNotContain("http://", "https://");
+    assertThat(page).doesNotContain("</script><b>");
+    assertThat(held(page).path("wanted"))
+        .anySatisfy(
+            w -> {
+              assertThat(w.path("what").asString("")).isEqualTo("</script><b>green");
+              assertThat(w.path("most").asString("")).isEqualTo("45 GBP");
+            });
+    assertThat(page.getBytes(StandardCharsets.UTF_8).length).isLessThan(3_000_000);
   }
 }
