@@ -12,8 +12,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Keeps something one looks for under an id of the sender's own, or changes it. */
         put: operations["keep"];
         post?: never;
+        /** Lets go of one; kept again under its id it is there again. */
         delete: operations["remove"];
         options?: never;
         head?: never;
@@ -27,7 +29,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** How far a trial is, and what moved. */
         get: operations["progress"];
+        /** Stops it, or takes it up where it was. */
         put: operations["run"];
         post?: never;
         delete?: never;
@@ -44,8 +48,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Keeps a search under an id of the sender's own, or changes it. */
         put: operations["keep_1"];
         post?: never;
+        /** Lets go of a search; kept again under its id it is there again. */
         delete: operations["remove_1"];
         options?: never;
         head?: never;
@@ -60,8 +66,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Changes a sale. */
         put: operations["change"];
         post?: never;
+        /** Takes a sale out; it can be put back. */
         delete: operations["remove_2"];
         options?: never;
         head?: never;
@@ -76,8 +84,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Says what a photograph shows. */
         put: operations["changeRole"];
         post?: never;
+        /** Takes a photograph away; it can be put back for thirty days. */
         delete: operations["delete"];
         options?: never;
         head?: never;
@@ -91,9 +101,12 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** A reference pack as a file. */
         get: operations["export"];
+        /** Takes a reference pack into use, or out of it. */
         put: operations["switchTo"];
         post?: never;
+        /** Lets go of a reference pack that was brought. */
         delete: operations["remove_3"];
         options?: never;
         head?: never;
@@ -107,9 +120,12 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** A mark one put on file, as a slip to be written anew. */
         get: operations["mark"];
+        /** Changes a mark one put on file. */
         put: operations["change_1"];
         post?: never;
+        /** Takes a mark one put on file out; the step can be undone. */
         delete: operations["takeOut"];
         options?: never;
         head?: never;
@@ -124,8 +140,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Corrects an entry; what it was stays to be seen. */
         put: operations["correct"];
         post?: never;
+        /** Strikes an entry out; it stays to be seen and can stand again. */
         delete: operations["strike"];
         options?: never;
         head?: never;
@@ -139,9 +157,12 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** A knife as it is kept. */
         get: operations["get"];
+        /** Changes a knife, made to the version that is kept. */
         put: operations["change_2"];
         post?: never;
+        /** Takes a knife out of the tray; it can be put back for thirty days. */
         delete: operations["delete_1"];
         options?: never;
         head?: never;
@@ -156,7 +177,9 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Sets each knife to what is said of it, all or none, and answers with what was before. */
         put: operations["set"];
+        /** Changes up to 2,000 knives, and answers with what was before: sent back it undoes this. */
         post: operations["change_3"];
         delete?: never;
         options?: never;
@@ -172,8 +195,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Whether the question of an entry is still open. */
         put: operations["question"];
         post?: never;
+        /** Takes an entry out; it can be put back. */
         delete: operations["remove_4"];
         options?: never;
         head?: never;
@@ -187,7 +212,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The schools of grading, those that ship and one's own. */
         get: operations["grading"];
+        /** Judges so from now on. */
         put: operations["judge"];
         post?: never;
         delete?: never;
@@ -204,6 +231,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** Chooses where copies lie. */
         put: operations["choose"];
         post?: never;
         delete?: never;
@@ -221,6 +249,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Begins with a pack that is here switched on or off. */
         post: operations["ofSwitching"];
         delete?: never;
         options?: never;
@@ -237,6 +266,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Begins with the pack in the body. */
         post: operations["ofPack"];
         delete?: never;
         options?: never;
@@ -253,6 +283,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Begins with the school that would head the pages, against another as it stands. */
         post: operations["ofGrading"];
         delete?: never;
         options?: never;
@@ -269,6 +300,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** The most to pay for a knife one means to sell again, and what to ask for it. */
         post: operations["topPrice"];
         delete?: never;
         options?: never;
@@ -285,6 +317,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** The story of a knife on its own years, each link held against all else the knife shows. */
         post: operations["story"];
         delete?: never;
         options?: never;
@@ -299,8 +332,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** All schedules that are kept, the latest first, and what a new one may be for. */
         get: operations["all"];
         put?: never;
+        /** Makes a schedule of what is found and keeps it. */
         post: operations["make"];
         delete?: never;
         options?: never;
@@ -317,6 +352,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Puts a schedule back that was taken out. */
         post: operations["restore"];
         delete?: never;
         options?: never;
@@ -331,8 +367,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** All sales of the book. */
         get: operations["all_1"];
         put?: never;
+        /** Keeps a sale. */
         post: operations["add"];
         delete?: never;
         options?: never;
@@ -349,6 +387,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Puts a sale back that was taken out. */
         post: operations["restore_1"];
         delete?: never;
         options?: never;
@@ -363,8 +402,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The book as a table, to save. */
         get: operations["csv"];
         put?: never;
+        /** Takes in a table of any shape, or only looks at it. */
         post: operations["table"];
         delete?: never;
         options?: never;
@@ -381,6 +422,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Puts back all that one table brought. */
         post: operations["restoreTable"];
         delete?: never;
         options?: never;
@@ -397,6 +439,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** How well the sales tell one another's prices: each of some is left out in turn. */
         post: operations["check"];
         delete?: never;
         options?: never;
@@ -413,6 +456,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Puts a photograph back that was taken away. */
         post: operations["restore_2"];
         delete?: never;
         options?: never;
@@ -429,6 +473,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Which knives photographs are of by the names of their files, and what they show. */
         post: operations["read"];
         delete?: never;
         options?: never;
@@ -445,6 +490,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Works out what was clicked on a photograph; nothing is kept. */
         post: operations["measure"];
         delete?: never;
         options?: never;
@@ -461,6 +507,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Takes it in, all or nothing; the answer is the copy of what was here until now. */
         post: operations["take"];
         delete?: never;
         options?: never;
@@ -477,6 +524,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Takes the next piece of a parcel, up to 8 MB. */
         post: operations["receive"];
         delete?: never;
         options?: never;
@@ -493,6 +541,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Takes in the file in the body, or with keep=false only looks at it. */
         post: operations["bring"];
         delete?: never;
         options?: never;
@@ -509,6 +558,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Takes the last step back. */
         post: operations["undo"];
         delete?: never;
         options?: never;
@@ -525,6 +575,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** A slip filled in as far as the knife tells it. */
         post: operations["slip"];
         delete?: never;
         options?: never;
@@ -541,6 +592,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Does the step again that was taken back last. */
         post: operations["redo"];
         delete?: never;
         options?: never;
@@ -557,6 +609,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Puts the mark on file. */
         post: operations["file"];
         delete?: never;
         options?: never;
@@ -573,6 +626,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Puts the marks of a table on file in one step, or only looks at it. */
         post: operations["table_1"];
         delete?: never;
         options?: never;
@@ -589,6 +643,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What filing the slip would do, or what is still missing; nothing is kept. */
         post: operations["look"];
         delete?: never;
         options?: never;
@@ -603,8 +658,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** All of the ledger: entries, knives, lots and years. */
         get: operations["all_2"];
         put?: never;
+        /** Keeps a new entry. */
         post: operations["add_1"];
         delete?: never;
         options?: never;
@@ -621,6 +678,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Puts an entry back that was taken out. */
         post: operations["restore_3"];
         delete?: never;
         options?: never;
@@ -637,6 +695,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** What an entry would be: what is wrong with it, and how its money is shared. */
         post: operations["look_1"];
         delete?: never;
         options?: never;
@@ -651,8 +710,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** All knives in the tray, each in a few words; row by row, so that many need no more room. */
         get: operations["tray"];
         put?: never;
+        /** Keeps a new knife. */
         post: operations["add_2"];
         delete?: never;
         options?: never;
@@ -667,8 +728,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The photographs of a knife. */
         get: operations["photos"];
         put?: never;
+        /** Keeps a photograph; the body is the file as it is. */
         post: operations["add_3"];
         delete?: never;
         options?: never;
@@ -685,6 +748,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Opens a line to a phone for one knife; for fifteen minutes, to the first that comes. */
         post: operations["begin"];
         delete?: never;
         options?: never;
@@ -699,8 +763,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The journal of a knife, the last entry first. */
         get: operations["journal"];
         put?: never;
+        /** Writes into the journal of a knife, with what is held of it at the time. */
         post: operations["write"];
         delete?: never;
         options?: never;
@@ -717,6 +783,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Puts a knife back that was taken out. */
         post: operations["restore_4"];
         delete?: never;
         options?: never;
@@ -733,6 +800,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Looks at up to 500 rows of a list, and takes them in where batch is given. */
         post: operations["list"];
         delete?: never;
         options?: never;
@@ -749,6 +817,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Puts back all that one list brought. */
         post: operations["restore_5"];
         delete?: never;
         options?: never;
@@ -765,6 +834,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Holds every photograph against what it was, and reads every knife. */
         post: operations["check_1"];
         delete?: never;
         options?: never;
@@ -781,6 +851,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Puts an entry back that was taken out. */
         post: operations["restore_6"];
         delete?: never;
         options?: never;
@@ -797,6 +868,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Says what is held of a knife; nothing is kept. */
         post: operations["examine"];
         delete?: never;
         options?: never;
@@ -813,6 +885,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Takes one reading of a field of a knife. */
         post: operations["read_1"];
         delete?: never;
         options?: never;
@@ -829,6 +902,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Takes readings in the line format. */
         post: operations["lines"];
         delete?: never;
         options?: never;
@@ -843,8 +917,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** How far it is, or what came of it. */
         get: operations["calibration"];
         put?: never;
+        /** Begins it in the background, once for the same packs, and tells how far it is. */
         post: operations["begin_1"];
         delete?: never;
         options?: never;
@@ -861,6 +937,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Makes a copy now. */
         post: operations["make_1"];
         delete?: never;
         options?: never;
@@ -877,6 +954,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Brings a copy back; the answer is the copy of what was there until now. */
         post: operations["restore_7"];
         delete?: never;
         options?: never;
@@ -891,6 +969,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** All of it, in the order in which it was first kept. */
         get: operations["all_3"];
         put?: never;
         post?: never;
@@ -907,6 +986,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** A first knife, answered look by look. */
         get: operations["tour"];
         put?: never;
         post?: never;
@@ -923,6 +1003,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Makers on file, by how many places of their sets are filled. */
         get: operations["counts"];
         put?: never;
         post?: never;
@@ -939,6 +1020,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The set of one maker. */
         get: operations["board"];
         put?: never;
         post?: never;
@@ -955,6 +1037,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Marks, codes and models of one year: what to look for on a knife of it. */
         get: operations["ofYear"];
         put?: never;
         post?: never;
@@ -971,6 +1054,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** All of them, in the order in which they were first kept. */
         get: operations["all_4"];
         put?: never;
         post?: never;
@@ -987,9 +1071,11 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** A schedule as it was made. */
         get: operations["one"];
         put?: never;
         post?: never;
+        /** Takes one out; it can be put back for thirty days. */
         delete: operations["remove_5"];
         options?: never;
         head?: never;
@@ -1003,6 +1089,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** On paper, with a photograph of each knife; dates and money as the reader's country writes them. */
         get: operations["pdf"];
         put?: never;
         post?: never;
@@ -1019,6 +1106,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** As a table. */
         get: operations["table_2"];
         put?: never;
         post?: never;
@@ -1035,6 +1123,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Reads an amount as people write it. */
         get: operations["money"];
         put?: never;
         post?: never;
@@ -1051,6 +1140,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The mean and spread of readings, in the unit of the first where all are of it. */
         get: operations["mean"];
         put?: never;
         post?: never;
@@ -1067,6 +1157,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** A date as people write it, in the form in which it is kept. */
         get: operations["date"];
         put?: never;
         post?: never;
@@ -1083,6 +1174,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What one of a currency was in another, from tables that ship: no service is asked. */
         get: operations["rate"];
         put?: never;
         post?: never;
@@ -1099,6 +1191,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What is looked at, in the order of the hand. */
         get: operations["book"];
         put?: never;
         post?: never;
@@ -1115,6 +1208,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The same as one page to carry on a phone: it needs no network and sends nothing anywhere. */
         get: operations["pocket"];
         put?: never;
         post?: never;
@@ -1131,6 +1225,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What the looks taken so far come to. */
         get: operations["look_2"];
         put?: never;
         post?: never;
@@ -1147,6 +1242,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What a price of another year is today. */
         get: operations["priceThen"];
         put?: never;
         post?: never;
@@ -1163,6 +1259,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What a price may be restated from: countries, their years and their money. */
         get: operations["priceCountries"];
         put?: never;
         post?: never;
@@ -1179,6 +1276,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** One copy of a photograph: the original, the view or the small one. */
         get: operations["copy"];
         put?: never;
         post?: never;
@@ -1195,9 +1293,11 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Whether a phone is invited, and for which knife. */
         get: operations["state"];
         put?: never;
         post?: never;
+        /** Lets no phone send any more. */
         delete: operations["end"];
         options?: never;
         head?: never;
@@ -1211,6 +1311,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** All that is kept as one ZIP of open formats, with the sum of every file. */
         get: operations["whole"];
         put?: never;
         post?: never;
@@ -1227,9 +1328,11 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What a parcel would bring, once every file in it is found to be whole. */
         get: operations["look_3"];
         put?: never;
         post?: never;
+        /** Lets go of it. */
         delete: operations["letGo"];
         options?: never;
         head?: never;
@@ -1243,6 +1346,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Steps that can be undone and done again, the first first. */
         get: operations["steps"];
         put?: never;
         post?: never;
@@ -1259,6 +1363,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** All makers on file, by the packs that tell of them. */
         get: operations["makers"];
         put?: never;
         post?: never;
@@ -1275,6 +1380,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Every state an entry was in. */
         get: operations["history"];
         put?: never;
         post?: never;
@@ -1291,6 +1397,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What went in a year, a row for each knife, as a table to save. */
         get: operations["year"];
         put?: never;
         post?: never;
@@ -1307,6 +1414,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Sheets to print on, the usual one first. */
         get: operations["papers"];
         put?: never;
         post?: never;
@@ -1323,6 +1431,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Labels for what is found, each with a code that opens its knife on this machine. */
         get: operations["labels"];
         put?: never;
         post?: never;
@@ -1339,6 +1448,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The text of a knife as it is kept, to save one that cannot be read. */
         get: operations["text"];
         put?: never;
         post?: never;
@@ -1355,6 +1465,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Tell by tell beside up to four. */
         get: operations["resemblance"];
         put?: never;
         post?: never;
@@ -1371,6 +1482,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Everything it may be held against, by how much speaks for it. */
         get: operations["lookalikes"];
         put?: never;
         post?: never;
@@ -1387,6 +1499,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The knives that were taken out and can still be put back. */
         get: operations["takenOut"];
         put?: never;
         post?: never;
@@ -1403,6 +1516,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The knives that show an answer of the clue book. */
         get: operations["showing"];
         put?: never;
         post?: never;
@@ -1419,6 +1533,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Knives that answer. */
         get: operations["search"];
         put?: never;
         post?: never;
@@ -1435,6 +1550,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The letters of a mark put together from these knives, each worn in its own way, and its years by all else they show. */
         get: operations["oneMark"];
         put?: never;
         post?: never;
@@ -1451,6 +1567,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What is found, leaf by leaf, to print. */
         get: operations["leaves"];
         put?: never;
         post?: never;
@@ -1467,6 +1584,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What is found as records for museums, in LIDO 1.1; those that cannot be read are left out. */
         get: operations["lido"];
         put?: never;
         post?: never;
@@ -1483,6 +1601,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What was found as it is kept, to save: all that was seen of each, by the schema of a knife. */
         get: operations["kept"];
         put?: never;
         post?: never;
@@ -1499,6 +1618,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What was found as a table, to save; those that cannot be read are left out. */
         get: operations["table_3"];
         put?: never;
         post?: never;
@@ -1515,6 +1635,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The knives that rest on the marks of a maker, by mark. */
         get: operations["bearing"];
         put?: never;
         post?: never;
@@ -1531,6 +1652,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** How safe what is kept is: copies, room, and where they lie. */
         get: operations["standing"];
         put?: never;
         post?: never;
@@ -1547,6 +1669,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** GET /api/judgement: priors and rates nobody can look up, each with its reason. */
         get: operations["judgement"];
         put?: never;
         post?: never;
@@ -1563,6 +1686,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The words of the trade, with their places on a drawn knife. */
         get: operations["glossary"];
         put?: never;
         post?: never;
@@ -1579,6 +1703,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** The instruments that can be read. */
         get: operations["devices"];
         put?: never;
         post?: never;
@@ -1595,6 +1720,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What the knives that answer are, taken together. */
         get: operations["collection"];
         put?: never;
         post?: never;
@@ -1611,6 +1737,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** All that can be chosen at the bench, with its words and shapes. */
         get: operations["book_1"];
         put?: never;
         post?: never;
@@ -1627,6 +1754,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** What bringing a copy back would do. */
         get: operations["look_4"];
         put?: never;
         post?: never;
@@ -1646,6 +1774,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
+        /** Takes out all that one table brought. */
         delete: operations["removeTable"];
         options?: never;
         head?: never;
@@ -1662,6 +1791,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
+        /** Lets go of a knife that was taken out, for good, with its photographs. */
         delete: operations["letGo_1"];
         options?: never;
         head?: never;
@@ -1678,6 +1808,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
+        /** Takes out all that one list brought. */
         delete: operations["remove_6"];
         options?: never;
         head?: never;
@@ -3493,6 +3624,20 @@ export interface components {
             /** Format: int64 */
             bytes: number;
         };
+        Refusal: {
+            type?: string;
+            title?: string;
+            /** Format: int32 */
+            status?: number;
+            /** @description In one sentence. */
+            detail?: string;
+            problems?: {
+                /** @description Path of the entry. */
+                field?: string;
+                given?: string;
+                accepted?: string;
+            }[];
+        };
         Registered: {
             id: string;
             label: string;
@@ -4473,6 +4618,15 @@ export interface operations {
                     "*/*": components["schemas"]["KeptWant"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     remove: {
@@ -4492,6 +4646,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -4513,6 +4676,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Progress"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4537,6 +4709,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Progress"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4565,6 +4746,15 @@ export interface operations {
                     "*/*": components["schemas"]["KeptSearch"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     remove_1: {
@@ -4584,6 +4774,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -4611,6 +4810,15 @@ export interface operations {
                     "*/*": components["schemas"]["KeptSale"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     remove_2: {
@@ -4630,6 +4838,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -4655,6 +4872,15 @@ export interface operations {
                     "*/*": components["schemas"]["Photo"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     delete: {
@@ -4674,6 +4900,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -4695,6 +4930,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": string;
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4719,6 +4963,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     remove_3: {
@@ -4738,6 +4991,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -4759,6 +5021,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["MarkSlip"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4787,6 +5058,15 @@ export interface operations {
                     "*/*": components["schemas"]["MarkChanged"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     takeOut: {
@@ -4809,11 +5089,21 @@ export interface operations {
                     "*/*": components["schemas"]["MarkChanged"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     correct: {
         parameters: {
             query: {
+                /** @description the one the correction was made to */
                 revision: number;
             };
             header?: never;
@@ -4835,6 +5125,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["LedgerTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4859,6 +5158,15 @@ export interface operations {
                     "*/*": components["schemas"]["LedgerTold"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     get: {
@@ -4879,6 +5187,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SavedKnife"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4907,6 +5224,15 @@ export interface operations {
                     "*/*": components["schemas"]["SavedKnife"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     delete_1: {
@@ -4926,6 +5252,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -4949,6 +5284,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Filing"][];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4975,6 +5319,15 @@ export interface operations {
                     "*/*": components["schemas"]["Filing"][];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     question: {
@@ -4999,6 +5352,15 @@ export interface operations {
                     "*/*": components["schemas"]["JournalEntry"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     remove_4: {
@@ -5019,6 +5381,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     grading: {
@@ -5037,6 +5408,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["GradingTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5063,6 +5443,15 @@ export interface operations {
                     "*/*": components["schemas"]["GradingTold"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     choose: {
@@ -5087,6 +5476,15 @@ export interface operations {
                     "*/*": components["schemas"]["KeepingStanding"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     ofSwitching: {
@@ -5108,6 +5506,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Progress"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5136,6 +5543,15 @@ export interface operations {
                     "*/*": components["schemas"]["Progress"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     ofGrading: {
@@ -5162,6 +5578,15 @@ export interface operations {
                     "*/*": components["schemas"]["Progress"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     topPrice: {
@@ -5184,6 +5609,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TopPrice"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5210,6 +5644,15 @@ export interface operations {
                     "*/*": components["schemas"]["StoryReading"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     all: {
@@ -5230,14 +5673,27 @@ export interface operations {
                     "*/*": components["schemas"]["SchedulesTold"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     make: {
         parameters: {
             query: {
+                /** @description an id of the sender's own, so that what is sent twice is made once */
                 id: string;
+                /** @description insurance or estate */
                 basis: string;
+                /** @description what it is of or for whom */
                 title?: string;
+                /** @description plain words, as in a search; all knives where there are none */
                 q?: string;
                 /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
                 in?: string[];
@@ -5255,6 +5711,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ScheduleTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5277,6 +5742,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     all_1: {
@@ -5297,11 +5771,21 @@ export interface operations {
                     "*/*": components["schemas"]["KeptSale"][];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     add: {
         parameters: {
             query: {
+                /** @description an id of the sender's own, so that what is sent twice is kept once */
                 id: string;
             };
             header?: never;
@@ -5321,6 +5805,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["KeptSale"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5343,6 +5836,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     csv: {
@@ -5363,14 +5865,26 @@ export interface operations {
                     "text/csv": string;
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     table: {
         parameters: {
             query: {
                 name?: string;
+                /** @description of amounts that do not say */
                 currency: string;
+                /** @description what each column is, where the collector said so */
                 columns?: string[];
+                /** @description whether it is taken in */
                 keep?: boolean;
             };
             header?: never;
@@ -5390,6 +5904,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TableTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5412,6 +5935,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     check: {
@@ -5430,6 +5962,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Found"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5452,6 +5993,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Photo"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5478,6 +6028,15 @@ export interface operations {
                     "*/*": components["schemas"]["NamedPhoto"][];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     measure: {
@@ -5500,6 +6059,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PhotoMeasuringAnswer"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5528,12 +6096,23 @@ export interface operations {
                     "*/*": components["schemas"]["Backup"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     receive: {
         parameters: {
             query: {
+                /** @description an id of the sender's own */
                 key: string;
+                /** @description where it belongs; 0 begins anew */
                 at: number;
             };
             header?: never;
@@ -5553,6 +6132,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Received"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5582,6 +6170,15 @@ export interface operations {
                     "*/*": components["schemas"]["Brought"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     undo: {
@@ -5600,6 +6197,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["FiledStep"][];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5626,6 +6232,15 @@ export interface operations {
                     "*/*": components["schemas"]["MarkSlip"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     redo: {
@@ -5644,6 +6259,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["FiledStep"][];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5670,17 +6294,32 @@ export interface operations {
                     "*/*": components["schemas"]["MarkFiled"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     table_1: {
         parameters: {
             query: {
                 name?: string;
+                /** @description whose marks they are, where no column says so */
                 maker?: string;
+                /** @description country of makers not on file, where no column says so */
                 region?: string;
+                /** @description where they are known from, where no column says so */
                 source?: string;
+                /** @description what kind of source that is */
                 sourceKind: string;
+                /** @description what each column is, where the collector said so */
                 columns?: string[];
+                /** @description whether they are put on file */
                 keep?: boolean;
             };
             header?: never;
@@ -5700,6 +6339,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["MarksTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5726,6 +6374,15 @@ export interface operations {
                     "*/*": components["schemas"]["SlipLooked"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     all_2: {
@@ -5746,11 +6403,21 @@ export interface operations {
                     "*/*": components["schemas"]["LedgerTold"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     add_1: {
         parameters: {
             query: {
+                /** @description an id of the sender's own, so that what is sent twice is kept once */
                 id: string;
             };
             header?: never;
@@ -5770,6 +6437,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["LedgerTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5792,6 +6468,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["LedgerTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5820,6 +6505,15 @@ export interface operations {
                     "*/*": components["schemas"]["EntryLooked"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     tray: {
@@ -5840,11 +6534,21 @@ export interface operations {
                     "application/json": components["schemas"]["TrayEntry"][];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     add_2: {
         parameters: {
             query?: {
+                /** @description an id of the sender's own, so that what is sent twice is kept once */
                 id?: string;
             };
             header?: never;
@@ -5864,6 +6568,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SavedKnife"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5886,6 +6599,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Photo"][];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5918,6 +6640,15 @@ export interface operations {
                     "*/*": components["schemas"]["Photo"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     begin: {
@@ -5945,6 +6676,15 @@ export interface operations {
                     "*/*": components["schemas"]["PhoneInvited"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     journal: {
@@ -5965,6 +6705,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["JournalEntry"][];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5993,6 +6742,15 @@ export interface operations {
                     "*/*": components["schemas"]["JournalEntry"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     restore_4: {
@@ -6015,15 +6773,28 @@ export interface operations {
                     "*/*": components["schemas"]["SavedKnife"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     list: {
         parameters: {
             query: {
                 name?: string;
+                /** @description of amounts that do not say */
                 currency: string;
+                /** @description what each column is, where the collector said so */
                 columns?: string[];
+                /** @description the first row, without the headings, counted from 0 */
                 from?: number;
+                /** @description an id of the sender's own, the same for all parts of one list: by it the whole can be taken out again. Left out where it is only looked at */
                 batch?: string;
             };
             header?: never;
@@ -6043,6 +6814,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ListTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -6065,6 +6845,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     check_1: {
@@ -6083,6 +6872,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Checked"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -6104,6 +6902,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -6127,6 +6934,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Verdict"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -6153,6 +6969,15 @@ export interface operations {
                     "*/*": components["schemas"]["Reading"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     lines: {
@@ -6177,6 +7002,15 @@ export interface operations {
                     "*/*": components["schemas"]["Taken"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     calibration: {
@@ -6195,6 +7029,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Calibrated"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -6217,6 +7060,15 @@ export interface operations {
                     "*/*": components["schemas"]["Calibrated"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     make_1: {
@@ -6235,6 +7087,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Backup"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -6259,6 +7120,15 @@ export interface operations {
                     "*/*": components["schemas"]["Backup"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     all_3: {
@@ -6277,6 +7147,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["WantedTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -6299,6 +7178,15 @@ export interface operations {
                     "*/*": components["schemas"]["TourTold"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     counts: {
@@ -6319,11 +7207,21 @@ export interface operations {
                     "*/*": components["schemas"]["SetCount"][];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     board: {
         parameters: {
             query?: {
+                /** @description id of the grade from which a knife is good enough; any where it is not given */
                 atLeast?: string;
             };
             header?: never;
@@ -6341,6 +7239,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SetShown"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -6365,6 +7272,15 @@ export interface operations {
                     "*/*": components["schemas"]["OfYear"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     all_4: {
@@ -6383,6 +7299,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["KeptSearch"][];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -6407,6 +7332,15 @@ export interface operations {
                     "*/*": components["schemas"]["Schedule"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     remove_5: {
@@ -6426,6 +7360,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -6447,6 +7390,15 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": string;
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -6471,6 +7423,15 @@ export interface operations {
                     "text/csv": string;
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     money: {
@@ -6491,6 +7452,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Amount"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -6515,6 +7485,15 @@ export interface operations {
                     "*/*": components["schemas"]["Readings"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     date: {
@@ -6537,6 +7516,15 @@ export interface operations {
                     "*/*": components["schemas"]["ReadDate"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     rate: {
@@ -6544,6 +7532,7 @@ export interface operations {
             query: {
                 from: string;
                 to: string;
+                /** @description a day or a year, in the form in which dates are kept */
                 date: string;
             };
             header?: never;
@@ -6559,6 +7548,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["DatedRate"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -6581,6 +7579,15 @@ export interface operations {
                     "*/*": components["schemas"]["QuickBook"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     pocket: {
@@ -6601,14 +7608,27 @@ export interface operations {
                     "text/html": string;
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     look_2: {
         parameters: {
             query?: {
+                /** @description id of one on file; left out where it is not known */
                 maker?: string;
+                /** @description what the seller asks */
                 asked?: number;
+                /** @description in which it is asked, three letters by ISO 4217; that of the sales book where it is left out */
                 money?: string;
+                /** @description looks taken, as check:answer */
                 a?: string[];
             };
             header?: never;
@@ -6626,6 +7646,15 @@ export interface operations {
                     "*/*": components["schemas"]["QuickTold"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     priceThen: {
@@ -6634,7 +7663,9 @@ export interface operations {
                 country: string;
                 amount: string;
                 year: number;
+                /** @description what money it was; left out for the one of that year */
                 unit?: string;
+                /** @description what the thing is worth today, in the same currency */
                 worth?: number;
             };
             header?: never;
@@ -6650,6 +7681,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PriceThenTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -6670,6 +7710,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PriceCountry"][];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -6695,6 +7744,15 @@ export interface operations {
                     "*/*": string;
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     state: {
@@ -6715,6 +7773,15 @@ export interface operations {
                     "*/*": components["schemas"]["PhoneState"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     end: {
@@ -6733,6 +7800,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     whole: {
@@ -6750,6 +7826,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -6773,6 +7858,15 @@ export interface operations {
                     "*/*": components["schemas"]["ParcelTold"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     letGo: {
@@ -6792,6 +7886,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -6813,6 +7916,15 @@ export interface operations {
                     "*/*": components["schemas"]["FiledStep"][];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     makers: {
@@ -6831,6 +7943,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Makers"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -6855,6 +7976,15 @@ export interface operations {
                     "*/*": components["schemas"]["RevisionTold"][];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     year: {
@@ -6877,6 +8007,15 @@ export interface operations {
                     "text/csv": string;
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     papers: {
@@ -6897,13 +8036,25 @@ export interface operations {
                     "*/*": components["schemas"]["LabelPaper"][];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     labels: {
         parameters: {
             query: {
+                /** @description the sheet they are printed on */
                 paper: string;
+                /** @description places on the first sheet that are used already */
                 skip?: number;
+                /** @description plain words, as in a search; all knives where there are none */
                 q?: string;
                 /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
                 in?: string[];
@@ -6921,6 +8072,15 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": string;
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -6943,6 +8103,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": string;
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -6969,6 +8138,15 @@ export interface operations {
                     "*/*": components["schemas"]["Beside"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     lookalikes: {
@@ -6991,6 +8169,15 @@ export interface operations {
                     "*/*": components["schemas"]["ComparisonTotal"][];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     takenOut: {
@@ -7009,6 +8196,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TakenOut"][];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -7034,11 +8230,21 @@ export interface operations {
                     "*/*": components["schemas"]["Resting"][];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     search: {
         parameters: {
             query?: {
+                /** @description plain words: years, lengths, prices and named facets are understood */
                 q?: string;
                 /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
                 in?: string[];
@@ -7058,11 +8264,21 @@ export interface operations {
                     "*/*": components["schemas"]["SearchTold"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     oneMark: {
         parameters: {
             query: {
+                /** @description ids of the knives, each with a mark that was read; from 2 to 12 */
                 of: string[];
             };
             header?: never;
@@ -7080,11 +8296,21 @@ export interface operations {
                     "*/*": components["schemas"]["OneMarkTold"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     leaves: {
         parameters: {
             query?: {
+                /** @description plain words, as in a search of the tray; all knives where nothing is asked */
                 q?: string;
                 /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
                 in?: string[];
@@ -7102,6 +8328,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Leaves"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -7128,6 +8363,15 @@ export interface operations {
                     "application/xml": string;
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     kept: {
@@ -7150,6 +8394,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": string;
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -7176,6 +8429,15 @@ export interface operations {
                     "text/csv": string;
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     bearing: {
@@ -7200,6 +8462,15 @@ export interface operations {
                     };
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     standing: {
@@ -7218,6 +8489,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["KeepingStanding"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -7240,6 +8520,15 @@ export interface operations {
                     "*/*": components["schemas"]["RateGroup"][];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     glossary: {
@@ -7258,6 +8547,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Words"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -7280,11 +8578,21 @@ export interface operations {
                     "*/*": components["schemas"]["Device"][];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     collection: {
         parameters: {
             query?: {
+                /** @description plain words, as in a search of the tray; all knives where nothing is asked */
                 q?: string;
                 /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
                 in?: string[];
@@ -7302,6 +8610,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["CollectionTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -7322,6 +8639,15 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Book"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -7346,6 +8672,15 @@ export interface operations {
                     "*/*": components["schemas"]["CopyLook"];
                 };
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     removeTable: {
@@ -7365,6 +8700,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -7386,6 +8730,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     remove_6: {
@@ -7405,6 +8758,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
             };
         };
     };

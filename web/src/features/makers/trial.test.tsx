@@ -65,6 +65,30 @@ test.each([
   expect(screen.queryByRole("button", { name: "Stop" })).toBeNull();
 });
 
+test("one that an earlier one pushed out is begun again, once", async () => {
+  const asked = vi
+    .spyOn(api, "trial")
+    .mockRejectedValueOnce(new Error("Not the one begun last."))
+    .mockImplementation(async (id) => {
+      if (id === "one") throw new Error("Not the one begun last.");
+      return progress({ id });
+    });
+  const begin = vi
+    .fn<() => Promise<TrialProgress>>()
+    .mockResolvedValueOnce(progress({ state: "running" }))
+    .mockResolvedValue(progress({ id: "two", state: "running" }));
+  show(begin);
+  await waitFor(() => expect(screen.getByRole("status").textContent).toBe("No verdict moves."));
+  expect(begin).toHaveBeenCalledTimes(2);
+  expect(asked.mock.lastCall?.[0]).toBe("two");
+  cleanup();
+  asked.mockRejectedValue(new Error("Not the one begun last."));
+  begin.mockClear();
+  show(begin);
+  expect(await screen.findByText(/Not the one begun last/)).toBeDefined();
+  expect(begin).toHaveBeenCalledTimes(2);
+});
+
 test("which way and how far a knife moves, and how much goes elsewhere", async () => {
   const found = progress({
     moving: 5,

@@ -13,6 +13,7 @@ const POLL = 250;
 export function Trial({ begin }: { begin: () => Promise<TrialProgress> }) {
   const queries = useQueryClient();
   const started = useRef(false);
+  const hasBegunAgain = useRef(false);
   const begun = useMutation({ mutationFn: begin });
   const id = begun.data?.id;
   const key = ["trial", id];
@@ -34,7 +35,14 @@ export function Trial({ begin }: { begin: () => Promise<TrialProgress> }) {
     if (!started.current) begun.mutate();
     started.current = true;
   }, [begun.mutate]);
-  const failed = begun.error ?? now.error;
+  // One asked for before this, in a sheet that is closed already, may be begun after it and take its place.
+  const isPushedOut = now.isError && !hasBegunAgain.current;
+  useEffect(() => {
+    if (!isPushedOut) return;
+    hasBegunAgain.current = true;
+    begun.mutate();
+  }, [isPushedOut, begun.mutate]);
+  const failed = begun.error ?? (isPushedOut || begun.isPending ? null : now.error);
   const p = now.data ?? begun.data;
   return (
     <section aria-labelledby="trial-name" className="mt-4">

@@ -15,6 +15,7 @@ class FarewellController {
     this.farewell = farewell;
   }
 
+  /** Lets go of a knife that was taken out, for good, with its photographs. */
   @DeleteMapping("/api/knives/taken-out/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void letGo(@PathVariable String id) {

@@ -46,6 +46,7 @@ class DeviceController {
   /** One reading, with its unit. */
   record Reading(String reading) {}
 
+  /** The instruments that can be read. */
   @GetMapping
   List<Device> devices() {
     return desk.devices().stream().map(d -> new Device(d.id(), d.label(), d.kind())).toList();

@@ -50,6 +50,7 @@ class ExaminationController {
   record ExamineRequest(
       Specimen specimen, @Nullable List<String> without, @Nullable List<PackFormat.Pack> packs) {}
 
+  /** Says what is held of a knife; nothing is kept. */
   @PostMapping(path = "/api/examine", consumes = MediaType.APPLICATION_JSON_VALUE)
   @io.swagger.v3.oas.annotations.parameters.RequestBody(
       required = true,

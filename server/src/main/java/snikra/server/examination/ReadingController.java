@@ -41,6 +41,7 @@ class ReadingController {
    */
   record Readings(int count, @Nullable Mean mean, @Nullable String unit) {}
 
+  /** Reads an amount as people write it. */
   @GetMapping("/api/read/money")
   Amount money(@RequestParam String written) {
     return read("written", written, () -> Amount.parse(written));

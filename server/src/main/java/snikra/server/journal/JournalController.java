@@ -22,11 +22,13 @@ class JournalController {
     this.journal = journal;
   }
 
+  /** The journal of a knife, the last entry first. */
   @GetMapping("/api/knives/{knife}/journal")
   List<JournalEntry> journal(@PathVariable String knife) {
     return journal.of(knife);
   }
 
+  /** Writes into the journal of a knife, with what is held of it at the time. */
   @PostMapping(path = "/api/knives/{knife}/journal", consumes = MediaType.APPLICATION_JSON_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
   JournalEntry write(@PathVariable String knife, @RequestBody Journal.Written written) {
@@ -39,12 +41,14 @@ class JournalController {
     return journal.question(entry, open);
   }
 
+  /** Takes an entry out; it can be put back. */
   @DeleteMapping("/api/journal/{entry}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@PathVariable String entry) {
     journal.remove(entry, true);
   }
 
+  /** Puts an entry back that was taken out. */
   @PostMapping("/api/journal/{entry}/restore")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void restore(@PathVariable String entry) {

@@ -41,6 +41,7 @@ class KeepingController {
   /** Where copies are kept. */
   record Folder(String folder) {}
 
+  /** How safe what is kept is: copies, room, and where they lie. */
   @GetMapping("/api/keeping")
   KeepingStanding standing() {
     return keeping.standing();
@@ -52,12 +53,14 @@ class KeepingController {
     return keeping.check();
   }
 
+  /** Makes a copy now. */
   @PostMapping("/api/backups")
   @ResponseStatus(HttpStatus.CREATED)
   Backup make() {
     return keeping.makeBackup();
   }
 
+  /** Chooses where copies lie. */
   @PutMapping(path = "/api/backups/folder", consumes = MediaType.APPLICATION_JSON_VALUE)
   KeepingStanding choose(@RequestBody Folder chosen) {
     keeping.choose(chosen.folder());

@@ -72,6 +72,7 @@ class KnifeController {
     return knives.showing(feature, answer);
   }
 
+  /** A knife as it is kept. */
   @GetMapping("/{id}")
   SavedKnife get(@PathVariable String id) {
     return knives.get(id);
@@ -106,6 +107,7 @@ class KnifeController {
     return id == null ? knives.add(knife) : knives.add(id.toString(), knife);
   }
 
+  /** Changes a knife, made to the version that is kept. */
   @PutMapping(path = "/{id}", consumes = MediaType.APPLICATION_JSON_VALUE)
   @io.swagger.v3.oas.annotations.parameters.RequestBody(
       required = true,
@@ -124,12 +126,14 @@ class KnifeController {
     return knives.change(id, tree.path("version").asLong(0), specimen);
   }
 
+  /** Takes a knife out of the tray; it can be put back for thirty days. */
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void delete(@PathVariable String id) {
     knives.delete(id);
   }
 
+  /** Puts a knife back that was taken out. */
   @PostMapping("/{id}/restore")
   SavedKnife restore(@PathVariable String id) {
     return knives.restore(id);

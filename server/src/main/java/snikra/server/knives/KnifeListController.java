@@ -147,6 +147,7 @@ class KnifeListController {
     knives.removeBatch(batch.toString(), true);
   }
 
+  /** Puts back all that one list brought. */
   @PostMapping("/{batch}/restore")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void restore(@PathVariable UUID batch) {

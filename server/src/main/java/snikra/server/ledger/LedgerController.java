@@ -36,6 +36,7 @@ class LedgerController {
     this.ledger = ledger;
   }
 
+  /** All of the ledger: entries, knives, lots and years. */
   @GetMapping
   LedgerTold all() {
     return ledger.told();
@@ -91,6 +92,7 @@ class LedgerController {
     return ledger.told();
   }
 
+  /** Puts an entry back that was taken out. */
   @PostMapping("/{id}/restore")
   LedgerTold restore(@PathVariable String id) {
     ledger.strike(id, false);

@@ -57,6 +57,7 @@ class PhoneController {
       boolean entered,
       int taken) {}
 
+  /** Whether a phone is invited, and for which knife. */
   @GetMapping("/api/phone")
   PhoneState state() {
     return new PhoneState(
@@ -90,6 +91,7 @@ class PhoneController {
                     List.of(new Problem("face", name, "must be mark, pile or blade"))));
   }
 
+  /** Lets no phone send any more. */
   @DeleteMapping("/api/phone")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void end() {

@@ -36,6 +36,7 @@ class PhotoController {
     return names.read(files.names() == null ? List.of() : files.names());
   }
 
+  /** The photographs of a knife. */
   @GetMapping("/api/knives/{knife}/photos")
   List<Photo> photos(@PathVariable String knife) {
     return photos.of(knife);
@@ -54,6 +55,7 @@ class PhotoController {
     return photos.add(knife, PhotoRole.of(role), name, file == null ? new byte[0] : file);
   }
 
+  /** One copy of a photograph: the original, the view or the small one. */
   @GetMapping("/api/photos/{id}/{copy}")
   ResponseEntity<byte[]> copy(@PathVariable String id, @PathVariable String copy) {
     PhotoService.Copy asked =
@@ -66,17 +68,20 @@ class PhotoController {
         .body(content.bytes());
   }
 
+  /** Says what a photograph shows. */
   @PutMapping("/api/photos/{id}")
   Photo changeRole(@PathVariable String id, @RequestParam String role) {
     return photos.changeRole(id, PhotoRole.of(role));
   }
 
+  /** Takes a photograph away; it can be put back for thirty days. */
   @DeleteMapping("/api/photos/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void delete(@PathVariable String id) {
     photos.delete(id);
   }
 
+  /** Puts a photograph back that was taken away. */
   @PostMapping("/api/photos/{id}/restore")
   Photo restore(@PathVariable String id) {
     return photos.restore(id);

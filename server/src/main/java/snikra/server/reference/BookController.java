@@ -199,6 +199,7 @@ class BookController {
     return desk.examiner().shelf().judgement().groups();
   }
 
+  /** All that can be chosen at the bench, with its words and shapes. */
   @GetMapping("/api/book")
   ResponseEntity<Book> book() {
     return ResponseEntity.ok()

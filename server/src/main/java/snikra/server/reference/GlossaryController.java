@@ -26,6 +26,7 @@ class GlossaryController {
    */
   record Words(Sketch sketch, List<Glossary.Term> terms) {}
 
+  /** The words of the trade, with their places on a drawn knife. */
   @GetMapping("/api/glossary")
   Words glossary() {
     Words read = words;

@@ -45,6 +45,7 @@ class GradingController {
       List<School.Level> levels,
       Map<String, Map<String, String>> caps) {}
 
+  /** The schools of grading, those that ship and one's own. */
   @GetMapping
   GradingTold grading() {
     ConditionBook shipped = desk.shippedGrading();

@@ -95,6 +95,7 @@ class MakersController {
   /** The codes of one year. */
   record YearCodes(int year, List<String> codes) {}
 
+  /** All makers on file, by the packs that tell of them. */
   @GetMapping("/api/makers")
   Makers makers() {
     ReferenceShelf shelf = desk.examiner().shelf();

@@ -253,12 +253,14 @@ class OwnReferencesController {
         with.shelf().makers().stream().filter(m -> m.name().equals(filed.maker())).toList());
   }
 
+  /** Takes the last step back. */
   @PostMapping("/undo")
   List<FiledStep> undo() {
     own.undo();
     return own.steps();
   }
 
+  /** Does the step again that was taken back last. */
   @PostMapping("/redo")
   List<FiledStep> redo() {
     own.redo();

@@ -39,6 +39,7 @@ class PackController {
     return desk.bring(name, yaml, keep);
   }
 
+  /** A reference pack as a file. */
   @GetMapping("/{id}")
   ResponseEntity<String> export(@PathVariable String id) {
     ReferenceDesk.Held held = desk.pack(id);
@@ -49,12 +50,14 @@ class PackController {
         .body(held.yaml());
   }
 
+  /** Takes a reference pack into use, or out of it. */
   @PutMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void switchTo(@PathVariable String id, @RequestParam boolean on) {
     desk.switchTo(id, on);
   }
 
+  /** Lets go of a reference pack that was brought. */
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@PathVariable String id) {

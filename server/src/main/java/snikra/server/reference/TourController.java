@@ -26,6 +26,7 @@ class TourController {
    */
   record TourTold(Sketch sketch, Specimen begins, List<Tour.Step> steps) {}
 
+  /** A first knife, answered look by look. */
   @GetMapping("/api/tour")
   TourTold tour() {
     Examiner examiner = desk.examiner();

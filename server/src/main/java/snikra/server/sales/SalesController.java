@@ -73,6 +73,7 @@ class SalesController {
       int leftover,
       @Nullable String batch) {}
 
+  /** All sales of the book. */
   @GetMapping
   List<KeptSale> all() {
     return book.all();
@@ -92,6 +93,7 @@ class SalesController {
     return book.add(id.toString(), read(body));
   }
 
+  /** Changes a sale. */
   @PutMapping(path = "/{id}", consumes = MediaType.APPLICATION_JSON_VALUE)
   @io.swagger.v3.oas.annotations.parameters.RequestBody(
       required = true,
@@ -111,6 +113,7 @@ class SalesController {
     book.remove(id, true);
   }
 
+  /** Puts a sale back that was taken out. */
   @PostMapping("/{id}/restore")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void restore(@PathVariable String id) {
@@ -166,6 +169,7 @@ class SalesController {
     book.removeBatch(batch, true);
   }
 
+  /** Puts back all that one table brought. */
   @PostMapping("/table/{batch}/restore")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void restoreTable(@PathVariable String batch) {

@@ -46,6 +46,7 @@ class SchedulesController {
   /** What is kept, the latest first, and what a new one may be for. */
   record SchedulesTold(List<ScheduleTold> kept, List<BasisChoice> choices) {}
 
+  /** All schedules that are kept, the latest first, and what a new one may be for. */
   @GetMapping
   SchedulesTold all() {
     return new SchedulesTold(schedules.all(), schedules.choices());
@@ -89,6 +90,7 @@ class SchedulesController {
     return new InvalidInput(List.of(new Problem(field, given, accepted)));
   }
 
+  /** A schedule as it was made. */
   @GetMapping("/{id}")
   Schedule one(@PathVariable String id) {
     return schedules.of(id);
@@ -130,6 +132,7 @@ class SchedulesController {
     schedules.remove(id, true);
   }
 
+  /** Puts a schedule back that was taken out. */
   @PostMapping("/{id}/restore")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void restore(@PathVariable String id) {

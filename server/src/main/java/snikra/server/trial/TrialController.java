@@ -50,6 +50,7 @@ class TrialController {
     return desk.ofGrading(body, against);
   }
 
+  /** How far a trial is, and what moved. */
   @GetMapping("/{id}")
   Trial.Progress progress(@PathVariable String id) {
     return desk.progress(id);

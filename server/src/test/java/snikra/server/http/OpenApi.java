@@ -5,9 +5,17 @@ import com.fasterxml.jackson.databind.SerializationFeature;
 import io.swagger.v3.core.jackson.ModelResolver;
 import io.swagger.v3.core.jackson.TypeNameResolver;
 import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.info.License;
+import io.swagger.v3.oas.models.media.ArraySchema;
+import io.swagger.v3.oas.models.media.Content;
+import io.swagger.v3.oas.models.media.IntegerSchema;
+import io.swagger.v3.oas.models.media.ObjectSchema;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
+import io.swagger.v3.oas.models.responses.ApiResponse;
+import io.swagger.v3.oas.models.servers.Server;
 import java.lang.reflect.RecordComponent;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +23,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.customizers.OperationCustomizer;
 import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.ClassPathScanningCandidateComponentProvider;
@@ -39,8 +48,19 @@ class OpenApi {
   @Bean
   OpenApiCustomizer describe() {
     return api -> {
-      api.setInfo(new Info().title("Snikra").version("1"));
-      api.setServers(null);
+      api.setInfo(
+          new Info()
+              .title("Snikra")
+              .version("1")
+              .description(
+                  "A bench for collectors of traditional pocket knives. Writes need the header X-Snikra: 1"
+                      + " and an Origin of this machine.")
+              .license(new License().name("Apache 2.0").identifier("Apache-2.0")));
+      api.setOpenapi("3.1.0");
+      api.setServers(
+          List.of(new Server().url("http://localhost:8080").description("This machine alone.")));
+      api.setSecurity(List.of());
+      api.getComponents().addSchemas("Refusal", refusal());
       Map<String, Class<?>> records = records();
       api.getComponents()
           .getSchemas()
@@ -48,6 +68,55 @@ class OpenApi {
               (name, schema) -> require(schema, records.getOrDefault(name, of(name, records))));
       api.getComponents().setSchemas(new TreeMap<>(api.getComponents().getSchemas()));
     };
+  }
+
+  /** What an operation does, and what its parameters are, as the controllers say it themselves. */
+  @Bean
+  OperationCustomizer say(ControllerDocs docs) {
+    return (operation, handler) -> {
+      ControllerDocs.Doc doc = docs.of(handler.getBeanType(), handler.getMethod().getName());
+      operation.setSummary(doc.first());
+      if (!doc.rest().isEmpty()) {
+        operation.setDescription(doc.rest());
+      }
+      if (operation.getParameters() != null) {
+        operation.getParameters().stream()
+            .filter(p -> p.getDescription() == null)
+            .forEach(p -> p.setDescription(doc.parameters().get(p.getName())));
+      }
+      operation
+          .getResponses()
+          .addApiResponse(
+              "4XX",
+              new ApiResponse()
+                  .description("It cannot be done: what was given and what is accepted, by field.")
+                  .content(
+                      new Content()
+                          .addMediaType(
+                              "application/problem+json",
+                              new io.swagger.v3.oas.models.media.MediaType()
+                                  .schema(new Schema<>().$ref("#/components/schemas/Refusal")))));
+      return operation;
+    };
+  }
+
+  @Bean
+  ControllerDocs controllerDocs() {
+    return new ControllerDocs(Path.of("src/main/java"));
+  }
+
+  private static Schema<?> refusal() {
+    Schema<?> problem =
+        new ObjectSchema()
+            .addProperty("field", new StringSchema().description("Path of the entry."))
+            .addProperty("given", new StringSchema())
+            .addProperty("accepted", new StringSchema());
+    return new ObjectSchema()
+        .addProperty("type", new StringSchema())
+        .addProperty("title", new StringSchema())
+        .addProperty("status", new IntegerSchema())
+        .addProperty("detail", new StringSchema().description("In one sentence."))
+        .addProperty("problems", new ArraySchema().items(problem));
   }
 
   // A record of a type, such as what was seen of an end, goes by both their names.
