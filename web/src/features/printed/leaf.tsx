@@ -40,6 +40,9 @@ export function LeafShown({ leaf, book, told }: { leaf: Leaf; book: Book; told: 
         <h3 className="text-[1.0625rem]/6">{entry.title ?? name}</h3>
         {entry.title && <p className="text-ink2">{name}</p>}
         <Facts leaf={leaf} entry={entry} isWorthTold={told.values} />
+        {entry.summary.conflict && (
+          <p className="text-lead">What was seen of it does not agree: it may not be all of a piece.</p>
+        )}
         {told.notes && leaf.note && <p className="mt-1 whitespace-pre-line">{leaf.note}</p>}
       </div>
       {told.photographs && leaf.photo && (
@@ -128,9 +131,6 @@ function Facts({ leaf, entry, isWorthTold }: { leaf: Leaf; entry: ReadableEntry;
             <dt className="inline text-ink2">{what}</dt> <dd className="inline">{said}</dd>
           </div>
         ))}
-      {summary.conflict && (
-        <p className="text-lead">What was seen of it does not agree: it may not be all of a piece.</p>
-      )}
     </dl>
   );
 }

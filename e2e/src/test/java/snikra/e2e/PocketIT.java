@@ -61,7 +61,7 @@ class PocketIT {
   }
 
   private static String onThePhone(Chromium chromium, Path file) {
-    Page page = chromium.page(390, 844);
+    Page page = chromium.phone();
     BrowserContext context = page.context();
     context.setOffline(true);
     page.navigate(file.toUri().toString());

@@ -31,11 +31,6 @@ class ScreenshotsIT {
       bench(app, page, "Three blades, not a stockman", "Pattern");
       shoot(page, "bench-pattern");
       bench(app, page, "Old look, late part", "Frame");
-      page.setViewportSize(1280, 1000);
-      page.navigate(app.url("/words?word=swedge"));
-      assertThat(page.locator("#word-swedge")).isVisible();
-      page.setViewportSize(1280, 800);
-      shoot(page, "words");
       bench(app, page, "Old look, late part", "Frame");
       page.setViewportSize(1280, 1000);
       page.locator("#station").press("p");
@@ -65,6 +60,11 @@ class ScreenshotsIT {
       page.navigate(app.url("/collection"));
       assertThat(page.getByText("Spent and got back")).isVisible();
       shoot(page, "collection");
+      page.navigate(app.url("/catalogue"));
+      assertThat(page.locator("article img")).hasCount(4);
+      page.evaluate(
+          "() => Promise.all([...document.images].map(i => i.complete || new Promise(r => i.onload = r)))");
+      shoot(page, "catalogue");
       page.navigate(app.url("/quick"));
       page.getByLabel("Maker, where it can be read").selectOption("okkerby");
       page.getByText("Full, as they were ground").click();
