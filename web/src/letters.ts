@@ -15,6 +15,9 @@ export function cellsOf(line: string): Cell[] {
   return cells;
 }
 
+/** As it is read on paper: a lost letter is a point, a stretch three. */
+export const asRead = (line: string): string => line.replace(/_/g, "\u00b7").replace(/\*/g, "\u2026");
+
 /** Back to the notation. */
 export const notation = (cells: Cell[]): string =>
   cells.map((c) => (c.doubtful && /[^_* ]/.test(c.letter) ? `${c.letter}?` : c.letter)).join("");

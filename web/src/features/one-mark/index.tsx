@@ -5,6 +5,7 @@ import { api } from "../../api/client";
 import type { Book, OneMarkTold } from "../../api/types";
 import { percent } from "../../format";
 import { useKeys } from "../../keys";
+import { asRead } from "../../letters";
 import { BackOrPrint } from "../../ui/back-or-print";
 import { Failed } from "../../ui/failed";
 import { Slip } from "../bench/filing/slip";
@@ -79,8 +80,6 @@ export function OneMarkPage({ book }: { book: Book }) {
   );
 }
 
-const shown = (text: string) => text.replace(/_/g, "\u00b7").replace(/\*/g, "\u2026");
-
 function Lines({ line, numbers }: { line: Line; numbers: number[] }) {
   return (
     <table className="mb-4 w-full border-b border-rule">
@@ -93,7 +92,7 @@ function Lines({ line, numbers }: { line: Line; numbers: number[] }) {
             </th>
             <td className="font-steel tracking-[0.2em]">
               {line.strikes[i] ? (
-                shown(line.strikes[i] as string)
+                asRead(line.strikes[i] as string)
               ) : (
                 <span className="voice tracking-normal text-ink3">not on it</span>
               )}

@@ -4,6 +4,7 @@ import { drawClosed, reach } from "../../drawing/closed";
 import { placed } from "../../drawing/geometry";
 import { Shapes } from "../../drawing/shapes";
 import { lengthText, money, percent, titleBy, years } from "../../format";
+import { asRead } from "../../letters";
 import { usePreferences } from "../../preferences";
 
 /** CSS pixels to a millimetre, the same for all. */
@@ -101,7 +102,7 @@ function Facts({ leaf, entry, isWorthTold }: { leaf: Leaf; entry: ReadableEntry;
       [summary.maker, leaf.country].filter(Boolean).join(", ") || undefined,
     ],
     ["Years", summary.span && `${years(summary.span)}, ${percent(summary.span.share)} chances in 100`],
-    ["Mark", leaf.mark],
+    ["Mark", leaf.mark && asRead(leaf.mark)],
     ["Number", leaf.stamped],
     ["Handle", leaf.handle],
     ["Blades", leaf.blades === undefined ? undefined : `${leaf.blades}`],

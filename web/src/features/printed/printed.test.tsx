@@ -36,7 +36,7 @@ const leaf = (number: number, maker?: string, from?: number, rest: object = {}):
   }) as unknown as Leaf;
 
 const LEAVES = [
-  leaf(1, "Thrale", 1920, { note: "From a fair.", mark: "THRALE", country: "England", photo: "p1" }),
+  leaf(1, "Thrale", 1920, { note: "From a fair.", mark: "THR_LE / W*", country: "England", photo: "p1" }),
   leaf(2, undefined, undefined, { country: "Germany" }),
   leaf(3, "Ablewhin", 1890),
   { knife: { id: "x", number: 4, unreadable: "of a newer kind" } } as unknown as Leaf,
@@ -84,6 +84,7 @@ it("tells of each knife what is known and how far, and of none what is not", asy
   expect(thrale.getByText("Thrale, England")).toBeTruthy();
   expect(thrale.getByText("1920\u20131929, 90 chances in 100")).toBeTruthy();
   expect(thrale.getByText("Good; not all was looked at, Poor at least")).toBeTruthy();
+  expect(thrale.getByText("THR\u00b7LE / W\u2026")).toBeTruthy();
   expect(thrale.getByText("From a fair.")).toBeTruthy();
   const other = within(screen.getByText("Knife 2").closest("li") as HTMLElement);
   expect(other.queryByText("Years")).toBeNull();
