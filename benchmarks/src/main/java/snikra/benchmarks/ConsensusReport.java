@@ -37,7 +37,8 @@ public final class ConsensusReport {
     System.out.println("letters right of a hundred, by strikes put together:");
     for (double lost : LOST) {
       WornReadings worn = new WornReadings(shelf.confusions());
-      StringBuilder row = new StringBuilder(String.format(Locale.ROOT, "%2.0f%% lost:", 100 * lost));
+      StringBuilder row =
+          new StringBuilder(String.format(Locale.ROOT, "%2.0f%% lost:", 100 * lost));
       for (int n = 1; n <= MOST; n++) {
         long begun = System.nanoTime();
         double right = 0;
