@@ -29,20 +29,4 @@ public record Want(
     @Nullable BigDecimal most,
     @Nullable String currency,
     @Nullable String note,
-    @Nullable String set) {
-
-  /** A knife that is of no set. */
-  public Want(
-      @Nullable String maker,
-      @Nullable String model,
-      @Nullable String mark,
-      @Nullable String pattern,
-      @Nullable Integer from,
-      @Nullable Integer to,
-      @Nullable String atLeast,
-      @Nullable BigDecimal most,
-      @Nullable String currency,
-      @Nullable String note) {
-    this(maker, model, mark, pattern, from, to, atLeast, most, currency, note, null);
-  }
-}
+    @Nullable String set) {}

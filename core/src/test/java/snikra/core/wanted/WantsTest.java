@@ -45,16 +45,16 @@ class WantsTest {
   }
 
   private static Want of(@Nullable String model, @Nullable String mark) {
-    return new Want("thrale", model, mark, null, null, null, null, null, null, null);
+    return new Want("thrale", model, mark, null, null, null, null, null, null, null, null);
   }
 
   private static Want years(@Nullable Integer from, @Nullable Integer to) {
-    return new Want("thrale", "12", null, null, from, to, null, null, null, null);
+    return new Want("thrale", "12", null, null, from, to, null, null, null, null, null);
   }
 
   private static Want priced(@Nullable String most, @Nullable String currency) {
     BigDecimal price = most == null ? null : new BigDecimal(most);
-    return new Want("thrale", null, null, null, null, null, null, price, currency, null);
+    return new Want("thrale", null, null, null, null, null, null, price, currency, null, null);
   }
 
   private static Card knife(int number, @Nullable String model, @Nullable String mark, double p) {
@@ -135,7 +135,7 @@ class WantsTest {
 
   @Test
   void aPatternIsAskedOfEachKnife() {
-    Want pens = new Want(null, null, null, "jack", null, null, null, null, null, null);
+    Want pens = new Want(null, null, null, "jack", null, null, null, null, null, null, null);
     String name = SHELF.patterns().pattern("jack").orElseThrow().name();
     Card jack = card(1, Map.of(Facet.PATTERN, List.of(name)));
     Card other = card(2, Map.of(Facet.PATTERN, List.of("Another")));
@@ -145,7 +145,7 @@ class WantsTest {
 
   @Test
   void whatIsWantedByANoteAloneNoKnifeIsHeldToBe() {
-    Want note = new Want(null, null, null, null, null, null, null, null, null, "A green one");
+    Want note = new Want(null, null, null, null, null, null, null, null, null, "A green one", null);
     assertThat(WANTS.told(note, List.of(knife(1, "12", "late", 1))).held()).isEmpty();
   }
 
@@ -162,7 +162,7 @@ class WantsTest {
 
   @Test
   void aPatternIsToldFromTheMostAlike() {
-    Want pens = new Want(null, null, null, "pen-knife", null, null, null, null, null, null);
+    Want pens = new Want(null, null, null, "pen-knife", null, null, null, null, null, null, null);
     List<Sought.Neighbour> near = WANTS.told(pens, List.of()).neighbours();
     assertThat(near).isNotEmpty();
     assertThat(near).extracting(Sought.Neighbour::label).doesNotContain("Pen knife");
@@ -181,8 +181,8 @@ class WantsTest {
             .map(Pattern::id)
             .findFirst()
             .orElseThrow();
-    Want one = new Want(null, null, null, saying, null, null, null, null, null, null);
-    Want pens = new Want(null, null, null, "pen-knife", null, null, null, null, null, null);
+    Want one = new Want(null, null, null, saying, null, null, null, null, null, null, null);
+    Want pens = new Want(null, null, null, "pen-knife", null, null, null, null, null, null, null);
     assertThat(WANTS.told(one, List.of()).neighbours())
         .filteredOn(n -> n.label().equals("Pen knife"))
         .extracting(Sought.Neighbour::otherSaid)
@@ -194,7 +194,7 @@ class WantsTest {
 
   @Test
   void whatIsNoLongerOnFileIsLeftOutAndNotRefused() {
-    Want gone = new Want("gone", "1", "m", "p", null, null, "mint", null, null, "note");
+    Want gone = new Want("gone", "1", "m", "p", null, null, "mint", null, null, "note", null);
     Sought told = WANTS.told(gone, List.of(knife(1, "12", "late", 1)));
     assertThat(told.maker()).isNull();
     assertThat(told.stand()).isEqualTo(Stand.MISSING);
@@ -207,9 +207,9 @@ class WantsTest {
   @Test
   void whatCannotBeKeptIsToldByField() {
     assertThat(fields(of("12", "late"))).isEmpty();
-    assertThat(fields(new Want(null, null, null, null, null, null, null, null, null, " ")))
+    assertThat(fields(new Want(null, null, null, null, null, null, null, null, null, " ", null)))
         .containsExactly("maker");
-    assertThat(fields(new Want("x", null, null, null, null, null, null, null, null, null)))
+    assertThat(fields(new Want("x", null, null, null, null, null, null, null, null, null, null)))
         .containsExactly("maker");
     assertThat(fields(of("99", null))).containsExactly("model");
     assertThat(fields(of(null, "none"))).containsExactly("mark");
@@ -228,7 +228,7 @@ class WantsTest {
                     null,
                     "x".repeat(81))))
         .containsExactly("set");
-    assertThat(fields(new Want(null, null, null, "x", null, null, "x", null, null, null)))
+    assertThat(fields(new Want(null, null, null, "x", null, null, "x", null, null, null, null)))
         .containsExactly("pattern", "atLeast");
     assertThat(fields(years(1910, 1900))).containsExactly("to");
     assertThat(fields(years(900, 3000))).containsExactly("from", "to");
@@ -239,7 +239,17 @@ class WantsTest {
     assertThat(
             fields(
                 new Want(
-                    "thrale", null, null, null, null, null, null, null, null, "x".repeat(401))))
+                    "thrale",
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    "x".repeat(401),
+                    null)))
         .containsExactly("note");
   }
 }
