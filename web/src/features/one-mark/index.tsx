@@ -38,6 +38,7 @@ export function OneMarkPage({ book }: { book: Book }) {
     );
   if (told.isPending) return <p className="voice p-6 text-ink3">Laying the strikes over one another.</p>;
   const { numbers, mark } = told.data;
+  const strangers = numbers.filter((_, i) => mark.lines.every((l) => !l.strikes[i]));
   const isOpen = mark.lines.some((l) => l.letters.some((letter) => !letter.isRead));
   return (
     <main className="px-4 pt-3 pb-8 lg:px-6">
@@ -60,6 +61,12 @@ export function OneMarkPage({ book }: { book: Book }) {
       ) : (
         <div className="mt-4 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
           <section aria-label="Its letters" className="min-w-0">
+            {strangers.length > 0 && (
+              <p role="alert" className="mb-3 max-w-[40rem] text-lead">
+                No line of this mark is on {strangers.map((n) => `No. ${n}`).join(", ")}: it seems to be
+                another mark. Leave it out, or its years count here too.
+              </p>
+            )}
             {mark.lines.map((l, i) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: a line is known by its place
               <Lines key={i} line={l} numbers={numbers} />

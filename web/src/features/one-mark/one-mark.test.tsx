@@ -109,6 +109,17 @@ it("goes on file from here, filled in with letters and years", async () => {
   expect(vi.mocked(api.lookMark).mock.lastCall?.[1]).toMatchObject({ sourceKind: "own-knives", give: 5 });
 });
 
+it("says of which knife nothing fits, so that it is left out", async () => {
+  const lines = TOLD.mark.lines.map((l) => ({ ...l, strikes: [l.strikes[0], undefined] }));
+  show();
+  await screen.findByRole("list", { name: "GRIMBLOVE" });
+  expect(screen.queryByRole("alert")).toBeNull();
+  cleanup();
+  vi.mocked(api.oneMark).mockResolvedValue({ ...TOLD, mark: { ...TOLD.mark, lines } } as never);
+  show();
+  expect((await screen.findByRole("alert")).textContent).toMatch(/on No\. 5: it seems to be another\s+mark/);
+});
+
 it("says why the strikes cannot be put together", async () => {
   vi.mocked(api.oneMark).mockRejectedValue(
     new Refused(400, "No. 5 must have a mark of which letters were read."),
