@@ -1,5 +1,6 @@
 package snikra.server.knives;
 
+import static java.util.Comparator.comparingInt;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyCollection;
@@ -17,10 +18,10 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -44,9 +45,10 @@ class CatalogueTest {
   private final KnifeRepository knives = mock(KnifeRepository.class);
   private final CatalogueRepository kept = mock(CatalogueRepository.class);
   private final PlatformTransactionManager transactions = mock(PlatformTransactionManager.class);
-  private final Map<String, CatalogueRow> disk = new LinkedHashMap<>();
-  private final Map<String, KnifeEntity> there = new LinkedHashMap<>();
-  private String references = "first";
+  // Several hands write and read these at once, as they would a data base.
+  private final Map<String, CatalogueRow> disk = new ConcurrentHashMap<>();
+  private final Map<String, KnifeEntity> there = new ConcurrentHashMap<>();
+  private volatile String references = "first";
   private Catalogue catalogue = begun();
 
   private Catalogue begun() {
@@ -60,6 +62,7 @@ class CatalogueTest {
         .thenAnswer(
             call ->
                 there.values().stream()
+                    .sorted(comparingInt(KnifeEntity::number))
                     .map(k -> new Standing(k.id(), k.number(), k.version()))
                     .toList());
     when(knives.findById(any()))
