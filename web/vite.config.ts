@@ -11,6 +11,8 @@ export default defineConfig({
     rolldownOptions: { input: { index: "index.html", phone: "phone.html" } },
   },
   server: {
+    // The handbook shows the pictures of the documents.
+    fs: { allow: [".."] },
     proxy: { "/api": { target: process.env.SNIKRA_API ?? "http://localhost:8080", changeOrigin: false } },
   },
   test: {

@@ -30,6 +30,8 @@ const TogetherPage = lazy(() => import("./features/together").then((m) => ({ def
 const OneMarkPage = lazy(() => import("./features/one-mark").then((m) => ({ default: m.OneMarkPage })));
 const PrintedPage = lazy(() => import("./features/printed").then((m) => ({ default: m.PrintedPage })));
 const QuickPage = lazy(() => import("./features/quick").then((m) => ({ default: m.QuickPage })));
+const PracticePage = lazy(() => import("./features/practice").then((m) => ({ default: m.PracticePage })));
+const HandbookPage = lazy(() => import("./features/handbook").then((m) => ({ default: m.HandbookPage })));
 const KeepingPage = lazy(() => import("./features/keeping").then((m) => ({ default: m.KeepingPage })));
 const JudgementPage = lazy(() =>
   import("./features/makers/judgement").then((m) => ({ default: m.JudgementPage })),
@@ -86,6 +88,8 @@ function Sheet() {
     u: () => setUnits(units === "in" ? "mm" : "in"),
     n: () => newKnife(),
     q: () => navigate("/quick"),
+    i: () => navigate("/practice"),
+    h: () => navigate("/handbook"),
     "?": () => setHelp(true),
   });
 
@@ -147,6 +151,8 @@ function Sheet() {
                 path="/quick"
                 element={<QuickPage onBench={(title, note) => newKnife({ title, note })} />}
               />
+              <Route path="/practice" element={<PracticePage book={book.data} />} />
+              <Route path="/handbook" element={<HandbookPage book={book.data} />} />
               <Route path="/keeping" element={<KeepingPage />} />
               <Route path="/care" element={<CarePage />} />
               <Route path="/sales" element={<SalesPage book={book.data} />} />

@@ -15,6 +15,8 @@ const KEYS: [string, [string, string][]][] = [
       ["W", "to the words of the trade, those of this station first"],
       ["N", "a new knife on the bench"],
       ["Q", "a quick look at a knife on a stall"],
+      ["I", "practice: judge a knife yourself"],
+      ["H", "the handbook: from a drawer of knives to a filed collection"],
       ["U", "inches or millimetres"],
       ["?", "this list"],
     ],

@@ -1,6 +1,15 @@
 import createClient from "openapi-fetch";
 import type { paths } from "./schema";
-import type { LedgerEntry, MarkSlip, OwnSchools, Problem, Sale, SavedKnife, Specimen } from "./types";
+import type {
+  LedgerEntry,
+  MarkSlip,
+  OwnSchools,
+  Problem,
+  RoundKind,
+  Sale,
+  SavedKnife,
+  Specimen,
+} from "./types";
 
 // Writes carry a header of our own, which no page of another site can add.
 const client = createClient<paths>({ baseUrl: "/", headers: { "X-Snikra": "1" } });
@@ -159,6 +168,17 @@ export const api = {
         signal,
       }),
     ),
+  /** How one practises, who does, and what there is to choose from. */
+  practice: () => answered(client.GET("/api/practice")),
+  beginRound: (id: string, player: string, kind: RoundKind) =>
+    answered(client.PUT("/api/practice/rounds/{id}", { params: { path: { id } }, body: { player, kind } })),
+  takeLook: (id: string, look: string) =>
+    answered(client.POST("/api/practice/rounds/{id}/looks", { params: { path: { id } }, body: { look } })),
+  guess: (id: string, body: Body<"/api/practice/rounds/{id}/guess", "post">) =>
+    answered(client.POST("/api/practice/rounds/{id}/guess", { params: { path: { id } }, body })),
+  eye: (player: string) => answered(client.GET("/api/practice/eye", { params: { query: { player } } })),
+  forgetPlayer: (player: string) =>
+    answered(client.DELETE("/api/practice/players", { params: { query: { player } } })),
   wanted: () => answered(client.GET("/api/wanted")),
   want: (id: string, body: Body<"/api/wanted/{id}", "put">) =>
     answered(client.PUT("/api/wanted/{id}", { params: { path: { id } }, body })),

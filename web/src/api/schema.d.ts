@@ -76,6 +76,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice/rounds/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A round as it stands; of one that is over what came of it. */
+        get: operations["round"];
+        /** Deals a knife to a player under an id of the sender's own; the one that still is open to them where there is one. */
+        put: operations["begin"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/photos/{id}": {
         parameters: {
             query?: never;
@@ -447,6 +465,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice/rounds/{id}/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a look at a knife one guesses at; one that was taken already costs nothing more. */
+        post: operations["look"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/rounds/{id}/guess": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Holds a guess against what is so; a second one at the same knife changes nothing. */
+        post: operations["guess"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/photos/{id}/restore": {
         parameters: {
             query?: never;
@@ -644,7 +696,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** What filing the slip would do, or what is still missing; nothing is kept. */
-        post: operations["look"];
+        post: operations["look_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -696,7 +748,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** What an entry would be: what is wrong with it, and how its money is shared. */
-        post: operations["look_1"];
+        post: operations["look_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -749,7 +801,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Opens a line to a phone for one knife; for fifteen minutes, to the first that comes. */
-        post: operations["begin"];
+        post: operations["begin_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -921,7 +973,7 @@ export interface paths {
         get: operations["calibration"];
         put?: never;
         /** Begins it in the background, once for the same packs, and tells how far it is. */
-        post: operations["begin_1"];
+        post: operations["begin_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1226,7 +1278,7 @@ export interface paths {
             cookie?: never;
         };
         /** What the looks taken so far come to. */
-        get: operations["look_2"];
+        get: operations["look_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1261,6 +1313,40 @@ export interface paths {
         };
         /** What a price may be restated from: countries, their years and their money. */
         get: operations["priceCountries"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How one practises, who does, and what there is to choose from. */
+        get: operations["told"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/eye": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How well a player's eye holds what it says. */
+        get: operations["eye"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1329,7 +1415,7 @@ export interface paths {
             cookie?: never;
         };
         /** What a parcel would bring, once every file in it is found to be whole. */
-        get: operations["look_3"];
+        get: operations["look_4"];
         put?: never;
         post?: never;
         /** Lets go of it. */
@@ -1755,7 +1841,7 @@ export interface paths {
             cookie?: never;
         };
         /** What bringing a copy back would do. */
-        get: operations["look_4"];
+        get: operations["look_5"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1776,6 +1862,23 @@ export interface paths {
         post?: never;
         /** Takes out all that one table brought. */
         delete: operations["removeTable"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/players": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Lets go of all that is kept of a player. */
+        delete: operations["forget"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1931,6 +2034,11 @@ export interface components {
             id: "insurance" | "estate";
             label: string;
             why: string;
+        };
+        BeginRound: {
+            player: string;
+            /** @enum {string} */
+            kind: "today" | "more" | "drill" | "mine";
         };
         Beside: {
             comparison: components["schemas"]["Comparison"];
@@ -2547,6 +2655,55 @@ export interface components {
             without?: string[];
             packs?: components["schemas"]["Pack"][];
         };
+        Eye: {
+            /** Format: int32 */
+            rounds: number;
+            choices: components["schemas"]["EyeChosen"][];
+            spans?: components["schemas"]["EyeNamedYears"];
+            weakMakers: components["schemas"]["EyeWeak"][];
+            weakDecades: components["schemas"]["EyeWeak"][];
+            lately: components["schemas"]["EyeLately"][];
+        };
+        EyeChosen: {
+            /** @enum {string} */
+            question: "maker" | "years" | "how" | "name";
+            /** Format: int32 */
+            count: number;
+            /** Format: double */
+            own: number;
+            /** Format: double */
+            models: number;
+            reliability: components["schemas"]["Reliability"];
+        };
+        EyeLately: {
+            /** Format: int32 */
+            rounds: number;
+            /** Format: double */
+            bits?: number;
+            /** Format: double */
+            years?: number;
+        };
+        EyeNamedYears: {
+            /** Format: int32 */
+            count: number;
+            /** Format: double */
+            held: number;
+            /** Format: int32 */
+            length: number;
+            /** Format: int32 */
+            models: number;
+            /** Format: double */
+            own: number;
+            /** Format: double */
+            modelsOwn: number;
+        };
+        EyeWeak: {
+            of: string;
+            /** Format: int32 */
+            count: number;
+            /** Format: double */
+            lost: number;
+        };
         FacetTold: {
             /** @enum {string} */
             id: "family" | "pattern" | "maker" | "country" | "decade" | "handle" | "blades" | "state" | "grade" | "box" | "lies" | "tag" | "place" | "holder" | "open";
@@ -2627,6 +2784,14 @@ export interface components {
             heightRatio: number;
             profile: number[][];
         };
+        Glance: {
+            id: string;
+            station: string;
+            label: string;
+            /** Format: double */
+            glances: number;
+            answer?: string;
+        };
         GlossaryTerm: {
             id: string;
             word: string;
@@ -2654,6 +2819,21 @@ export interface components {
         GradingTold: {
             heads: string;
             schools: components["schemas"]["SchoolTold"][];
+        };
+        Guess: {
+            maker?: string;
+            /** Format: double */
+            makerSure?: number;
+            /** Format: int32 */
+            from?: number;
+            /** Format: int32 */
+            to?: number;
+            how?: string;
+            /** Format: double */
+            howSure?: number;
+            name?: string;
+            /** Format: double */
+            nameSure?: number;
         };
         History: {
             /** @enum {string} */
@@ -3205,6 +3385,10 @@ export interface components {
             number: string;
             label: string;
         };
+        OnList: {
+            id: string;
+            label: string;
+        };
         OneMaker: {
             id: string;
             name: string;
@@ -3228,6 +3412,7 @@ export interface components {
         };
         OneMarkTold: {
             numbers: number[];
+            strangers: number[];
             mark: components["schemas"]["OneMark"];
         };
         OnePack: {
@@ -3439,6 +3624,13 @@ export interface components {
             /** Format: double */
             across: number;
         };
+        Player: {
+            name: string;
+            /** Format: int32 */
+            rounds: number;
+            /** Format: int32 */
+            today: number;
+        };
         Portrait: {
             /** Format: int32 */
             knives: number;
@@ -3469,6 +3661,34 @@ export interface components {
             /** Format: int32 */
             of: number;
             counts: components["schemas"]["PortraitCount"][];
+        };
+        PracticeBook: {
+            glances: components["schemas"]["PracticeBookSetting"];
+            ten: components["schemas"]["PracticeBookSetting"];
+            leastLooks: components["schemas"]["PracticeBookSetting"];
+            drawn: components["schemas"]["PracticeBookSetting"];
+            weakest: components["schemas"]["PracticeBookSetting"];
+            leastRounds: components["schemas"]["PracticeBookSetting"];
+            worthTelling: components["schemas"]["PracticeBookSetting"];
+            listed: components["schemas"]["PracticeBookSetting"];
+            worn: components["schemas"]["PracticeBookSetting"][];
+            how: components["schemas"]["PracticeBookHowMade"][];
+        };
+        PracticeBookHowMade: {
+            id: string;
+            label: string;
+            look: string;
+        };
+        PracticeBookSetting: {
+            /** Format: double */
+            value: number;
+            why: string;
+        };
+        PracticeTold: {
+            book: components["schemas"]["PracticeBook"];
+            players: components["schemas"]["Player"][];
+            makers: components["schemas"]["OnList"][];
+            names: components["schemas"]["OnList"][];
         };
         PriceCountry: {
             id: string;
@@ -3654,7 +3874,17 @@ export interface components {
         Reliability: {
             /** Format: double */
             expectedError: number;
-            tenths: components["schemas"]["Tenth"][];
+            tenths: components["schemas"]["ReliabilityTenth"][];
+        };
+        ReliabilityTenth: {
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            count: number;
+            /** Format: double */
+            said: number;
+            /** Format: double */
+            was: number;
         };
         Remark: {
             maker: string;
@@ -3686,6 +3916,21 @@ export interface components {
             /** @enum {string} */
             id: "mark-side" | "pile-side" | "tang" | "shield" | "back" | "box" | "other";
             label: string;
+        };
+        RoundTold: {
+            id: string;
+            player: string;
+            /** @enum {string} */
+            kind: "today" | "more" | "drill" | "mine";
+            /** Format: int32 */
+            number: number;
+            /** Format: double */
+            left: number;
+            looks: components["schemas"]["Glance"][];
+            knife?: components["schemas"]["Specimen"];
+            drawn?: components["schemas"]["Sketch"];
+            guess?: components["schemas"]["Guess"];
+            unveiled?: components["schemas"]["Unveiled"];
         };
         RowRead: {
             /** Format: int32 */
@@ -4316,6 +4561,9 @@ export interface components {
             leftover: number;
             batch?: string;
         };
+        TakeLook: {
+            look: string;
+        };
         Taken: {
             /** Format: int32 */
             taken?: number;
@@ -4334,16 +4582,6 @@ export interface components {
             at: string;
             /** Format: date-time */
             until: string;
-        };
-        Tenth: {
-            /** Format: int32 */
-            from: number;
-            /** Format: int32 */
-            count: number;
-            /** Format: double */
-            said: number;
-            /** Format: double */
-            was: number;
         };
         TopPrice: {
             even: number;
@@ -4400,6 +4638,37 @@ export interface components {
             to: number;
             says: string;
             found: boolean;
+        };
+        Unveiled: {
+            answers: components["schemas"]["UnveiledScored"][];
+            maker: string;
+            /** Format: int32 */
+            year: number;
+            headline: string;
+            missed: components["schemas"]["UnveiledMissed"][];
+        };
+        UnveiledMissed: {
+            look: string;
+            station: string;
+            label: string;
+            answer?: string;
+            /** Format: double */
+            bits: number;
+        };
+        UnveiledScored: {
+            /** @enum {string} */
+            question: "maker" | "years" | "how" | "name";
+            said: string;
+            /** Format: double */
+            sure: number;
+            /** Format: double */
+            right: number;
+            was: string;
+            model: string;
+            /** Format: double */
+            own: number;
+            /** Format: double */
+            models: number;
         };
         ValueVerdict: {
             currency?: string;
@@ -4838,6 +5107,72 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    round: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RoundTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BeginRound"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RoundTold"];
+                };
             };
             /** @description It cannot be done: what was given and what is accepted, by field. */
             "4XX": {
@@ -5975,6 +6310,76 @@ export interface operations {
             };
         };
     };
+    look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeLook"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RoundTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    guess: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Guess"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RoundTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     restore_2: {
         parameters: {
             query?: never;
@@ -6352,7 +6757,7 @@ export interface operations {
             };
         };
     };
-    look: {
+    look_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6481,7 +6886,7 @@ export interface operations {
             };
         };
     };
-    look_1: {
+    look_2: {
         parameters: {
             query: {
                 id: string;
@@ -6651,7 +7056,7 @@ export interface operations {
             };
         };
     };
-    begin: {
+    begin_1: {
         parameters: {
             query?: {
                 role?: string;
@@ -7042,7 +7447,7 @@ export interface operations {
             };
         };
     };
-    begin_1: {
+    begin_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -7619,7 +8024,7 @@ export interface operations {
             };
         };
     };
-    look_2: {
+    look_3: {
         parameters: {
             query?: {
                 /** @description id of one on file; left out where it is not known */
@@ -7710,6 +8115,67 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PriceCountry"][];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    told: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PracticeTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    eye: {
+        parameters: {
+            query: {
+                /** @description by name */
+                player: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Eye"];
                 };
             };
             /** @description It cannot be done: what was given and what is accepted, by field. */
@@ -7838,7 +8304,7 @@ export interface operations {
             };
         };
     };
-    look_3: {
+    look_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -8652,7 +9118,7 @@ export interface operations {
             };
         };
     };
-    look_4: {
+    look_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -8690,6 +9156,36 @@ export interface operations {
             path: {
                 batch: string;
             };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    forget: {
+        parameters: {
+            query: {
+                /** @description by name */
+                player: string;
+            };
+            header?: never;
+            path?: never;
             cookie?: never;
         };
         requestBody?: never;

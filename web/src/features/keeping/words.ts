@@ -36,4 +36,6 @@ export const BOOKS: Record<string, string> = {
   grading: "ways of grading",
   schedule: "schedules",
   saved_search: "searches",
+  want: "knives looked for",
+  practice_round: "rounds of practice",
 };

@@ -4,10 +4,9 @@ import { Link } from "react-router";
 import { useStationName } from "../../api/book";
 import { api } from "../../api/client";
 import type { Calibrated } from "../../api/types";
-import { percent } from "../../format";
 import { Failed } from "../../ui/failed";
+import { ReliabilityDrawn } from "../../ui/reliability";
 
-type Reliability = NonNullable<Calibrated["report"]>["maker"];
 type Held = NonNullable<Calibrated["report"]>["half"];
 
 const POLL = 400;
@@ -77,8 +76,8 @@ function Found({
         </div>
       </dl>
       <div className="mt-4 grid gap-8 border-t border-ink pt-2 md:grid-cols-3">
-        <Diagram name="Who made it" found={report.maker} />
-        <Diagram name="All of a piece" found={report.state} />
+        <ReliabilityDrawn name="Who made it" found={report.maker} of="knives" />
+        <ReliabilityDrawn name="All of a piece" found={report.state} of="knives" />
         <section>
           <h2 className="text-[1.1875rem]/[1.375rem]">What each station is worth</h2>
           <p className="text-ink2">How long the wide spans are, in the middle, without it.</p>
@@ -130,58 +129,5 @@ function HeldBySpans({ name, asked, held }: { name: string; asked: string; held:
         </span>
       </dd>
     </div>
-  );
-}
-
-const SIZE = 240;
-const PAD = 30;
-
-/** What was said along, what was so up; on the line both are the same. */
-function Diagram({ name, found }: { name: string; found: Reliability }) {
-  const x = (p: number) => PAD + p * (SIZE - PAD - 8);
-  const y = (p: number) => SIZE - PAD - p * (SIZE - PAD - 8);
-  const most = Math.max(...found.tenths.map((t) => t.count));
-  return (
-    <section>
-      <h2 className="text-[1.1875rem]/[1.375rem]">{name}</h2>
-      <p className="text-ink2">
-        Out by <span className="num">{(100 * found.expectedError).toFixed(1)}</span> in a hundred, in the
-        mean.
-      </p>
-      <svg
-        viewBox={`0 0 ${SIZE} ${SIZE}`}
-        className="mt-1 w-full max-w-[20rem]"
-        role="img"
-        aria-label={found.tenths
-          .map((t) => `said ${percent(t.said)}%, was ${percent(t.was)}%, ${t.count} knives`)
-          .join("; ")}
-      >
-        <path d={`M${x(0)} ${y(0)}L${x(1)} ${y(1)}`} stroke="var(--color-edge)" strokeDasharray="4 3" />
-        <path d={`M${x(0)} ${y(1)}V${y(0)}H${x(1)}`} fill="none" stroke="currentColor" />
-        {[0, 0.5, 1].map((p) => (
-          <g key={p} className="num fill-ink2 text-[0.6875rem]">
-            <text x={x(p)} y={SIZE - PAD + 14} textAnchor="middle">
-              {100 * p}
-            </text>
-            <text x={PAD - 5} y={y(p) + 4} textAnchor="end">
-              {100 * p}
-            </text>
-          </g>
-        ))}
-        <text x={x(1)} y={SIZE - 4} textAnchor="end" className="fill-ink2 text-[0.6875rem]">
-          said, in a hundred
-        </text>
-        {found.tenths.map((t) => (
-          <circle
-            key={t.from}
-            cx={x(t.said)}
-            cy={y(t.was)}
-            r={2 + 7 * Math.sqrt(t.count / most)}
-            fill="var(--color-blue)"
-            fillOpacity=".75"
-          />
-        ))}
-      </svg>
-    </section>
   );
 }

@@ -17,7 +17,7 @@ type Era = NonNullable<OneMarkTold["mark"]["era"]>;
 export function OneMarkPage({ book }: { book: Book }) {
   const navigate = useNavigate();
   const [query] = useSearchParams();
-  const of = query.getAll("of");
+  const of = [...new Set(query.getAll("of"))];
   const told = useQuery({
     queryKey: ["tray", "one-mark", of],
     queryFn: () => api.oneMark(of),
@@ -37,8 +37,7 @@ export function OneMarkPage({ book }: { book: Book }) {
       />
     );
   if (told.isPending) return <p className="voice p-6 text-ink3">Laying the strikes over one another.</p>;
-  const { numbers, mark } = told.data;
-  const strangers = numbers.filter((_, i) => mark.lines.every((l) => !l.strikes[i]));
+  const { numbers, strangers, mark } = told.data;
   const isOpen = mark.lines.some((l) => l.letters.some((letter) => !letter.isRead));
   return (
     <main className="px-4 pt-3 pb-8 lg:px-6">
@@ -64,7 +63,7 @@ export function OneMarkPage({ book }: { book: Book }) {
             {strangers.length > 0 && (
               <p role="alert" className="mb-3 max-w-[40rem] text-lead">
                 No line of this mark is on {strangers.map((n) => `No. ${n}`).join(", ")}: it seems to be
-                another mark. Leave it out, or its years count here too.
+                another mark. It counts nothing here.
               </p>
             )}
             {mark.lines.map((l, i) => (
@@ -78,8 +77,19 @@ export function OneMarkPage({ book }: { book: Book }) {
             </p>
           </section>
           <div className="grid content-start gap-y-4">
-            <Years era={mark.era} many={numbers.length} />
-            <PutOnFile told={told.data} first={of[0] as string} book={book} />
+            <Years era={mark.era} many={numbers.length - strangers.length} />
+            <PutOnFile
+              told={told.data}
+              first={
+                of[
+                  Math.max(
+                    0,
+                    numbers.findIndex((n) => !strangers.includes(n)),
+                  )
+                ] as string
+              }
+              book={book}
+            />
           </div>
         </div>
       )}
@@ -131,6 +141,8 @@ function Lines({ line, numbers }: { line: Line; numbers: number[] }) {
   );
 }
 
+const SHOWN: Partial<Record<number, string>> = { 1: "it shows", 2: "both show" };
+
 function Years({ era, many }: { era: Era | undefined; many: number }) {
   if (!era)
     return (
@@ -165,7 +177,7 @@ function Years({ era, many }: { era: Era | undefined; many: number }) {
         ))}
       </dl>
       <p className="mt-1 text-[0.8125rem]/[1.125rem] text-ink2">
-        By all else that {many === 2 ? "both" : `these ${many}`} show; no knife counts its own mark.
+        By all else that {SHOWN[many] ?? `these ${many} show`}; no knife counts its own mark.
       </p>
     </section>
   );

@@ -26,6 +26,7 @@ const letters = (text: string, open: number[] = []) =>
 
 const TOLD = {
   numbers: [3, 5],
+  strangers: [],
   mark: {
     lines: [
       { text: "GRIMBLOVE", letters: letters("GRIMBLOVE"), strikes: ["GR_M_LOVE", "G_IMBL*"] },
@@ -109,15 +110,16 @@ it("goes on file from here, filled in with letters and years", async () => {
   expect(vi.mocked(api.lookMark).mock.lastCall?.[1]).toMatchObject({ sourceKind: "own-knives", give: 5 });
 });
 
-it("says of which knife nothing fits, so that it is left out", async () => {
-  const lines = TOLD.mark.lines.map((l) => ({ ...l, strikes: [l.strikes[0], undefined] }));
+it("says of which knife nothing fits and that it counts nothing", async () => {
   show();
   await screen.findByRole("list", { name: "GRIMBLOVE" });
   expect(screen.queryByRole("alert")).toBeNull();
   cleanup();
-  vi.mocked(api.oneMark).mockResolvedValue({ ...TOLD, mark: { ...TOLD.mark, lines } } as never);
+  vi.mocked(api.oneMark).mockResolvedValue({ ...TOLD, numbers: [3, 5, 8], strangers: [8] } as never);
   show();
-  expect((await screen.findByRole("alert")).textContent).toMatch(/on No\. 5: it seems to be another\s+mark/);
+  const told = (await screen.findByRole("alert")).textContent;
+  expect(told).toMatch(/on No\. 8: it seems to be\s+another mark\. It counts nothing here/);
+  expect(screen.getByRole("region", { name: "Its years" }).textContent).toContain("that both show");
 });
 
 it("says why the strikes cannot be put together", async () => {

@@ -50,6 +50,17 @@ export function EmptyTray({ onNew, onList }: { onNew: () => void; onList: () => 
         </div>
         <Examples />
       </div>
+      <p className="mt-5 text-ink2">
+        New to this? The{" "}
+        <Link to="/handbook" className="underline">
+          handbook
+        </Link>{" "}
+        begins with a drawer of knives, and has a page for{" "}
+        <Link to="/handbook?page=inherited" className="underline">
+          whoever inherited some
+        </Link>
+        .
+      </p>
     </section>
   );
 }

@@ -126,6 +126,9 @@ function Laid({
         <Link to="/quick" className="inline-block min-h-6 underline">
           Quick look
         </Link>
+        <Link to="/practice" className="inline-block min-h-6 underline">
+          Practice
+        </Link>
       </SearchLine>
       {search.error && (
         <Failed what="The tray could not be searched." error={search.error} onAgain={search.again} />

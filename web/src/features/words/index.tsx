@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
-import { useNavigate, useSearchParams } from "react-router";
+import { Link, useNavigate, useSearchParams } from "react-router";
 import { api } from "../../api/client";
 import type { Book, Term, Words } from "../../api/types";
 import { BackView } from "../../drawing/back";
@@ -52,6 +52,9 @@ function Drawn({ words, book }: { words: Words; book: Book }) {
     <main className="px-4 pt-3 pb-8 lg:px-6">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
         <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">Words of the trade</h1>
+        <Link to="/handbook" className="inline-block min-h-6 underline">
+          The handbook
+        </Link>
         <label className="flex items-baseline gap-2 text-ink2">
           Find a word <Key>/</Key>
           <input

@@ -2,7 +2,7 @@ package snikra.benchmarks;
 
 import java.time.Year;
 import snikra.core.dating.Calibration;
-import snikra.core.dating.Calibration.Reliability;
+import snikra.core.dating.Reliability;
 import snikra.core.dating.Sampler;
 import snikra.formats.ShippedShelf;
 

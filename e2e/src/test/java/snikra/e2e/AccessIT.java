@@ -112,6 +112,14 @@ class AccessIT {
     page.getByText("Take in what I noted").click();
     check(page, "what was noted at the market");
     page.keyboard().press("Escape");
+    page.navigate(app.url("/practice"));
+    page.getByLabel("Who practises").fill("Ada");
+    page.getByText("Any knife").click();
+    page.getByLabel("What was done to it").selectOption("As it was made");
+    check(page, "a knife to guess at");
+    page.getByText("Unveil").click();
+    assertThat(page.getByText("Ada, after")).isVisible();
+    check(page, "what came of a guess");
     page.navigate(app.url("/wanted"));
     assertThat(page.getByText("Not to be taken for").first()).isVisible();
     check(page, "wanted");

@@ -69,6 +69,7 @@ class FirstStartIT {
       assertThat(tour).containsText("2 of 7");
       page.keyboard().press("2");
       for (int step = 2; step < 7; step++) {
+        assertThat(tour).containsText(step + " of 7");
         button(page, "Answer it for me").press("Enter");
       }
       assertThat(tour).containsText("That is the whole of it");

@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
@@ -45,13 +46,6 @@ class ScreenshotsIT {
       page.setViewportSize(1280, 800);
       shoot(page, "provenance");
       page.setViewportSize(1280, 1000);
-      page.keyboard().press("Escape");
-      page.locator("#station").press("j");
-      assertThat(page.getByText("Open question", new Page.GetByTextOptions().setExact(true)))
-          .isVisible();
-      page.setViewportSize(1280, 800);
-      shoot(page, "journal");
-      page.setViewportSize(1280, 1000);
       page.navigate(app.url("/calibration"));
       assertThat(page.getByText("What each station is worth"))
           .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(90_000));
@@ -72,6 +66,7 @@ class ScreenshotsIT {
       assertThat(page.getByLabel("What to do")).containsText("at most");
       page.evaluate("() => window.scrollTo(0, 0)");
       shoot(page, "quick-look");
+      practice(page, app);
       page.navigate(app.url("/sales"));
       assertThat(page.getByText("Save as a table")).isVisible();
       shoot(page, "sales");
@@ -85,7 +80,7 @@ class ScreenshotsIT {
       bench(app, page, "The keeper's plain jack", "Pattern");
       new BenchPage(page).withPhotograph();
       page.getByLabel("Measure on knife-1.png").click();
-      assertThat(page.getByRole(com.microsoft.playwright.options.AriaRole.APPLICATION)).isVisible();
+      assertThat(page.getByRole(AriaRole.APPLICATION)).isVisible();
       Locator known = page.getByLabel("Known length", new Page.GetByLabelOptions().setExact(true));
       known.fill("100 mm");
       known.press("Enter");
@@ -100,8 +95,36 @@ class ScreenshotsIT {
     }
   }
 
+  private static void practice(Page page, App app) {
+    page.navigate(app.url("/practice"));
+    page.getByLabel("Who practises").fill("Ada");
+    page.getByText("Ten of today").click();
+    for (int knife = 1; knife <= 6; knife++) {
+      page.getByText("The mark").click();
+      for (int look = 0; look < 4; look++) {
+        Locator looks =
+            page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("The knife"))
+                .getByRole(AriaRole.BUTTON);
+        int before = looks.count();
+        looks.nth(5 * look + knife).click();
+        assertThat(looks).hasCount(before - 1);
+      }
+      page.getByLabel("Who made it").selectOption(knife % 2 == 0 ? "okkerby" : "-");
+      page.getByLabel("From").fill("1900");
+      page.getByLabel("To", new Page.GetByLabelOptions().setExact(true)).fill("1939");
+      page.getByLabel("What was done to it").selectOption("As it was made");
+      page.getByText("Unveil").click();
+      assertThat(page.getByText("The next knife")).isVisible();
+      if (knife < 6) {
+        page.getByText("The next knife").click();
+        assertThat(page.getByText("14 glances left")).isVisible();
+      }
+    }
+    shoot(page, "practice");
+  }
+
   private static void onThePhotograph(Page page, double x, double y) {
-    var box = page.getByRole(com.microsoft.playwright.options.AriaRole.APPLICATION).boundingBox();
+    var box = page.getByRole(AriaRole.APPLICATION).boundingBox();
     page.mouse().click(box.x + x / 1600 * box.width, box.y + y / 1000 * box.height);
     page.waitForTimeout(200);
   }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.examination.Problem;
 import snikra.core.value.Amount;
@@ -13,12 +14,14 @@ import snikra.core.wording.NotAccepted;
 final class Cells {
   private final Table.Row row;
   private final List<ColumnRead> columns;
+  private final List<ShippedShelf.Column> known;
   private final List<Problem> problems = new ArrayList<>();
   private final List<String> leftover = new ArrayList<>();
 
-  Cells(Table.Row row, List<ColumnRead> columns) {
+  Cells(Table.Row row, List<ColumnRead> columns, List<ShippedShelf.Column> known) {
     this.row = row;
     this.columns = columns;
+    this.known = known;
   }
 
   /** What must be mended before the row can be taken in. */
@@ -51,12 +54,12 @@ final class Cells {
     problems.add(new Problem(title(field), written == null ? "nothing" : written, accepted));
   }
 
-  /** As its column is headed; as it is called where there is none. */
+  /** As its column is headed; as such columns are called where there is none. */
   String title(String field) {
-    return columns.stream()
-        .filter(c -> c.field().equals(field))
+    return Stream.concat(
+            columns.stream().filter(c -> c.field().equals(field)).map(ColumnRead::title),
+            known.stream().filter(c -> c.id().equals(field)).map(ShippedShelf.Column::label))
         .findFirst()
-        .map(ColumnRead::title)
         .orElse(field);
   }
 

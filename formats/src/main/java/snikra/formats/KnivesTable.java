@@ -168,7 +168,7 @@ public final class KnivesTable {
   }
 
   private KnifeRow row(Table.Row row, int again, List<ColumnRead> columns, String unit) {
-    Cells cells = new Cells(row, columns);
+    Cells cells = new Cells(row, columns, COLUMNS.knives());
     List<TakenFor> taken = new ArrayList<>();
     ObjectNode knife = Json.mapper().createObjectNode();
     title(knife, cells);

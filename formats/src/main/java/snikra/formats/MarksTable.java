@@ -120,7 +120,7 @@ public final class MarksTable {
   private record Use(int from, int to, boolean isDoubtful) {}
 
   private MarkRow row(Table.Row row, List<ColumnRead> columns) {
-    Cells cells = new Cells(row, columns);
+    Cells cells = new Cells(row, columns, COLUMNS.marks());
     String maker = or(cells.text("maker"), besides.maker());
     if (maker == null) {
       cells.refuse("maker", "must be given");

@@ -119,7 +119,7 @@ public final class SalesTable {
   }
 
   private RowRead row(Table.Row row, List<ColumnRead> columns) {
-    Cells cells = new Cells(row, columns);
+    Cells cells = new Cells(row, columns, COLUMNS.sales());
     Amount price = cells.read("price", Amount::parse);
     String code = cells.read("currency", Cells::code);
     if (price == null && cells.problems().isEmpty()) {

@@ -32,6 +32,7 @@ import snikra.core.pattern.Pattern;
 import snikra.core.pattern.PatternBook;
 import snikra.core.pattern.Pull;
 import snikra.core.pattern.SpringLayout;
+import snikra.core.practice.PracticeBook;
 import snikra.core.profile.BladeRoom;
 import snikra.core.quick.QuickBook;
 import snikra.core.reference.ReferenceShelf;
@@ -60,6 +61,7 @@ public final class ShippedShelf {
           "label-papers",
           "price-then",
           "quick-look",
+          "practice",
           "table-columns",
           "measures",
           "number-tables",
@@ -125,6 +127,11 @@ public final class ShippedShelf {
   /** What is looked at on a stall. */
   public static QuickBook quickBook() {
     return read("quick-look", QuickBook.class);
+  }
+
+  /** How one practises. */
+  public static PracticeBook practiceBook() {
+    return read("practice", PracticeBook.class);
   }
 
   /** What prices of other years are today. */

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 import snikra.core.dating.Calibration;
+import snikra.core.dating.Reliability;
 import snikra.core.dating.Sampler;
 
 /** On the shelf as shipped: the model is right as often as it says. */
@@ -32,7 +33,7 @@ class CalibrationTest {
     assertThat(report.nineTenths().said()).isBetween(0.9, 0.93);
     assertThat(report.maker().expectedError()).isLessThan(0.03);
     assertThat(report.state().expectedError()).isLessThan(0.03);
-    assertThat(report.maker().tenths().stream().mapToInt(Calibration.Tenth::count).sum())
+    assertThat(report.maker().tenths().stream().mapToInt(Reliability.Tenth::count).sum())
         .isEqualTo(many);
   }
 

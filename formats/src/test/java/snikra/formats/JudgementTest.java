@@ -3,12 +3,14 @@ package snikra.formats;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import snikra.core.examination.Examiner;
@@ -21,6 +23,7 @@ import snikra.core.search.CardIndex;
 import snikra.core.specimen.Specimen;
 
 /** No number of judgement is read without effect: another number gives another verdict. */
+@Execution(ExecutionMode.CONCURRENT)
 class JudgementTest {
   private static final String PACK =
       """
@@ -248,7 +251,7 @@ class JudgementTest {
   private static final Examiner PLAIN = new Examiner(SHELF, 2026);
 
   /** What is told of each knife by the numbers as they are: the same for every number. */
-  private static final Map<String, String> PLAINLY = new HashMap<>();
+  private static final Map<String, String> PLAINLY = new ConcurrentHashMap<>();
 
   private static String face(int blade, String face, String... lines) {
     return "{\"blade\":%d,\"face\":\"%s\",\"state\":\"read\",\"technique\":\"struck\",\"lines\":[\"%s\"]}"

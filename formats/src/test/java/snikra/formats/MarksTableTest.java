@@ -97,7 +97,7 @@ class MarksTableTest {
     assertThat(problems("maker,mark,From,To\nThrale,THRALE,1910,1900")).containsExactly("To");
     assertThat(problems("maker,mark,From,To\nThrale,THRALE,1910,")).containsExactly("To");
     assertThat(problems("maker,mark,From,To\nThrale,THRALE,,1910")).containsExactly("From");
-    assertThat(problems("maker,mark\nThrale,THRALE")).containsExactly("years");
+    assertThat(problems("maker,mark\nThrale,THRALE")).containsExactly("Years of use");
     assertThat(read("maker,Stamp,Dates\nThrale,THRALE,to 1941", BOOK).rows().get(0).problems())
         .extracting(Problem::given)
         .containsExactly("to 1941");
@@ -108,7 +108,7 @@ class MarksTableTest {
     Besides nowhere = new Besides(null, null, "A list", "forum");
     assertThat(read("maker,mark,years\nThrale,THRALE,1900-1910", nowhere).rows().get(0).problems())
         .extracting(Problem::field)
-        .containsExactly("country");
+        .containsExactly("Country");
     String known = SHELF.makers().get(0).name();
     assertThat(
             read("maker,mark,years\n\"" + known + "\",NEW MARK,1900-1910", nowhere)

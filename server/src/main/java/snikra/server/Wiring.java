@@ -59,6 +59,8 @@ import snikra.server.phone.PhoneCamera;
 import snikra.server.photos.PhotoNames;
 import snikra.server.photos.PhotoRepository;
 import snikra.server.photos.PhotoService;
+import snikra.server.practice.PracticeDesk;
+import snikra.server.practice.PracticeRepository;
 import snikra.server.quick.QuickDesk;
 import snikra.server.reference.FiledStepRepository;
 import snikra.server.reference.GradingRepository;
@@ -307,6 +309,17 @@ class Wiring {
   @Bean
   QuickDesk quickDesk(ReferenceDesk desk, WantedList wanted, SalesBook sales) {
     return new QuickDesk(desk, wanted, sales, Clock.system(ZoneId.systemDefault()));
+  }
+
+  @Bean
+  PracticeDesk practiceDesk(
+      PracticeRepository rounds,
+      ReferenceDesk desk,
+      KnifeService knives,
+      Catalogue catalogue,
+      PlatformTransactionManager transactions) {
+    Clock clock = Clock.system(ZoneId.systemDefault());
+    return new PracticeDesk(rounds, desk, knives, catalogue, transactions, clock);
   }
 
   @Bean

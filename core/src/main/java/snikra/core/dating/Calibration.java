@@ -3,10 +3,8 @@ package snikra.core.dating;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.SplittableRandom;
-import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -18,23 +16,12 @@ import snikra.core.reference.ReferenceShelf;
  * spans and probabilities are held against what the knives are.
  */
 public final class Calibration {
-  private static final int TENTHS = 10;
   private static final String MARKS = "marks";
 
   private final DatingModel model;
   private final Sampler sampler;
   private final ReferenceShelf shelf;
   private final Runnable dated;
-
-  /** One tenth of a reliability diagram: how often it was said so and how often it was so. */
-  public record Tenth(int from, int count, double said, double was) {}
-
-  /**
-   * A reliability diagram.
-   *
-   * @param expectedError mean distance between what was said and what was, by count
-   */
-  public record Reliability(double expectedError, List<Tenth> tenths) {}
 
   /**
    * A station and the middle length of the nine-tenths spans without it.
@@ -85,8 +72,8 @@ public final class Calibration {
   /** Draws so many knives and dates them; the same seed draws the same knives. */
   public Report run(int knives, long seed, Sampler.Care care) {
     SplittableRandom random = new SplittableRandom(seed);
-    Diagram maker = new Diagram();
-    Diagram state = new Diagram();
+    Reliability.Diagram maker = new Reliability.Diagram();
+    Reliability.Diagram state = new Reliability.Diagram();
     Spans half = new Spans();
     Spans nineTenths = new Spans();
     for (int i = 0; i < knives; i++) {
@@ -99,12 +86,12 @@ public final class Calibration {
           who.maker() == null
               ? knife.maker() == null && who.region().equals(knife.region())
               : who.maker().equals(knife.maker());
-      maker.add(who.probability(), isOurs);
+      maker.add(who.probability(), isOurs ? 1 : 0);
       DatingVerdict.StateProbability how = verdict.states().get(0);
       boolean isSo =
           how.state().kind() == knife.state()
               && (how.state().part() == null || how.state().part().equals(knife.part()));
-      state.add(how.probability(), isSo);
+      state.add(how.probability(), isSo ? 1 : 0);
     }
     return new Report(
         knives, half.held(), nineTenths.held(), maker.reliability(), state.reliability());
@@ -195,32 +182,6 @@ public final class Calibration {
     SpansHeld held() {
       return new SpansHeld(
           said / count, (double) held / count, 2 * Math.sqrt(Math.max(0, variance)) / count);
-    }
-  }
-
-  /** Collects what was said and what was. */
-  private static final class Diagram {
-    private final Map<Integer, double[]> tenths = new TreeMap<>();
-    private int count;
-
-    void add(double said, boolean was) {
-      int tenth = Math.min(TENTHS - 1, (int) (said * TENTHS));
-      double[] sums = tenths.computeIfAbsent(tenth, t -> new double[3]);
-      sums[0]++;
-      sums[1] += said;
-      sums[2] += was ? 1 : 0;
-      count++;
-    }
-
-    Reliability reliability() {
-      List<Tenth> out = new ArrayList<>();
-      double error = 0;
-      for (Map.Entry<Integer, double[]> e : tenths.entrySet()) {
-        double[] sums = e.getValue();
-        out.add(new Tenth(e.getKey(), (int) sums[0], sums[1] / sums[0], sums[2] / sums[0]));
-        error += Math.abs(sums[1] - sums[2]) / count;
-      }
-      return new Reliability(error, out);
     }
   }
 }

@@ -1,6 +1,7 @@
 package snikra.core.dating;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -14,6 +15,7 @@ import snikra.core.clue.Feature;
 import snikra.core.clue.Part;
 import snikra.core.mark.MarkReader;
 import snikra.core.mark.Wear;
+import snikra.core.pattern.Pattern;
 import snikra.core.reference.Maker;
 import snikra.core.reference.MarkVariant;
 import snikra.core.reference.ReferenceShelf;
@@ -40,6 +42,7 @@ public final class Sampler {
   private final Priors priors;
   private final List<Feature> features;
   private final MarkReader reader;
+  private final PatternEras eras;
   private final Wear wear;
 
   /** What is on file of one of whom nothing is. */
@@ -68,6 +71,8 @@ public final class Sampler {
    *
    * @param maker id on the shelf, null for one of whom nothing is known
    * @param part the part that is not of the knife's year, where one alone is not
+   * @param happened all that befell it, one by one; nothing where it is as made
+   * @param faces of its tangs that were looked at
    */
   public record Drawn(
       @Nullable String maker,
@@ -75,7 +80,16 @@ public final class Sampler {
       int year,
       State.Kind state,
       @Nullable String part,
-      Evidence evidence) {}
+      List<State> happened,
+      List<SeenFace> faces,
+      Evidence evidence) {
+    /** What each look showed. */
+    public Map<Feature, Clue> answers() {
+      Map<Feature, Clue> all = new LinkedHashMap<>();
+      evidence.observed().forEach(o -> all.put(o.feature(), o.clue()));
+      return all;
+    }
+  }
 
   /** A sampler of knives up to this year. */
   public Sampler(ReferenceShelf shelf, int thisYear) {
@@ -94,6 +108,7 @@ public final class Sampler {
     hands = desk.hands;
     priors = desk.priors;
     reader = new MarkReader(shelf);
+    eras = new PatternEras(shelf.judgement());
     wear = new Wear(shelf);
     anyone = axis.map(year -> 1);
     features = shelf.clues().features().stream().filter(Sampler::isDrawn).toList();
@@ -105,6 +120,11 @@ public final class Sampler {
         && !feature.markBorne()
         && feature.asked() != Feature.Asked.OTHER_BLADES
         && feature.onlyIf() == null;
+  }
+
+  /** How many knives bear the marks on file, in the measure of those who are not on it. */
+  public double listed() {
+    return marks.stream().mapToDouble(Struck::weight).sum();
   }
 
   /** Draws a knife. */
@@ -234,7 +254,18 @@ public final class Sampler {
         axis.year(y),
         state.kind(),
         state.part(),
+        List.copyOf(happened),
+        faces,
         evidence);
+  }
+
+  /** A pattern such a knife may be of, by how often each is met and where and when it was made. */
+  public Pattern pattern(RandomGenerator random, Drawn knife, List<Pattern> among) {
+    double[] weights =
+        among.stream()
+            .mapToDouble(p -> p.weight() * eras.at(p, knife.region(), knife.year(), false))
+            .toArray();
+    return among.get(choose(random, weights));
   }
 
   // The year of a part: the knife's, one of those after it, or one of the years before.

@@ -297,29 +297,39 @@ public final class Examiner {
 
   /**
    * A mark that these knives bear, out of all of them: its letters, and its years by all else they
-   * show. No knife counts its own mark, and none on file is heard.
+   * show. No knife counts its own mark, none on file is heard, and a knife on which no line of it
+   * fits counts nothing.
    *
    * @param knives each with a face that was read
-   * @param note which they are
    */
-  public OneMark oneMark(List<Specimen> knives, String note) {
+  public OneMark oneMark(List<Specimen> knives) {
     List<Consensus.Line> lines =
         new Consensus(shelf)
             .of(knives.stream().map(k -> Slips.main(k).orElseThrow().lines()).toList());
+    List<Specimen> bearing =
+        IntStream.range(0, knives.size())
+            .filter(i -> OneMark.isOn(lines, i))
+            .mapToObj(knives::get)
+            .toList();
+    Specimen first = bearing.isEmpty() ? knives.get(0) : bearing.get(0);
+    MarkEra era = era(bearing);
+    return new OneMark(lines, era, Slips.of(slip(first).orElseThrow(), lines, era));
+  }
+
+  // By all they show but their mark; none where nothing else was looked at.
+  private @Nullable MarkEra era(List<Specimen> bearing) {
     Examiner knowsNone = with(shelf.withMakers(List.of()));
     DatingVerdict nothing = knowsNone.dating.dateBriefly(knowsNone.evidence(Specimen.unseen()));
     List<double[]> likely = new ArrayList<>();
-    for (Specimen knife : knives) {
+    for (Specimen knife : bearing) {
       DatingVerdict dated = knowsNone.dating.dateWithReasons(knowsNone.evidence(knife));
       if (!dated.clues().isEmpty()) {
         likely.add(over(dated.curve(), nothing.curve()));
       }
     }
-    MarkEra era =
-        likely.isEmpty()
-            ? null
-            : MarkEra.of(nothing.firstYear(), likely, shelf.judgement().of("filing.era-years"));
-    return new OneMark(lines, era, Slips.of(slip(knives.get(0)).orElseThrow(), lines, era, note));
+    return likely.isEmpty()
+        ? null
+        : MarkEra.of(nothing.firstYear(), likely, shelf.judgement().of("filing.era-years"));
   }
 
   /** Whether a face of it was read that may bear a mark. */

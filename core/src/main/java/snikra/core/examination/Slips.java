@@ -77,8 +77,7 @@ final class Slips {
    *
    * @param first filled in from the first of them
    */
-  static MarkSlip of(
-      MarkSlip first, List<Consensus.Line> lines, @Nullable MarkEra era, String note) {
+  static MarkSlip of(MarkSlip first, List<Consensus.Line> lines, @Nullable MarkEra era) {
     return new MarkSlip(
         first.maker(),
         first.region(),
@@ -94,7 +93,7 @@ final class Slips {
         era == null ? first.give() : era.give(),
         first.sourceKind(),
         first.source(),
-        note);
+        first.note());
   }
 
   private static @Nullable String region(DatingVerdict dated) {

@@ -47,7 +47,12 @@ public final class Consensus {
    * @param text as read of all strikes together: a lost letter is {@code _}
    * @param strikes as each strike has it, in their order; null where it has no such line
    */
-  public record Line(String text, List<Letter> letters, List<@Nullable String> strikes) {}
+  public record Line(String text, List<Letter> letters, List<@Nullable String> strikes) {
+    /** Whether this strike has it. */
+    public boolean isOn(int strike) {
+      return strikes.get(strike) != null;
+    }
+  }
 
   /**
    * The lines of a mark.
@@ -243,14 +248,15 @@ public final class Consensus {
   }
 
   /**
-   * Which lines of the strikes are one: to the lines of the strike that has most of them, those of
-   * each other in their order as they fit best.
+   * Which lines of the strikes are one: to the lines of the strike that the others fit best, those
+   * of each other in their order as they fit best.
    */
   private List<List<@Nullable String>> paired(List<List<String>> strikes) {
     List<String> frame =
         strikes.stream()
             .max(
-                Comparator.<List<String>>comparingInt(List::size)
+                Comparator.<List<String>>comparingDouble(s -> fit(strikes, s))
+                    .thenComparingInt(List::size)
                     .thenComparingInt(s -> String.join("", s).replaceAll("[_*? ]", "").length()))
             .orElse(List.of());
     List<List<@Nullable String>> rows = new ArrayList<>();
@@ -265,8 +271,38 @@ public final class Consensus {
     return rows;
   }
 
+  // How well all others fit the lines of one, so that a stranger gives no mark its lines. Of two,
+  // each fits the other alike, whichever way it is added up: hence the steps.
+  private double fit(List<List<String>> strikes, List<String> frame) {
+    double sum = 0;
+    for (List<String> strike : strikes) {
+      sum += strike.equals(frame) ? 0 : fits(strike, frame)[0][0];
+    }
+    return Math.rint(sum / STEP) * STEP;
+  }
+
   // By line of the frame, the line of the strike that is it, or -1; in order, the best in all.
   private int[] places(List<String> strike, List<String> frame) {
+    double[][] best = fits(strike, frame);
+    int n = frame.size();
+    int m = strike.size();
+    int[] places = new int[n];
+    int from = 0;
+    for (int i = 0; i < n; i++) {
+      places[i] = -1;
+      for (int k = from; k < m && best[i][from] > best[i + 1][from]; k++) {
+        if (likeness(strike.get(k), frame.get(i)) + best[i + 1][k + 1] == best[i][from]) {
+          places[i] = k;
+          from = k + 1;
+          break;
+        }
+      }
+    }
+    return places;
+  }
+
+  // From each line of the frame and of the strike on, how well what is left fits at best.
+  private double[][] fits(List<String> strike, List<String> frame) {
     int n = frame.size();
     int m = strike.size();
     double[][] best = new double[n + 1][m + 1];
@@ -283,19 +319,7 @@ public final class Consensus {
         }
       }
     }
-    int[] places = new int[n];
-    int from = 0;
-    for (int i = 0; i < n; i++) {
-      places[i] = -1;
-      for (int k = from; k < m && best[i][from] > best[i + 1][from]; k++) {
-        if (likeness(strike.get(k), frame.get(i)) + best[i + 1][k + 1] == best[i][from]) {
-          places[i] = k;
-          from = k + 1;
-          break;
-        }
-      }
-    }
-    return places;
+    return best;
   }
 
   // How much likelier two are one line than two of any, lost letters telling nothing; as a

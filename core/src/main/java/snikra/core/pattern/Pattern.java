@@ -226,7 +226,7 @@ public record Pattern(
   }
 
   /** The frame one expects. */
-  String usualFrame() {
+  public String usualFrame() {
     return frames.entrySet().stream()
         .max(
             Map.Entry.<String, Double>comparingByValue()

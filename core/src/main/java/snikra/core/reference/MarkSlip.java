@@ -45,4 +45,24 @@ public record MarkSlip(
     pile = pile == null ? List.of() : List.copyOf(pile);
     etch = etch == null ? List.of() : List.copyOf(etch);
   }
+
+  /** The same with another note. */
+  public MarkSlip noted(String other) {
+    return new MarkSlip(
+        maker,
+        region,
+        place,
+        lines,
+        pile,
+        etch,
+        layout,
+        technique,
+        everyBlade,
+        from,
+        to,
+        give,
+        sourceKind,
+        source,
+        other);
+  }
 }

@@ -138,6 +138,25 @@ public record ReferenceShelf(
     return with(condition, confusions, spellings, assayOffices, makers, other);
   }
 
+  /** The same shelf where those who are not on it made so many knives, against those who are. */
+  public ReferenceShelf withUnlisted(double weight) {
+    return new ReferenceShelf(
+        clues,
+        patterns,
+        condition,
+        care,
+        prices,
+        measures,
+        numberTables,
+        regions,
+        weight,
+        confusions,
+        spellings,
+        assayOffices,
+        makers,
+        judgement);
+  }
+
   // What stays the same on every other shelf is said here alone.
   private ReferenceShelf with(
       ConditionBook grading,

@@ -60,6 +60,18 @@ class ConsensusTest {
   }
 
   @Test
+  void aStrangerWithMoreLinesGivesTheMarkNoneOfThem() {
+    List<Line> lines =
+        of(
+            List.of(
+                List.of("ZWICKEL & SONS", "OBBERLITH", "WARRANTED"),
+                List.of("GRIM_LOVE", "& OTT"),
+                List.of("_RIMBLOVE", "& O_T")));
+    assertThat(lines).extracting(Line::text).containsExactly("GRIMBLOVE", "& OTT");
+    assertThat(lines).noneMatch(l -> l.isOn(0)).allMatch(l -> l.isOn(1) && l.isOn(2));
+  }
+
+  @Test
   void ofNothingReadThereIsNoLine() {
     assertThat(of(List.of())).isEmpty();
     assertThat(of(List.of(List.of("*"), List.of("*")))).isEmpty();

@@ -57,7 +57,9 @@ class PageController {
         "/catalogue",
         "/one-mark",
         "/together",
-        "/quick"
+        "/quick",
+        "/practice",
+        "/handbook"
       })
   ResponseEntity<String> page(HttpServletRequest request) {
     String nonce = (String) request.getAttribute(LocalOnlyFilter.NONCE);

@@ -57,7 +57,8 @@ public class Backups {
           "schedule",
           "saved_search",
           "want",
-          "came_state");
+          "came_state",
+          "practice_round");
 
   /** Tables that are worked out of the others: they go with what they were worked out of. */
   static final List<String> DERIVED = List.of("catalogue_row");

@@ -1,7 +1,9 @@
 package snikra.server.knives;
 
 import java.util.List;
+import java.util.function.IntPredicate;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -29,8 +31,9 @@ class OneMarkController {
    * A mark out of several strikes.
    *
    * @param numbers of the knives, in the order of the strikes
+   * @param strangers numbers of those on which no line of it fits: they count nothing here
    */
-  record OneMarkTold(List<Integer> numbers, OneMark mark) {}
+  record OneMarkTold(List<Integer> numbers, List<Integer> strangers, OneMark mark) {}
 
   /**
    * The letters of a mark put together from these knives, each worn in its own way, and its years
@@ -41,21 +44,32 @@ class OneMarkController {
    */
   @GetMapping("/api/knives/one-mark")
   OneMarkTold oneMark(@RequestParam List<String> of) {
-    if (of.size() < LEAST || of.size() > MOST) {
-      throw refused(of.size() + " knives", "must be from " + LEAST + " to " + MOST + " knives");
+    List<String> ids = of.stream().distinct().toList();
+    if (ids.size() < LEAST || ids.size() > MOST) {
+      throw refused(ids.size() + " knives", "must be from " + LEAST + " to " + MOST + " knives");
     }
-    List<SavedKnife> all = of.stream().distinct().map(knives::get).toList();
+    List<SavedKnife> all = ids.stream().map(knives::get).toList();
     List<SavedKnife> bare = all.stream().filter(k -> !Examiner.bearsAMark(k.specimen())).toList();
     if (!bare.isEmpty()) {
       throw refused("No. " + bare.get(0).number(), "must have a mark of which letters were read");
     }
-    List<Integer> numbers = all.stream().map(SavedKnife::number).toList();
-    String note =
-        "On my knives "
-            + numbers.stream().map(n -> "No. " + n).collect(Collectors.joining(", "))
-            + ".";
+    OneMark mark = desk.examiner().oneMark(all.stream().map(SavedKnife::specimen).toList());
     return new OneMarkTold(
-        numbers, desk.examiner().oneMark(all.stream().map(SavedKnife::specimen).toList(), note));
+        numbers(all, i -> true),
+        numbers(all, i -> !mark.isOn(i)),
+        mark.noted("On my knives " + listed(numbers(all, mark::isOn)) + "."));
+  }
+
+  private static List<Integer> numbers(List<SavedKnife> all, IntPredicate which) {
+    return IntStream.range(0, all.size())
+        .filter(which)
+        .map(i -> all.get(i).number())
+        .boxed()
+        .toList();
+  }
+
+  private static String listed(List<Integer> numbers) {
+    return numbers.stream().map(n -> "No. " + n).collect(Collectors.joining(", "));
   }
 
   private static InvalidInput refused(String given, String accepted) {

@@ -48,7 +48,8 @@ public class Parcels {
           "grading",
           "schedule",
           "saved_search",
-          "want");
+          "want",
+          "practice_round");
 
   static final String CAME = "came_state";
   private static final String KNIFE = "knife";

@@ -1,5 +1,6 @@
 package snikra.server.knives;
 
+import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.contains;
 import static org.hamcrest.Matchers.greaterThan;
 import static org.hamcrest.Matchers.lessThan;
@@ -52,6 +53,8 @@ class OneMarkApiTest {
   private static final String CELLULOID =
       "\"handle_material\":{\"value\":\"celluloid\",\"sureness\":\"sure\"}";
 
+  private static final String ACETAL = "{\"value\":\"acetal\",\"sureness\":\"sure\"}";
+
   @Test
   void itsLettersAndYearsComeFromAllOfThemAndFillInASlip() throws Exception {
     SavedKnife one = knife("\"GR_M_L_VE\",\"SK_LBY\"", CELLULOID);
@@ -101,7 +104,32 @@ class OneMarkApiTest {
     SavedKnife three = knife("\"GRIMBLOVE\"", CELLULOID);
     int few = years(of(one, two));
     of(one, two, three).andExpect(jsonPath("$.mark.slip.give").value(lessThan(60)));
-    org.assertj.core.api.Assertions.assertThat(years(of(one, two, three))).isLessThanOrEqualTo(few);
+    assertThat(years(of(one, two, three))).isLessThanOrEqualTo(few);
+  }
+
+  @Test
+  void aKnifeOfAnotherMarkCountsNothing() throws Exception {
+    SavedKnife one = knife("\"GRIMBLOVE\",\"SKELBY\"", CELLULOID);
+    SavedKnife two = knife("\"GRIMB_OVE\",\"SK_LBY\"", CELLULOID);
+    SavedKnife other = knife("\"ZWICKEL\",\"HUNTA\",\"IXWUP\"", "\"handle_material\":" + ACETAL);
+    String alone = era(of(one, two).andExpect(jsonPath("$.strangers").isEmpty()));
+    String among =
+        era(
+            of(other, one, two)
+                .andExpect(jsonPath("$.strangers").value(contains(other.number())))
+                .andExpect(jsonPath("$.mark.lines[*].text").value(contains("GRIMBLOVE", "SKELBY")))
+                .andExpect(
+                    jsonPath("$.mark.slip.note")
+                        .value(
+                            "On my knives No. %d, No. %d.".formatted(one.number(), two.number()))));
+    assertThat(among).isEqualTo(alone);
+    assertThat(era(of(one, knife("\"GRIMBLOVE\"", "\"handle_material\":" + ACETAL))))
+        .isNotEqualTo(era(of(one, two)));
+  }
+
+  private static String era(ResultActions told) throws Exception {
+    String json = told.andReturn().getResponse().getContentAsString();
+    return com.jayway.jsonpath.JsonPath.read(json, "$.mark.era").toString();
   }
 
   private static int years(ResultActions told) throws Exception {

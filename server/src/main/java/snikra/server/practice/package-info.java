@@ -1,0 +1,5 @@
+/** Practice, kept by player. */
+@NullMarked
+package snikra.server.practice;
+
+import org.jspecify.annotations.NullMarked;
