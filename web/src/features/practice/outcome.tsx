@@ -24,10 +24,14 @@ export function Outcome({
 }) {
   const next = useRef<HTMLButtonElement>(null);
   const isOwn = round.kind === "mine";
-  useEffect(() => next.current?.focus(), []);
+  const top = useRef<HTMLElement>(null);
+  useEffect(() => {
+    top.current?.scrollIntoView?.({ block: "start" });
+    next.current?.focus({ preventScroll: true });
+  }, []);
   const maker = inWords("maker", unveiled.maker, told);
   return (
-    <section aria-label="What it was" className="mt-3">
+    <section ref={top} aria-label="What it was" className="mt-3 scroll-mt-3">
       <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
         <div className="min-w-0">
           {round.drawn && <KnifeDrawn sketch={round.drawn} book={book} label="The whole knife" />}
@@ -104,7 +108,9 @@ function Answers({ answers, told, isOwn }: { answers: Scored[]; told: PracticeTo
                 <OnPhone>{isOwn ? "Likeliest" : "It was"}</OnPhone>
                 {inWords(a.question, a.was, told)}
               </td>
-              <td className={`num py-1 text-right max-sm:text-left ${a.own > a.models ? "text-lead" : ""}`}>
+              <td
+                className={`num py-1 pl-2 text-right whitespace-nowrap max-sm:pl-0 max-sm:text-left ${a.own > a.models ? "text-lead" : ""}`}
+              >
                 <OnPhone>You lost</OnPhone>
                 {lost(a.question, a.own)} {a.question === "years" ? "years" : "bits"}
               </td>
