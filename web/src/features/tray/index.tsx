@@ -117,6 +117,8 @@ function Laid({
           Photographs
         </button>
         <SaveAs search={search} />
+      </SearchLine>
+      <nav aria-label="Beside the tray" className="flex flex-wrap justify-end gap-x-5 text-ink2 max-sm:justify-start">
         <Link to={`/collection?${search.asked}`} className="inline-block min-h-6 underline">
           In pictures
         </Link>
@@ -129,7 +131,7 @@ function Laid({
         <Link to="/practice" className="inline-block min-h-6 underline">
           Practice
         </Link>
-      </SearchLine>
+      </nav>
       {search.error && (
         <Failed what="The tray could not be searched." error={search.error} onAgain={search.again} />
       )}
