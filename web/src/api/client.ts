@@ -176,6 +176,11 @@ export const api = {
     answered(client.POST("/api/practice/rounds/{id}/looks", { params: { path: { id } }, body: { look } })),
   guess: (id: string, body: Body<"/api/practice/rounds/{id}/guess", "post">) =>
     answered(client.POST("/api/practice/rounds/{id}/guess", { params: { path: { id } }, body })),
+  /** A described knife to grade. */
+  toGrade: (player: string) =>
+    answered(client.GET("/api/practice/graded", { params: { query: { player } } })),
+  grade: (id: string, body: Body<"/api/practice/graded/{id}", "put">) =>
+    answered(client.PUT("/api/practice/graded/{id}", { params: { path: { id } }, body })),
   eye: (player: string) => answered(client.GET("/api/practice/eye", { params: { query: { player } } })),
   forgetPlayer: (player: string) =>
     answered(client.DELETE("/api/practice/players", { params: { query: { player } } })),

@@ -94,6 +94,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice/graded/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Scores a grade by the one agreed on and keeps it, under an id of the sender's own; sent twice it is kept once. */
+        put: operations["grade"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/photos/{id}": {
         parameters: {
             query?: never;
@@ -1338,6 +1355,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice/graded": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A described knife to grade: any of those this player graded least often. */
+        get: operations["toGrade"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/practice/eye": {
         parameters: {
             query?: never;
@@ -1930,6 +1964,11 @@ export interface components {
             to: string;
             marks: components["schemas"]["MarkVariant"][];
         };
+        Agreed: {
+            school: string;
+            level: string;
+            label: string;
+        };
         Alike: {
             maker: string;
             what?: components["schemas"]["AlikePlace"];
@@ -2038,7 +2077,7 @@ export interface components {
         BeginRound: {
             player: string;
             /** @enum {string} */
-            kind: "today" | "more" | "drill" | "mine";
+            kind: "today" | "more" | "drill" | "mine" | "grade";
         };
         Beside: {
             comparison: components["schemas"]["Comparison"];
@@ -2666,7 +2705,7 @@ export interface components {
         };
         EyeChosen: {
             /** @enum {string} */
-            question: "maker" | "years" | "how" | "name";
+            question: "maker" | "years" | "how" | "name" | "grade";
             /** Format: int32 */
             count: number;
             /** Format: double */
@@ -2709,6 +2748,10 @@ export interface components {
             id: "family" | "pattern" | "maker" | "country" | "decade" | "handle" | "blades" | "state" | "grade" | "box" | "lies" | "tag" | "place" | "holder" | "open";
             label: string;
             values: components["schemas"]["FoundValue"][];
+        };
+        FaultTold: {
+            point: string;
+            found: string;
         };
         FeatureOnlyIf: {
             feature: string;
@@ -2800,6 +2843,19 @@ export interface components {
             at?: components["schemas"]["Place"];
             asked: string[];
         };
+        GradeGiven: {
+            player: string;
+            /** Format: int32 */
+            number: number;
+            school: string;
+            level: string;
+            /** Format: double */
+            sure: number;
+        };
+        GradeTold: {
+            scored: components["schemas"]["UnveiledScored"];
+            agreed: components["schemas"]["Agreed"][];
+        };
         GradeVerdict: {
             best?: components["schemas"]["ConditionBookGrade"];
             atLeast?: components["schemas"]["ConditionBookGrade"];
@@ -2815,6 +2871,12 @@ export interface components {
             sureness: "sure" | "likely" | "unsure" | "cannot-tell";
             allows: components["schemas"]["ConditionBookGrade"];
             why: string;
+        };
+        GradedBy: {
+            id: string;
+            label: string;
+            about: string;
+            levels: components["schemas"]["SchoolVerdictChance"][];
         };
         GradingTold: {
             heads: string;
@@ -3921,7 +3983,7 @@ export interface components {
             id: string;
             player: string;
             /** @enum {string} */
-            kind: "today" | "more" | "drill" | "mine";
+            kind: "today" | "more" | "drill" | "mine" | "grade";
             /** Format: int32 */
             number: number;
             /** Format: double */
@@ -4583,6 +4645,13 @@ export interface components {
             /** Format: date-time */
             until: string;
         };
+        ToGrade: {
+            /** Format: int32 */
+            number: number;
+            what: string;
+            faults: components["schemas"]["FaultTold"][];
+            schools: components["schemas"]["GradedBy"][];
+        };
         TopPrice: {
             even: number;
             safe: number;
@@ -4657,7 +4726,7 @@ export interface components {
         };
         UnveiledScored: {
             /** @enum {string} */
-            question: "maker" | "years" | "how" | "name";
+            question: "maker" | "years" | "how" | "name" | "grade";
             said: string;
             /** Format: double */
             sure: number;
@@ -5172,6 +5241,41 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RoundTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    grade: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GradeGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GradeTold"];
                 };
             };
             /** @description It cannot be done: what was given and what is accepted, by field. */
@@ -8144,6 +8248,38 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PracticeTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    toGrade: {
+        parameters: {
+            query: {
+                /** @description by name */
+                player: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ToGrade"];
                 };
             };
             /** @description It cannot be done: what was given and what is accepted, by field. */

@@ -101,3 +101,5 @@ export type Glance = RoundTold["looks"][number];
 export type Guess = Schemas["Guess"];
 export type Unveiled = Schemas["Unveiled"];
 export type Eye = Schemas["Eye"];
+export type ToGrade = Schemas["ToGrade"];
+export type GradeTold = Schemas["GradeTold"];

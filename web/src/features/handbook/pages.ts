@@ -108,7 +108,7 @@ export const LEAVES: Leaf[] = [
     title: "Training the eye",
     text: [
       "Ten knives a day, the same for everyone at this machine, or one of your own before you unveil it. Looks are counted: learn where to look first.",
-      "Say how sure you are, and mean it. The scores are made so that nobody gains by saying anything but what they believe; the model is asked about the same looks. What you get wrong comes back as drills.",
+      "Say how sure you are, and mean it. The scores are made so that nobody gains by saying anything but what they believe; the model is asked about the same looks. What you get wrong comes back as drills. Described knives can be graded by a school too, with grades that were agreed on before.",
     ],
     picture: { src: practice, says: "What came of a guess, beside the model\u2019s" },
     go: [["/practice", "Practice"]],

@@ -5,7 +5,7 @@ import type { Eye, PracticeTold } from "../../api/types";
 import { percent } from "../../format";
 import { Failed } from "../../ui/failed";
 import { ReliabilityDrawn } from "../../ui/reliability";
-import { ASKED, inWords } from "./words";
+import { ASKED, inWords, UNIT } from "./words";
 
 /** How well a player's eye holds what it says. */
 export function EyeOf({
@@ -42,7 +42,7 @@ export function EyeOf({
           <div key={c.question} className="min-w-0">
             <ReliabilityDrawn name={ASKED[c.question]} found={c.reliability} of="knives" />
             <p className="text-[0.8125rem] text-ink2">
-              <span className="num">{c.own.toFixed(2)}</span> bits lost in the mean, the model{" "}
+              <span className="num">{c.own.toFixed(2)}</span> {UNIT[c.question]} lost in the mean, the model{" "}
               <span className="num">{c.models.toFixed(2)}</span>.
             </p>
           </div>

@@ -7,9 +7,8 @@ import { Field } from "../../ui/field";
 import { Select } from "../../ui/select";
 import { KnifeDrawn } from "../sheet/knife-drawn";
 import { Strike } from "./strike";
+import { SURE_AT_FIRST, Sure } from "./sure";
 import { glances, NOT_ON_FILE } from "./words";
-
-const SURE_AT_FIRST = 70;
 
 /** A knife in hand: looks that are counted, and what one makes of it. */
 export function InHand({
@@ -211,25 +210,5 @@ function GuessAt({
         </p>
       )}
     </form>
-  );
-}
-
-function Sure({ of, value, onChange }: { of: string; value: number; onChange: (v: number) => void }) {
-  return (
-    <label className="mt-1 flex items-center gap-3 text-[0.8125rem] text-ink2">
-      <span className="shrink-0">
-        How sure<span className="sr-only"> of {of}</span>
-      </span>
-      <input
-        type="range"
-        min={5}
-        max={99}
-        value={value}
-        className="min-h-6 min-w-0 flex-1 accent-blue"
-        aria-valuetext={`${value} in 100`}
-        onChange={(e) => onChange(Number(e.target.value))}
-      />
-      <span className="num w-16 text-right text-ink">{value} in 100</span>
-    </label>
   );
 }

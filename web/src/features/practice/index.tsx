@@ -7,6 +7,7 @@ import { useKeys } from "../../keys";
 import { Failed } from "../../ui/failed";
 import { Field } from "../../ui/field";
 import { EyeOf } from "./eye";
+import { Grading } from "./grading";
 import { InHand } from "./in-hand";
 import { Outcome } from "./outcome";
 
@@ -41,7 +42,16 @@ function Practice({ told, book }: { told: PracticeTold; book: Book }) {
       next.current = crypto.randomUUID();
       localStorage.setItem(KEPT, name);
       setRound(dealt);
+      described.reset();
       head.current?.focus();
+    },
+  });
+  const described = useMutation({
+    mutationFn: () => api.toGrade(name),
+    onSuccess: () => {
+      localStorage.setItem(KEPT, name);
+      setRound(undefined);
+      begin.reset();
     },
   });
   const known = told.players.find((p) => p.name.toLowerCase() === name.toLowerCase());
@@ -75,6 +85,7 @@ function Practice({ told, book }: { told: PracticeTold; book: Book }) {
               onChange={(e) => {
                 setPlayer(e.target.value);
                 setRound(undefined);
+                described.reset();
               }}
             />
           )}
@@ -97,6 +108,14 @@ function Practice({ told, book }: { told: PracticeTold; book: Book }) {
               {label}
             </button>
           ))}
+          <button
+            type="button"
+            className="press"
+            disabled={!name || described.isPending}
+            onClick={() => described.mutate()}
+          >
+            One to grade
+          </button>
         </fieldset>
       </div>
       <div aria-live="polite">
@@ -107,7 +126,21 @@ function Practice({ told, book }: { told: PracticeTold; book: Book }) {
           </p>
         )}
       </div>
-      {round?.unveiled ? (
+      {described.isError && (
+        <p role="alert" className="mt-2 text-lead">
+          No knife was described. {described.error.message}
+        </p>
+      )}
+      {described.data && (
+        <Grading
+          key={described.submittedAt}
+          knife={described.data}
+          player={name}
+          onGraded={() => queries.invalidateQueries({ queryKey: ["practice"] })}
+          onNext={() => described.mutate()}
+        />
+      )}
+      {described.data || described.isPending ? null : round?.unveiled ? (
         <Outcome
           round={round}
           unveiled={round.unveiled}

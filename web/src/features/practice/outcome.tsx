@@ -4,7 +4,7 @@ import { percent } from "../../format";
 import { asRead } from "../../letters";
 import { KnifeDrawn } from "../sheet/knife-drawn";
 import { Strike } from "./strike";
-import { ASKED, inWords, lost, type Scored } from "./words";
+import { ASKED, inWords, lost, type Scored, UNIT } from "./words";
 
 /** What came of a guess, beside what the model made of the same looks. */
 export function Outcome({
@@ -112,7 +112,7 @@ function Answers({ answers, told, isOwn }: { answers: Scored[]; told: PracticeTo
                 className={`num py-1 pl-2 text-right whitespace-nowrap max-sm:pl-0 max-sm:text-left ${a.own > a.models ? "text-lead" : ""}`}
               >
                 <OnPhone>You lost</OnPhone>
-                {lost(a.question, a.own)} {a.question === "years" ? "years" : "bits"}
+                {lost(a.question, a.own)} {UNIT[a.question]}
               </td>
               <td className="num py-1 text-right max-sm:text-left">
                 <OnPhone>The model</OnPhone>

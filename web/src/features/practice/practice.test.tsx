@@ -254,3 +254,70 @@ it("writes answers by their names", () => {
   expect(inWords("how", "all-else", TOLD)).toBe("Something else");
   expect(inWords("name", "jack", TOLD)).toBe("Jack");
 });
+
+const LEVELS = [
+  { id: "mint", label: "Mint", probability: 0 },
+  { id: "good", label: "Good", probability: 0 },
+];
+const TO_GRADE = {
+  number: 7,
+  what: "Grandfather's Sunday knife",
+  faults: [{ point: "Wear of the blade", found: "honed, a little low" }],
+  schools: [
+    { id: "usual", label: "Today's usual", about: "By the worst fault.", levels: LEVELS },
+    { id: "pocket", label: "For the pocket", about: "Would one carry it.", levels: [LEVELS[1]] },
+  ],
+};
+
+it("has a described knife graded by a school, and tells what was agreed only then", async () => {
+  vi.spyOn(api, "toGrade").mockResolvedValue(TO_GRADE as never);
+  const grade = vi.spyOn(api, "grade").mockResolvedValue({
+    scored: { question: "grade", said: "mint", right: 0, was: "good", own: 0.81, models: 0.02 },
+    agreed: [
+      { school: "usual", level: "good", label: "Good" },
+      { school: "pocket", level: "carry", label: "Carry it" },
+    ],
+  } as never);
+  show();
+  const user = userEvent.setup();
+  await user.type(await screen.findByLabelText("Who practises"), "Ada");
+  await user.click(screen.getByRole("button", { name: "One to grade" }));
+  const knife = within(await screen.findByRole("region", { name: "A knife to grade" }));
+  expect(knife.getByText("Honed, a little low")).toBeTruthy();
+  expect(knife.getByText("By the worst fault.")).toBeTruthy();
+  expect(knife.queryByRole("status")).toBeNull();
+  await user.selectOptions(knife.getByLabelText("Its grade"), "Mint");
+  await user.click(knife.getByRole("button", { name: "Unveil" }));
+  expect(grade.mock.lastCall?.[1]).toEqual({
+    player: "Ada",
+    number: 7,
+    school: "usual",
+    level: "mint",
+    sure: 0.7,
+  });
+  const came = await knife.findByRole("status");
+  expect(came.textContent).toContain("agreed otherwise. You lost 0.81 of a grade, Snikra 0.02.");
+  expect(within(came).getByText("Carry it")).toBeTruthy();
+  expect(document.activeElement).toBe(within(came).getByRole("button", { name: "Another to grade" }));
+  await user.keyboard("{Enter}");
+  expect(vi.mocked(api.toGrade)).toHaveBeenCalledTimes(2);
+});
+
+it("takes another school's levels with it, and says what is wrong with a grade", async () => {
+  vi.spyOn(api, "toGrade").mockResolvedValue(TO_GRADE as never);
+  vi.spyOn(api, "grade").mockRejectedValue(
+    new Refused(400, "No.", [{ field: "level", given: "good", accepted: "must be one of the levels" }]),
+  );
+  show();
+  const user = userEvent.setup();
+  await user.type(await screen.findByLabelText("Who practises"), "Ada");
+  await user.click(screen.getByRole("button", { name: "One to grade" }));
+  const knife = within(await screen.findByRole("region", { name: "A knife to grade" }));
+  await user.selectOptions(knife.getByLabelText("Its grade"), "Mint");
+  await user.selectOptions(knife.getByLabelText("By which school"), "For the pocket");
+  expect((knife.getByLabelText("Its grade") as HTMLSelectElement).value).toBe("");
+  expect(knife.queryByRole("option", { name: "Mint" })).toBeNull();
+  await user.selectOptions(knife.getByLabelText("Its grade"), "Good");
+  await user.click(knife.getByRole("button", { name: "Unveil" }));
+  expect(await knife.findByText("good: must be one of the levels.")).toBeTruthy();
+});

@@ -10,6 +10,7 @@ export const ASKED: Record<Scored["question"], string> = {
   years: "When",
   how: "What was done to it",
   name: "Pattern",
+  grade: "Grade",
 };
 
 export const glances = (n: number): string => (n === 1 ? "1 glance" : `${n} glances`);
@@ -26,5 +27,16 @@ export function inWords(question: Scored["question"], said: string, told: Practi
   return told.names.find((n) => n.id === said)?.label ?? said;
 }
 
+/** In what one loses. */
+export const UNIT: Record<Scored["question"], string> = {
+  maker: "bits",
+  years: "years",
+  how: "bits",
+  name: "bits",
+  grade: "of a grade",
+};
+
+const DIGITS: Partial<Record<Scored["question"], number>> = { years: 0, grade: 2 };
+
 export const lost = (question: Scored["question"], score: number): string =>
-  question === "years" ? `${Math.round(score)}` : score.toFixed(1);
+  score.toFixed(DIGITS[question] ?? 1);

@@ -118,7 +118,10 @@ function Laid({
         </button>
         <SaveAs search={search} />
       </SearchLine>
-      <nav aria-label="Beside the tray" className="flex flex-wrap justify-end gap-x-5 text-ink2 max-sm:justify-start">
+      <nav
+        aria-label="Beside the tray"
+        className="flex flex-wrap justify-end gap-x-5 text-ink2 max-sm:justify-start"
+      >
         <Link to={`/collection?${search.asked}`} className="inline-block min-h-6 underline">
           In pictures
         </Link>

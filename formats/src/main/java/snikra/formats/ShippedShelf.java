@@ -32,6 +32,7 @@ import snikra.core.pattern.Pattern;
 import snikra.core.pattern.PatternBook;
 import snikra.core.pattern.Pull;
 import snikra.core.pattern.SpringLayout;
+import snikra.core.practice.Described;
 import snikra.core.practice.PracticeBook;
 import snikra.core.profile.BladeRoom;
 import snikra.core.quick.QuickBook;
@@ -62,6 +63,7 @@ public final class ShippedShelf {
           "price-then",
           "quick-look",
           "practice",
+          "graded",
           "table-columns",
           "measures",
           "number-tables",
@@ -134,10 +136,17 @@ public final class ShippedShelf {
     return read("practice", PracticeBook.class);
   }
 
+  /** Described knives with the grades collectors of each habit give them. */
+  public static List<Described> graded() {
+    return read("graded", GradedKnives.class).knives();
+  }
+
   /** What prices of other years are today. */
   public static PriceThen priceThen() {
     return read("price-then", PriceThen.class);
   }
+
+  private record GradedKnives(List<Described> knives) {}
 
   private record PriceIndices(List<PriceIndex> indices) {}
 

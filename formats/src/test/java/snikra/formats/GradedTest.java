@@ -2,7 +2,6 @@ package snikra.formats;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -19,10 +18,11 @@ import snikra.core.condition.Looked;
 import snikra.core.condition.School;
 import snikra.core.condition.SchoolVerdict;
 import snikra.core.examination.Examiner;
+import snikra.core.practice.Described;
+import snikra.core.practice.GradingDrill;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.LookReliability;
 import snikra.core.specimen.Seen;
-import tools.jackson.databind.JsonNode;
 
 /**
  * Described knives and the grades that collectors of each habit give them; and the shipped data.
@@ -30,39 +30,22 @@ import tools.jackson.databind.JsonNode;
 class GradedTest {
   private static final ReferenceShelf SHELF = ShippedShelf.load();
   private static final ConditionBook BOOK = SHELF.condition();
-  private static final String SECOND = "2.";
-
-  /** One described knife. */
-  private record Described(String what, Map<String, String> found, Map<String, String> grades) {}
-
-  private static List<Described> described() throws IOException {
-    try (var in = GradedTest.class.getResourceAsStream("/graded.yaml")) {
-      List<Described> all = new ArrayList<>();
-      for (JsonNode knife : Json.yamlMapper().readTree(in)) {
-        all.add(Json.mapper().treeToValue(knife, Described.class));
-      }
-      return all;
-    }
-  }
 
   private static Looked looked(Map<String, String> found) {
-    Map<String, Seen<String>> main = new HashMap<>();
-    Map<String, Seen<String>> second = new HashMap<>();
-    for (Point p : BOOK.points()) {
-      main.put(p.id(), Seen.sure(p.findings().get(0).id()));
-      if (p.isEachBlade()) {
-        second.put(p.id(), Seen.sure(p.findings().get(0).id()));
-      }
+    return GradingDrill.looked(new Described("", found, Map.of()), SHELF);
+  }
+
+  @Test
+  void whatIsDescribedStandsInTheBook() {
+    for (Described d : ShippedShelf.graded()) {
+      d.found()
+          .forEach(
+              (at, finding) ->
+                  assertThat(
+                          BOOK.point(at.replaceFirst("^2[.]", "")).flatMap(p -> p.finding(finding)))
+                      .as(d.what() + ": " + at)
+                      .isPresent());
     }
-    found.forEach(
-        (point, finding) -> {
-          boolean ofSecond = point.startsWith(SECOND);
-          String id = ofSecond ? point.substring(SECOND.length()) : point;
-          assertThat(BOOK.point(id).flatMap(p -> p.finding(finding))).as(point).isPresent();
-          (ofSecond ? second : main).put(id, Seen.sure(finding));
-        });
-    return new Looked(
-        main, List.of(second), Map.of(), List.of(), LookReliability.of(SHELF.judgement()));
   }
 
   private static int apart(SchoolVerdict given, String expected) {
@@ -71,20 +54,19 @@ class GradedTest {
   }
 
   @Test
-  void collectorsOfEveryHabitAgreeWithItInEightyFiveOfAHundredAndWithinOneGradeInAll()
-      throws IOException {
-    List<Described> all = described();
+  void collectorsOfEveryHabitAgreeWithItInEightyFiveOfAHundredAndWithinOneGradeInAll() {
+    List<Described> all = ShippedShelf.graded();
     assertThat(all).hasSizeGreaterThanOrEqualTo(80);
     Map<String, Integer> agreed = new HashMap<>();
     List<String> off = new ArrayList<>();
     List<String> far = new ArrayList<>();
     for (Described d : all) {
-      assertThat(d.grades).hasSize(BOOK.schools().size());
-      for (SchoolVerdict given : BOOK.judge(looked(d.found))) {
-        String expected = d.grades.get(given.id());
+      assertThat(d.grades()).hasSize(BOOK.schools().size());
+      for (SchoolVerdict given : BOOK.judge(GradingDrill.looked(d, SHELF))) {
+        String expected = d.grades().get(given.id());
         int apart = apart(given, expected);
         agreed.merge(given.id(), apart == 0 ? 1 : 0, Integer::sum);
-        String told = given.id() + ": " + d.what + ": " + given.best() + ", not " + expected;
+        String told = given.id() + ": " + d.what() + ": " + given.best() + ", not " + expected;
         if (apart > 0) {
           off.add(told);
         }

@@ -12,8 +12,10 @@ import java.util.function.Predicate;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import snikra.core.examination.Examiner;
+import snikra.core.examination.Problem;
 import snikra.core.practice.Dealer;
 import snikra.core.practice.Dealt;
+import snikra.core.practice.GradingDrill;
 import snikra.core.practice.Guess;
 import snikra.core.practice.PracticeBook;
 import snikra.core.practice.PracticeBook.Setting;
@@ -200,5 +202,45 @@ class PracticeTest {
             .orElseThrow();
     assertThat(maker.right()).isEqualTo(truth.makers().get(Truth.UNLISTED));
     assertThat(Map.of(Truth.UNLISTED, 1.0)).isNotEqualTo(truth.makers());
+  }
+
+  private static final GradingDrill DRILL =
+      new GradingDrill(ShippedShelf.graded(), EXAMINER.shelf());
+
+  @Test
+  void aDescribedKnifeIsGradedByASchoolAndItsGradeIsNotToldBefore() {
+    int worn = 1;
+    while (!DRILL.knife(worn).what().equals("Grandfather's Sunday knife")) {
+      worn++;
+    }
+    GradingDrill.ToGrade knife = DRILL.knife(worn);
+    assertThat(knife.faults())
+        .hasSize(4)
+        .allSatisfy(f -> assertThat(f.point()).isNotBlank())
+        .allSatisfy(f -> assertThat(f.found()).isNotBlank());
+    assertThat(knife.schools()).hasSize(5);
+    assertThat(knife.schools().get(0).levels()).allMatch(l -> l.probability() == 0);
+    Scored right = DRILL.score(worn, "usual", "very-good", 0.99);
+    assertThat(right.right()).isEqualTo(1);
+    assertThat(right.own()).isLessThan(0.001);
+    Scored off = DRILL.score(worn, "usual", "excellent", 0.99);
+    assertThat(off.right()).isZero();
+    assertThat(off.was()).isEqualTo("very-good");
+    assertThat(off.own()).isBetween(0.9, 1.0);
+    assertThat(off.models()).isLessThan(off.own());
+    assertThat(DRILL.agreed(worn)).extracting(GradingDrill.Agreed::level).contains("carry");
+  }
+
+  @Test
+  void aGradeThatCannotBeIsToldByField() {
+    assertThat(DRILL.problems(1, "usual", "mint", 0.8)).isEmpty();
+    assertThat(DRILL.problems(0, "usual", "mint", 0.8)).hasSize(1);
+    assertThat(DRILL.problems(DRILL.size() + 1, "usual", "mint", 0.8)).hasSize(1);
+    assertThat(DRILL.problems(1, "nobody", "mint", 1))
+        .extracting(Problem::field)
+        .containsExactly("school", "sure");
+    assertThat(DRILL.problems(1, "pocket", "mint", 0.8))
+        .extracting(Problem::field)
+        .containsExactly("level");
   }
 }

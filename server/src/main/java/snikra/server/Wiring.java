@@ -59,6 +59,7 @@ import snikra.server.phone.PhoneCamera;
 import snikra.server.photos.PhotoNames;
 import snikra.server.photos.PhotoRepository;
 import snikra.server.photos.PhotoService;
+import snikra.server.practice.GradingTable;
 import snikra.server.practice.PracticeDesk;
 import snikra.server.practice.PracticeRepository;
 import snikra.server.quick.QuickDesk;
@@ -320,6 +321,12 @@ class Wiring {
       PlatformTransactionManager transactions) {
     Clock clock = Clock.system(ZoneId.systemDefault());
     return new PracticeDesk(rounds, desk, knives, catalogue, transactions, clock);
+  }
+
+  @Bean
+  GradingTable gradingTable(
+      PracticeRepository rounds, ReferenceDesk desk, PlatformTransactionManager transactions) {
+    return new GradingTable(rounds, desk, transactions, Clock.system(ZoneId.systemDefault()));
   }
 
   @Bean

@@ -36,8 +36,8 @@ public record Eye(
   /**
    * Things chosen among others.
    *
-   * @param own bits lost in the mean
-   * @param models bits the model lost in the mean
+   * @param own bits, of grades levels, lost in the mean
+   * @param models what the model lost in the mean
    */
   public record Chosen(
       Question question, int count, double own, double models, Reliability reliability) {}
@@ -168,7 +168,7 @@ public record Eye(
       List<Scored> chosen =
           ten.stream()
               .flatMap(r -> r.answers().stream())
-              .filter(a -> a.question() != Question.YEARS)
+              .filter(a -> a.question() != Question.YEARS && a.question() != Question.GRADE)
               .toList();
       all.add(new Lately(ten.size(), lost(chosen), lost(years)));
     }

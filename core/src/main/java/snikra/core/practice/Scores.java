@@ -5,7 +5,7 @@ import java.util.Map;
 /**
  * Scores by which nobody gains by saying anything but what they believe. The smaller the better.
  *
- * <p>Source of both rules: T. Gneiting and A. E. Raftery, Strictly Proper Scoring Rules,
+ * <p>Source of these rules: T. Gneiting and A. E. Raftery, Strictly Proper Scoring Rules,
  * Prediction, and Estimation, Journal of the American Statistical Association 102 (2007).
  */
 public final class Scores {
@@ -63,5 +63,36 @@ public final class Scores {
       all += truth.years()[y];
     }
     return sum / all;
+  }
+
+  /**
+   * The ranked probability score of chances over levels in their order: of one level named surely
+   * it is how many levels it is off.
+   */
+  public static double ranked(double[] said, int was) {
+    double upTo = 0;
+    double score = 0;
+    for (int level = 0; level < said.length - 1; level++) {
+      upTo += said[level];
+      double so = upTo - (was <= level ? 1 : 0);
+      score += so * so;
+    }
+    return score;
+  }
+
+  /** One level with how sure one is; the rest lies on the levels beside it. */
+  static double[] around(int at, int levels, double sure) {
+    double[] said = new double[levels];
+    said[at] = sure;
+    boolean isFirst = at == 0;
+    boolean isLast = at == levels - 1;
+    double rest = (1 - sure) / (isFirst || isLast ? 1 : 2);
+    if (!isFirst) {
+      said[at - 1] = rest;
+    }
+    if (!isLast) {
+      said[at + 1] = rest;
+    }
+    return said;
   }
 }

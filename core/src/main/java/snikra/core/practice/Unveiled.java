@@ -26,7 +26,8 @@ public record Unveiled(
     MAKER,
     YEARS,
     HOW,
-    NAME;
+    NAME,
+    GRADE;
 
     @Override
     public String toString() {
@@ -42,7 +43,7 @@ public record Unveiled(
    * @param right the chance that it is so: 0 or 1 of a made-up knife
    * @param was what is most likely so: an id, or a year
    * @param model what the model says: an id, or years as from/to
-   * @param own score, in bits, of years in years; the smaller the better
+   * @param own score, in bits, of years in years, of a grade in levels; the smaller the better
    * @param models the score of the model
    */
   public record Scored(

@@ -49,6 +49,50 @@ class ScoresTest {
   }
 
   @Test
+  void aGradeLosesByHowManyLevelsItIsOff() {
+    assertThat(Scores.ranked(new double[] {0, 1, 0, 0}, 1)).isZero();
+    assertThat(Scores.ranked(new double[] {0, 1, 0, 0}, 2)).isEqualTo(1);
+    assertThat(Scores.ranked(new double[] {1, 0, 0, 0}, 3)).isEqualTo(3);
+    assertThat(Scores.ranked(new double[] {0.25, 0.5, 0.25, 0}, 1)).isEqualTo(0.125);
+    assertThat(Scores.around(1, 4, 0.5)).containsExactly(0.25, 0.5, 0.25, 0);
+    assertThat(Scores.around(0, 4, 0.5)).containsExactly(0.5, 0.5, 0, 0);
+    assertThat(Scores.around(3, 4, 0.5)).containsExactly(0, 0, 0.5, 0.5);
+  }
+
+  @Test
+  void chancesOfLevelsLoseLeastWhereTheyAreWhatOneBelieves() {
+    Random random = new Random(1911);
+    for (int trial = 0; trial < 50; trial++) {
+      double[] believed = chances(random);
+      double own = expected(believed, believed);
+      for (int other = 0; other < 40; other++) {
+        assertThat(own).isLessThanOrEqualTo(expected(chances(random), believed) + 1e-12);
+      }
+    }
+  }
+
+  private static double expected(double[] said, double[] believed) {
+    double sum = 0;
+    for (int was = 0; was < believed.length; was++) {
+      sum += believed[was] * Scores.ranked(said, was);
+    }
+    return sum;
+  }
+
+  private static double[] chances(Random random) {
+    double[] of = new double[5];
+    double all = 0;
+    for (int i = 0; i < of.length; i++) {
+      of[i] = random.nextDouble();
+      all += of[i];
+    }
+    for (int i = 0; i < of.length; i++) {
+      of[i] /= all;
+    }
+    return of;
+  }
+
+  @Test
   void yearsLoseTheirLengthAndTwentyForEachYearTheKnifeLiesOutside() {
     assertThat(Scores.years(1900, 1919, 1900)).isEqualTo(20);
     assertThat(Scores.years(1900, 1919, 1919)).isEqualTo(20);

@@ -1,6 +1,7 @@
 package snikra.server.practice;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
@@ -40,7 +41,9 @@ record KeptRound(
     /** Of what one gets wrong. */
     DRILL,
     /** One on file. */
-    MINE;
+    MINE,
+    /** A described one, to grade. */
+    GRADE;
 
     @Override
     public String toString() {
@@ -56,6 +59,10 @@ record KeptRound(
     return Json.mapper().writeValueAsString(this);
   }
 
+  boolean isOf(String name) {
+    return player.equalsIgnoreCase(name.strip());
+  }
+
   boolean isOpen() {
     return unveiled == null;
   }
@@ -69,7 +76,7 @@ record KeptRound(
   }
 
   KeptRound afterLook(String look) {
-    List<String> more = new java.util.ArrayList<>(looked);
+    List<String> more = new ArrayList<>(looked);
     more.add(look);
     return new KeptRound(player, kind, day, number, knife, truth, more, guess, unveiled);
   }

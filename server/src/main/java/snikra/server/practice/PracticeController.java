@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import snikra.core.practice.Eye;
+import snikra.core.practice.GradingDrill;
 import snikra.core.practice.Guess;
 
 /** {@code /api/practice}: knives to guess at, and how well one's eye holds what it says. */
@@ -20,9 +21,11 @@ import snikra.core.practice.Guess;
 @RequestMapping("/api/practice")
 class PracticeController {
   private final PracticeDesk desk;
+  private final GradingTable table;
 
-  PracticeController(PracticeDesk desk) {
+  PracticeController(PracticeDesk desk, GradingTable table) {
     this.desk = desk;
+    this.table = table;
   }
 
   /** Who begins, and with what. */
@@ -62,6 +65,25 @@ class PracticeController {
   @PostMapping("/rounds/{id}/guess")
   PracticeDesk.RoundTold guess(@PathVariable UUID id, @RequestBody Guess guess) {
     return desk.guess(id, guess);
+  }
+
+  /**
+   * A described knife to grade: any of those this player graded least often.
+   *
+   * @param player by name
+   */
+  @GetMapping("/graded")
+  GradingDrill.ToGrade toGrade(@RequestParam String player) {
+    return table.toGrade(player);
+  }
+
+  /**
+   * Scores a grade by the one agreed on and keeps it, under an id of the sender's own; sent twice
+   * it is kept once.
+   */
+  @PutMapping("/graded/{id}")
+  GradingTable.GradeTold grade(@PathVariable UUID id, @RequestBody GradingTable.GradeGiven given) {
+    return table.grade(id, given);
   }
 
   /**

@@ -144,24 +144,18 @@ public class PracticeDesk {
 
   /** Deals a knife, or the one that still is open to this player. */
   RoundTold begin(UUID id, String name, Kind kind) {
-    String player = name.strip();
-    if (player.isEmpty() || player.length() > LONGEST_NAME) {
-      throw refused("player", name, "must be a name of at most " + LONGEST_NAME + " letters");
-    }
+    String player = named(name);
     Optional<PracticeEntity> there = rounds.findById(id.toString()).or(() -> open(player, kind));
     if (there.isPresent()) {
       return told(there.get().id(), KeptRound.read(there.get()));
     }
-    if (rounds.count() >= MOST) {
-      throw refused(
-          "player", player, "no room for more than " + MOST + " rounds: let go of a player");
-    }
+    requireRoom(rounds, player);
     LocalDate day = LocalDate.now(clock);
     int number =
         1
             + (int)
                 all().stream()
-                    .filter(r -> r.player().equalsIgnoreCase(player) && r.kind() == kind)
+                    .filter(r -> r.isOf(player) && r.kind() == kind)
                     .filter(r -> r.day().equals(day))
                     .count();
     Dealt dealt = deal(player, kind, day, number);
@@ -192,6 +186,23 @@ public class PracticeDesk {
     return there.dealer();
   }
 
+  /** The name of a player as it is kept. */
+  static String named(String name) {
+    String player = name.strip();
+    if (player.isEmpty() || player.length() > LONGEST_NAME) {
+      throw refused("player", name, "must be a name of at most " + LONGEST_NAME + " letters");
+    }
+    return player;
+  }
+
+  /** Refuses another round where there are as many as are kept. */
+  static void requireRoom(PracticeRepository rounds, String player) {
+    if (rounds.count() >= MOST) {
+      throw refused(
+          "player", player, "no room for more than " + MOST + " rounds: let go of a player");
+    }
+  }
+
   private Optional<PracticeEntity> open(String player, Kind kind) {
     return rounds.findAllByOrderByMadeAtAscIdAsc().stream()
         .filter(
@@ -199,7 +210,7 @@ public class PracticeDesk {
               KeptRound round = KeptRound.read(e);
               return round.isOpen()
                   && round.kind() == kind
-                  && round.player().equalsIgnoreCase(player)
+                  && round.isOf(player)
                   && (kind != Kind.TODAY || isOfToday(round));
             })
         .findFirst();
@@ -226,6 +237,8 @@ public class PracticeDesk {
         yield dealer.deal(random.nextLong(), eye::isWeakIn);
       }
       case MINE -> own(dealer);
+      case GRADE ->
+          throw refused("kind", kind.toString(), "must be one of today, more, drill, mine");
     };
   }
 
@@ -359,7 +372,7 @@ public class PracticeDesk {
   Eye eye(String player) {
     List<Unveiled> came = new ArrayList<>();
     for (KeptRound round : all()) {
-      if (round.player().equalsIgnoreCase(player.strip()) && round.unveiled() != null) {
+      if (round.isOf(player) && round.unveiled() != null) {
         came.add(round.unveiled());
       }
     }
@@ -372,7 +385,7 @@ public class PracticeDesk {
         status ->
             rounds.deleteAll(
                 rounds.findAllByOrderByMadeAtAscIdAsc().stream()
-                    .filter(e -> KeptRound.read(e).player().equalsIgnoreCase(player.strip()))
+                    .filter(e -> KeptRound.read(e).isOf(player))
                     .toList()));
   }
 

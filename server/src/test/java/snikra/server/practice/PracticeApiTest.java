@@ -6,6 +6,7 @@ import static org.hamcrest.Matchers.everyItem;
 import static org.hamcrest.Matchers.greaterThan;
 import static org.hamcrest.Matchers.hasSize;
 import static org.hamcrest.Matchers.is;
+import static org.hamcrest.Matchers.not;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -239,5 +240,33 @@ class PracticeApiTest {
     web.perform(delete("/api/practice/players?player=ada")).andExpect(status().isNoContent());
     web.perform(get("/api/practice"))
         .andExpect(jsonPath("$.players[*].name").value(is(List.of("Ben"))));
+  }
+
+  @Test
+  void aDescribedKnifeIsGradedOnceAndThoseNotGradedYetComeFirst() throws Exception {
+    JsonNode first = read(web.perform(get("/api/practice/graded?player=Ada")));
+    int number = first.path("number").asInt(0);
+    UUID id = UUID.randomUUID();
+    String given =
+        """
+        {"player":"Ada","number":%d,"school":"usual","level":"good","sure":0.6}"""
+            .formatted(number);
+    for (int again = 0; again < 2; again++) {
+      send(put("/api/practice/graded/" + id), given)
+          .andExpect(status().isOk())
+          .andExpect(jsonPath("$.scored.question").value("grade"))
+          .andExpect(jsonPath("$.agreed").value(hasSize(5)));
+    }
+    web.perform(get("/api/practice/eye?player=Ada"))
+        .andExpect(jsonPath("$.rounds").value(1))
+        .andExpect(jsonPath("$.choices[0].question").value("grade"));
+    for (int n = 0; n < 30; n++) {
+      web.perform(get("/api/practice/graded?player=Ada"))
+          .andExpect(jsonPath("$.number").value(not(number)));
+    }
+    send(put("/api/practice/graded/" + UUID.randomUUID()), given.replace("usual", "nobody"))
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("school"));
+    begin(UUID.randomUUID(), "Ada", "grade").andExpect(status().isBadRequest());
   }
 }

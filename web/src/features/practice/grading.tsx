@@ -1,0 +1,155 @@
+import { useMutation } from "@tanstack/react-query";
+import { useEffect, useRef, useState } from "react";
+import { api, Refused } from "../../api/client";
+import type { GradeTold, ToGrade } from "../../api/types";
+import { sentence } from "../../format";
+import { Field } from "../../ui/field";
+import { Select } from "../../ui/select";
+import { SURE_AT_FIRST, Sure } from "./sure";
+import { lost } from "./words";
+
+/** A described knife to grade by a school, with a grade that was agreed on beforehand. */
+export function Grading({
+  knife,
+  player,
+  onGraded,
+  onNext,
+}: {
+  knife: ToGrade;
+  player: string;
+  onGraded: () => void;
+  onNext: () => void;
+}) {
+  const [school, setSchool] = useState<string | undefined>(knife.schools[0]?.id);
+  const [level, setLevel] = useState<string>();
+  const [sure, setSure] = useState(SURE_AT_FIRST);
+  // The same until it is answered: sent twice because no answer came, it is kept once.
+  const id = useRef(crypto.randomUUID());
+  const grade = useMutation({
+    mutationFn: () =>
+      api.grade(id.current, {
+        player,
+        number: knife.number,
+        school: school ?? "",
+        level: level ?? "",
+        sure: sure / 100,
+      }),
+    onSuccess: onGraded,
+  });
+  const by = knife.schools.find((s) => s.id === school);
+  const problem = (field: string) =>
+    grade.error instanceof Refused ? grade.error.problems.find((p) => p.field === field) : undefined;
+  return (
+    <section
+      aria-label="A knife to grade"
+      className="mt-3 grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]"
+    >
+      <div className="min-w-0">
+        <h2 className="text-[1.4375rem]/7 tracking-tight">{knife.what}</h2>
+        {knife.faults.length === 0 ? (
+          <p className="mt-2 text-ink2">Nothing is amiss on it, wherever one looks.</p>
+        ) : (
+          <dl className="mt-2">
+            {knife.faults.map((f) => (
+              <div key={f.point} className="flex gap-4 border-b border-rule py-1">
+                <dt className="w-44 shrink-0 text-ink2">{f.point}</dt>
+                <dd>{sentence(f.found)}</dd>
+              </div>
+            ))}
+          </dl>
+        )}
+        <p className="mt-2 text-[0.8125rem] text-ink2">All that is not named is sound.</p>
+      </div>
+      <form
+        aria-label="Your grade"
+        className="min-w-0"
+        onSubmit={(e) => {
+          e.preventDefault();
+          if (level && !grade.data) grade.mutate();
+        }}
+      >
+        <Field label="By which school" problem={problem("school")} hint={by?.about}>
+          {(ids) => (
+            <Select
+              {...ids}
+              value={school}
+              options={knife.schools}
+              nothing="choose a school"
+              onChange={(s) => {
+                setSchool(s);
+                setLevel(undefined);
+              }}
+            />
+          )}
+        </Field>
+        <Field label="Its grade" className="mt-3" problem={problem("level")}>
+          {(ids) => (
+            <Select
+              {...ids}
+              value={level}
+              options={by?.levels ?? []}
+              nothing="I do not say"
+              onChange={setLevel}
+            />
+          )}
+        </Field>
+        {level && <Sure of="the grade" value={sure} onChange={setSure} />}
+        {level && (
+          <p className="text-[0.8125rem] text-ink2">The rest of the chance lies one grade to either side.</p>
+        )}
+        {grade.data ? (
+          <Came told={grade.data} knife={knife} school={school ?? ""} onNext={onNext} />
+        ) : (
+          <button type="submit" className="press mt-3" disabled={!level || grade.isPending}>
+            Unveil
+          </button>
+        )}
+        {grade.isError && !problem("school") && !problem("level") && (
+          <p role="alert" className="mt-2 text-lead">
+            It was not graded. {grade.error.message}
+          </p>
+        )}
+      </form>
+    </section>
+  );
+}
+
+function Came({
+  told,
+  knife,
+  school,
+  onNext,
+}: {
+  told: GradeTold;
+  knife: ToGrade;
+  school: string;
+  onNext: () => void;
+}) {
+  const next = useRef<HTMLButtonElement>(null);
+  useEffect(() => next.current?.focus(), []);
+  const label = (id: string) => knife.schools.find((s) => s.id === id)?.label ?? id;
+  const { scored } = told;
+  return (
+    <div className="mt-3 border-t border-ink pt-2" role="status">
+      <p>
+        {scored.right > 0.5 ? "So it was agreed." : "It was agreed otherwise."} You lost{" "}
+        <span className="num">{lost("grade", scored.own)}</span> of a grade, Snikra{" "}
+        <span className="num">{lost("grade", scored.models)}</span>.
+      </p>
+      <dl className="mt-2">
+        {told.agreed.map((a) => (
+          <div
+            key={a.school}
+            className={`flex justify-between gap-4 border-b border-rule py-0.5 ${a.school === school ? "font-semibold" : ""}`}
+          >
+            <dt>{label(a.school)}</dt>
+            <dd>{a.label}</dd>
+          </div>
+        ))}
+      </dl>
+      <button ref={next} type="button" className="press mt-3" onClick={onNext}>
+        Another to grade
+      </button>
+    </div>
+  );
+}
