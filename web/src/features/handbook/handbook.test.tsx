@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 
 import { readFileSync } from "node:fs";
-import { cleanup, render, screen, within } from "@testing-library/react";
+import { cleanup, render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { MemoryRouter } from "react-router";
 import { afterEach, expect, it } from "vitest";
@@ -30,11 +30,17 @@ it("turns its pages by button and by arrow, and ends at the last", async () => {
   expect(heading()).toBe(LEAVES[0]?.title);
   await user.click(screen.getByRole("button", { name: "The next page" }));
   expect(heading()).toBe(LEAVES[1]?.title);
-  await user.keyboard("{ArrowRight}{ArrowLeft}{ArrowLeft}{ArrowLeft}");
+  await user.keyboard("{ArrowRight}");
+  await waitFor(() => expect(heading()).toBe(LEAVES[2]?.title));
+  await user.keyboard("{ArrowLeft}");
+  await waitFor(() => expect(heading()).toBe(LEAVES[1]?.title));
+  await user.keyboard("{ArrowLeft}");
+  await waitFor(() => expect(heading()).toBe(LEAVES[0]?.title));
+  await user.keyboard("{ArrowLeft}");
   expect(heading()).toBe(LEAVES[0]?.title);
   await user.click(screen.getByRole("link", { name: LEAVES.at(-1)?.title }));
   expect((screen.getByRole("button", { name: "The next page" }) as HTMLButtonElement).disabled).toBe(true);
-  expect(document.title).toContain(LEAVES.at(-1)?.title);
+  await waitFor(() => expect(document.title).toContain(LEAVES.at(-1)?.title));
 });
 
 it("opens at a page, and at the first where there is no such page", () => {

@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
+import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
@@ -144,13 +144,15 @@ it("shows what was looked at, and lets nobody look for more than is left", async
   expect(screen.getByRole("status").textContent).toBe("14 glances left");
   expect((screen.getByRole("button", { name: /Catalogue/ }) as HTMLButtonElement).disabled).toBe(true);
   await user.click(screen.getByRole("button", { name: /Pins/ }));
-  expect(take).toHaveBeenCalledWith("r1", "pins");
   expect(await screen.findByText("Flush")).toBeTruthy();
+  expect(take).toHaveBeenCalledWith("r1", "pins");
   expect(screen.getByText("13 glances")).toBeTruthy();
   take.mockRejectedValue(
     new Refused(400, "No.", [{ field: "look", given: "marks", accepted: "it is time to guess" }]),
   );
-  await user.click(screen.getByRole("button", { name: /The mark/ }));
+  const mark = screen.getByRole("button", { name: /The mark/ }) as HTMLButtonElement;
+  await waitFor(() => expect(mark.disabled).toBe(false));
+  await user.click(mark);
   expect((await screen.findByRole("alert")).textContent).toBe("it is time to guess");
 });
 
@@ -165,6 +167,7 @@ it("sends what one says with how sure one is, and leaves out what one does not s
   expect(screen.getByText("One part is younger.")).toBeTruthy();
   await user.type(screen.getByLabelText("From"), "19o00");
   await user.type(screen.getByLabelText("To"), "1920{Enter}");
+  await waitFor(() => expect(guess).toHaveBeenCalledOnce());
   expect(guess).toHaveBeenCalledWith("r1", {
     maker: "",
     makerSure: 0.8,
@@ -188,9 +191,11 @@ it("unveils it beside what the model made of the same looks, and deals the next"
   );
   expect(told.getByRole("row", { name: /When/ }).textContent).toMatch(/1900\u20131920 right.*21 years.*26/);
   expect(told.getByText("Plastic")).toBeTruthy();
-  expect(document.activeElement).toBe(told.getByRole("button", { name: "The next knife" }));
+  await waitFor(() =>
+    expect(document.activeElement).toBe(told.getByRole("button", { name: "The next knife" })),
+  );
   await user.keyboard("{Enter}");
-  expect(vi.mocked(api.beginRound)).toHaveBeenCalledTimes(2);
+  await waitFor(() => expect(vi.mocked(api.beginRound)).toHaveBeenCalledTimes(2));
 });
 
 it("says what is wrong with a guess at its field", async () => {
@@ -234,6 +239,7 @@ it("tells a player how their eye does and lets go of them only when asked twice"
   await user.click(eye.getByRole("button", { name: "Keep it" }));
   await user.click(eye.getByRole("button", { name: "Let go of Ada" }));
   await user.click(eye.getByRole("button", { name: "Let it go" }));
+  await waitFor(() => expect(forget).toHaveBeenCalledOnce());
   expect(forget).toHaveBeenCalledWith("Ada");
 });
 
@@ -288,6 +294,7 @@ it("has a described knife graded by a school, and tells what was agreed only the
   expect(knife.queryByRole("status")).toBeNull();
   await user.selectOptions(knife.getByLabelText("Its grade"), "Mint");
   await user.click(knife.getByRole("button", { name: "Unveil" }));
+  await waitFor(() => expect(grade).toHaveBeenCalledOnce());
   expect(grade.mock.lastCall?.[1]).toEqual({
     player: "Ada",
     number: 7,
@@ -298,9 +305,11 @@ it("has a described knife graded by a school, and tells what was agreed only the
   const came = await knife.findByRole("status");
   expect(came.textContent).toContain("agreed otherwise. You lost 0.81 of a grade, Snikra 0.02.");
   expect(within(came).getByText("Carry it")).toBeTruthy();
-  expect(document.activeElement).toBe(within(came).getByRole("button", { name: "Another to grade" }));
+  await waitFor(() =>
+    expect(document.activeElement).toBe(within(came).getByRole("button", { name: "Another to grade" })),
+  );
   await user.keyboard("{Enter}");
-  expect(vi.mocked(api.toGrade)).toHaveBeenCalledTimes(2);
+  await waitFor(() => expect(vi.mocked(api.toGrade)).toHaveBeenCalledTimes(2));
 });
 
 it("takes another school's levels with it, and says what is wrong with a grade", async () => {
