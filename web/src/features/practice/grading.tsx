@@ -72,6 +72,7 @@ export function Grading({
           {(ids) => (
             <Select
               {...ids}
+              disabled={grade.data !== undefined}
               value={school}
               options={knife.schools}
               nothing="choose a school"
@@ -86,6 +87,7 @@ export function Grading({
           {(ids) => (
             <Select
               {...ids}
+              disabled={grade.data !== undefined}
               value={level}
               options={by?.levels ?? []}
               nothing="I do not say"
@@ -93,8 +95,8 @@ export function Grading({
             />
           )}
         </Field>
-        {level && <Sure of="the grade" value={sure} onChange={setSure} />}
-        {level && (
+        {level && !grade.data && <Sure of="the grade" value={sure} onChange={setSure} />}
+        {level && !grade.data && (
           <p className="text-[0.8125rem] text-ink2">The rest of the chance lies one grade to either side.</p>
         )}
         {grade.data ? (

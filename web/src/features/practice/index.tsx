@@ -153,7 +153,8 @@ function Practice({ told, book }: { told: PracticeTold; book: Book }) {
         <InHand key={round.id} round={round} told={told} book={book} onRound={came} />
       ) : (
         <p className="mt-3 max-w-[46rem] text-ink2">
-          A knife is made up, of three mostly two by makers on file, and worn as knives wear. You have{" "}
+          A knife is made up, <span className="num">{Math.round(10 * told.book.listed.value)}</span> times in
+          ten by a maker on file, and worn as knives wear. You have{" "}
           <span className="num">{told.book.glances.value}</span> glances for it: look where it tells most,
           then say who made it, when, and what was done to it, and how sure you are. The model is asked about
           the very same looks.

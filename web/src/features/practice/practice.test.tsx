@@ -14,6 +14,7 @@ import { inWords } from "./words";
 const TOLD = {
   book: {
     glances: { value: 14, why: "" },
+    listed: { value: 0.7, why: "" },
     ten: { value: 10, why: "" },
     how: [
       { id: "as-made", label: "As it was made", look: "Everything goes with one year." },
@@ -305,6 +306,7 @@ it("has a described knife graded by a school, and tells what was agreed only the
   const came = await knife.findByRole("status");
   expect(came.textContent).toContain("agreed otherwise. You lost 0.81 of a grade, Snikra 0.02.");
   expect(within(came).getByText("Carry it")).toBeTruthy();
+  expect((knife.getByLabelText("By which school") as HTMLSelectElement).disabled).toBe(true);
   await waitFor(() =>
     expect(document.activeElement).toBe(within(came).getByRole("button", { name: "Another to grade" })),
   );

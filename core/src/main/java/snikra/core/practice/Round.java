@@ -104,6 +104,8 @@ public final class Round {
   private Map<String, Seen<String>> there() {
     Map<String, Seen<String>> there = new HashMap<>(dealt.knife().seen());
     dealt.knife().blades().stream().findFirst().ifPresent(b -> there.putAll(b.seen()));
+    // Where its owner could not tell, there is nothing to show.
+    there.values().removeIf(s -> s.value() == null);
     return there;
   }
 
@@ -130,7 +132,7 @@ public final class Round {
     return List.copyOf(looked);
   }
 
-  /** Labels of parts that were looked at. */
+  /** Ids of the parts that were looked at. */
   Set<String> parts() {
     return shelf.clues().features().stream()
         .filter(f -> looked.contains(f.id()))

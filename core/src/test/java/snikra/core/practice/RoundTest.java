@@ -19,6 +19,7 @@ import snikra.core.specimen.SeenBlade;
 import snikra.core.specimen.SeenFace;
 import snikra.core.specimen.Side;
 import snikra.core.specimen.Specimen;
+import snikra.core.specimen.Sureness;
 import snikra.core.specimen.Technique;
 
 class RoundTest {
@@ -77,6 +78,17 @@ class RoundTest {
         .extracting(Round.Glance::id)
         .containsExactlyInAnyOrder(Round.MARKS, "lifter");
     assertThat(begun.answer(Round.MARKS)).isEqualTo("GRIMB_OVE");
+  }
+
+  @Test
+  void whereItsOwnerCouldNotTellThereIsNothingToLookAt() {
+    SeenBlade told = Round.with(BLADE, Map.of("punch", new Seen<>(null, Sureness.CANNOT_TELL)));
+    Specimen own = Round.bare(KNIFE, List.of(told), List.of(), KNIFE.seen());
+    Round round = new Round(new Dealt(own, truth()), List.of(), SHELF, Books.BOOK);
+    assertThat(round.looks())
+        .extracting(Round.Glance::id)
+        .containsExactlyInAnyOrder("jigging", "lifter");
+    assertThat(round.answer("punch")).isNull();
   }
 
   @Test

@@ -5,8 +5,8 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.SplittableRandom;
 import java.util.UUID;
+import java.util.concurrent.ThreadLocalRandom;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import snikra.core.examination.Problem;
@@ -25,7 +25,6 @@ public class GradingTable {
   private final ReferenceDesk desk;
   private final TransactionTemplate transaction;
   private final Clock clock;
-  private final SplittableRandom random = new SplittableRandom();
 
   public GradingTable(
       PracticeRepository rounds,
@@ -77,11 +76,11 @@ public class GradingTable {
         least.add(number);
       }
     }
-    return drill.knife(least.get(random.nextInt(least.size())));
+    return drill.knife(least.get(ThreadLocalRandom.current().nextInt(least.size())));
   }
 
   /** Scores a grade and keeps it, under an id of the sender's own; sent twice it is kept once. */
-  GradeTold grade(UUID id, GradeGiven given) {
+  synchronized GradeTold grade(UUID id, GradeGiven given) {
     GradingDrill drill = drill();
     var there = rounds.findById(id.toString());
     if (there.isPresent()) {

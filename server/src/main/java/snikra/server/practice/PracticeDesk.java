@@ -8,9 +8,9 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.SplittableRandom;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.concurrent.ThreadLocalRandom;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -37,7 +37,10 @@ import snikra.server.knives.KnifeService;
 import snikra.server.practice.KeptRound.Kind;
 import snikra.server.reference.ReferenceDesk;
 
-/** Deals knives to guess at, and keeps by player what came of it and nothing else. */
+/**
+ * Deals knives to guess at, and keeps by player what came of it and nothing else. What changes a
+ * round waits for what changes one already: two tabs do not write over each other.
+ */
 public class PracticeDesk {
   /** Rounds of all players together. */
   private static final int MOST = 20_000;
@@ -57,7 +60,6 @@ public class PracticeDesk {
   private final TransactionTemplate transaction;
   private final Clock clock;
   private final PracticeBook book = ShippedShelf.practiceBook();
-  private final SplittableRandom random = new SplittableRandom();
   private volatile @Nullable Seated seated;
 
   private record Seated(Examiner by, Dealer dealer) {}
@@ -143,7 +145,7 @@ public class PracticeDesk {
   }
 
   /** Deals a knife, or the one that still is open to this player. */
-  RoundTold begin(UUID id, String name, Kind kind) {
+  synchronized RoundTold begin(UUID id, String name, Kind kind) {
     String player = named(name);
     Optional<PracticeEntity> there = rounds.findById(id.toString()).or(() -> open(player, kind));
     if (there.isPresent()) {
@@ -225,7 +227,7 @@ public class PracticeDesk {
         }
         yield dealer.deal(day.toEpochDay() * A_DAY + number);
       }
-      case MORE -> dealer.deal(random.nextLong());
+      case MORE -> dealer.deal(ThreadLocalRandom.current().nextLong());
       case DRILL -> {
         Eye eye = eye(player);
         if (eye.weakMakers().isEmpty() && eye.weakDecades().isEmpty()) {
@@ -234,7 +236,7 @@ public class PracticeDesk {
               kind.toString(),
               "nothing is known yet that you get wrong: guess at some first");
         }
-        yield dealer.deal(random.nextLong(), eye::isWeakIn);
+        yield dealer.deal(ThreadLocalRandom.current().nextLong(), eye::isWeakIn);
       }
       case MINE -> own(dealer);
       case GRADE ->
@@ -318,7 +320,7 @@ public class PracticeDesk {
   }
 
   /** Takes a look; one that was taken already costs nothing more. */
-  RoundTold look(UUID id, String look) {
+  synchronized RoundTold look(UUID id, String look) {
     PracticeEntity entity = find(id);
     KeptRound kept = stillOpen(entity);
     Problem against = round(kept, kept.looked()).against(look);
@@ -347,7 +349,7 @@ public class PracticeDesk {
   }
 
   /** Holds a guess against what is so. A second guess at the same knife changes nothing. */
-  RoundTold guess(UUID id, Guess guess) {
+  synchronized RoundTold guess(UUID id, Guess guess) {
     PracticeEntity entity = find(id);
     KeptRound kept = KeptRound.read(entity);
     if (!kept.isOpen()) {
@@ -380,7 +382,7 @@ public class PracticeDesk {
   }
 
   /** Lets go of all that is kept of a player. */
-  void forget(String player) {
+  synchronized void forget(String player) {
     transaction.executeWithoutResult(
         status ->
             rounds.deleteAll(

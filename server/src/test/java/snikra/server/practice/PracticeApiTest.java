@@ -14,8 +14,12 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -231,6 +235,23 @@ class PracticeApiTest {
     JsonNode now = read(web.perform(get("/api/practice/rounds/" + round.path("id").asString(""))));
     assertThat(now.path("left").asDouble(-1)).isBetween(0.0, 1.0);
     assertThat(ShippedShelf.practiceBook().glances().value()).isEqualTo(14);
+  }
+
+  @Test
+  void looksTakenAtOnceInTwoTabsAreAllKept() throws Exception {
+    JsonNode round = dealt("Ada", "more");
+    ExecutorService tabs = Executors.newFixedThreadPool(4);
+    List<Future<Integer>> taken = new ArrayList<>();
+    for (int at = 1; at <= 6; at++) {
+      String look = look(round, at);
+      taken.add(tabs.submit(() -> look(round, look).andReturn().getResponse().getStatus()));
+    }
+    for (Future<Integer> status : taken) {
+      assertThat(status.get()).isEqualTo(200);
+    }
+    tabs.shutdown();
+    web.perform(get("/api/practice/rounds/" + round.path("id").asString("")))
+        .andExpect(jsonPath("$.looks[*].answer").value(hasSize(6)));
   }
 
   @Test
