@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { cleanup, render, screen } from "@testing-library/react";
+import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { useState } from "react";
 import { afterEach, expect, test } from "vitest";
@@ -73,6 +73,31 @@ test("a choice is taken back from the keyboard and from the list", async () => {
   await userEvent.click(control());
   await userEvent.click(screen.getByText("not yet looked"));
   expect(last).toBeUndefined();
+});
+
+test("who has gone on to another field is not fetched back", async () => {
+  render(
+    <>
+      <Kind />
+      <button type="button">Next</button>
+    </>,
+  );
+  control().focus();
+  await userEvent.keyboard("spey");
+  fireEvent.keyDown(document.activeElement as Element, { key: "Enter" });
+  expect(last).toBe("spey");
+  const next = screen.getByText("Next");
+  next.focus();
+  await waitFor(() => expect(screen.queryAllByRole("option")).toEqual([]));
+  await new Promise((later) => setTimeout(later, 30));
+  expect(document.activeElement).toBe(next);
+});
+
+test("given up with Escape, the control has the keys again", async () => {
+  render(<Kind />);
+  control().focus();
+  await userEvent.keyboard("spey{Escape}");
+  await waitFor(() => expect(document.activeElement).toBe(control()));
 });
 
 test("figures stay commands of the page", async () => {

@@ -1,6 +1,7 @@
 import { Command } from "cmdk";
 import { Popover } from "radix-ui";
 import { type FocusEvent, type KeyboardEvent, type ReactNode, useRef, useState } from "react";
+import { isStillAt } from "./focus";
 import { Opens, type Option } from "./select";
 
 /** A choice that is made by looking. */
@@ -95,8 +96,9 @@ export function Picker({
             entry.current?.focus();
           }}
           onCloseAutoFocus={(e) => {
+            // Called a moment after the list has gone: by then one may be in the next field.
             e.preventDefault();
-            button.current?.focus();
+            if (isStillAt(null)) button.current?.focus();
           }}
         >
           <Command

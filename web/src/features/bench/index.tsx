@@ -1,5 +1,5 @@
 import { type QueryClient, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useLayoutEffect, useRef, useState } from "react";
+import { useEffect, useState } from "react";
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from "react-router";
 import { api, Refused } from "../../api/client";
 import { gradingQuery } from "../../api/grading";
@@ -19,6 +19,7 @@ import { rememberLast, repeatLast } from "./repeat";
 import { livingTabs, nameTab, recallDraft } from "./saving/drafts";
 import type { Draft } from "./saving/machine";
 import { SpanChart } from "./span-chart";
+import { useGoing } from "./use-going";
 import { type Knife, useKnife } from "./use-knife";
 import { VerdictPanel } from "./verdict-panel";
 import { VerdictStrip } from "./verdict-strip";
@@ -76,9 +77,6 @@ function NothingOnTheBench() {
   );
 }
 
-// The page of the station takes the focus, so that Tab goes to its first field and the keys to the next.
-const toStation = () => document.getElementById("station")?.focus({ preventScroll: true });
-
 const toAnswers = () => document.querySelector<HTMLElement>("#station [data-answers] button")?.focus();
 
 /** Large where one works with the drawing, small where it makes room for answers; or as one chose. */
@@ -117,17 +115,7 @@ function OnTheBench({ saved, draft, tab, book }: LaidOut & { book: Book }) {
   const drawing = useDrawingSize(at.drawnLarge);
   const [face, setFace] = useState<FaceOf>({ blade: 1, side: "mark" });
   const [asked, setAsked] = useState<PointedAt>();
-  const goingTo = useRef<string>(undefined);
-  // With the station itself: a moment later the next key may be on its way to a field already.
-  useLayoutEffect(() => {
-    if (goingTo.current === station) toStation();
-    goingTo.current = undefined;
-  }, [station]);
-  const go = (to: string) => {
-    if (to === station) return toStation();
-    goingTo.current = to;
-    setQuery({ at: to }, { replace: true });
-  };
+  const go = useGoing(station, (to) => setQuery({ at: to }, { replace: true }));
   const next = nextStation(knife);
   useKeys({
     ...Object.fromEntries(book.stations.map((s) => [s.key.toLowerCase(), () => go(s.id)])),

@@ -68,6 +68,7 @@ class FirstStartIT {
       bench.press("Swell-end").choose("Bolsters", "Bolsters at both ends");
       assertThat(tour).containsText("2 of 7");
       page.keyboard().press("2");
+      assertThat(page.locator("#station-name")).hasText("Blades");
       for (int step = 2; step < 7; step++) {
         assertThat(tour).containsText(step + " of 7");
         button(page, "Answer it for me").press("Enter");
