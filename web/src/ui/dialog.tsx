@@ -1,7 +1,12 @@
 import { Dialog as Radix } from "radix-ui";
-import type { ReactNode, RefObject } from "react";
+import { type ReactNode, type RefObject, useRef } from "react";
 
-/** A sheet laid over the page; when it closes the focus goes back to where it came from. */
+const FIELDS = "input:not([type=checkbox], [type=radio], [type=file]), select, textarea, [role=combobox]";
+
+/**
+ * A sheet laid over the page. It opens at its first field, if it has one, and when it closes the focus goes
+ * back to where it came from.
+ */
 export function Dialog({
   open,
   onClose,
@@ -19,16 +24,25 @@ export function Dialog({
   isWide?: boolean;
   children: ReactNode;
 }) {
+  const opener = useRef<Element>(null);
   return (
     <Radix.Root open={open} onOpenChange={(now) => !now && onClose()}>
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-20 bg-ink/40" />
         <Radix.Content
           aria-describedby={undefined}
-          onCloseAutoFocus={(e) => {
-            if (!from?.current) return;
+          onOpenAutoFocus={(e) => {
+            opener.current = document.activeElement;
+            const field = (e.currentTarget as HTMLElement).querySelector<HTMLElement>(FIELDS);
+            // Under a finger that would lay a keyboard over what nobody has read yet.
+            if (!field || window.matchMedia("(pointer: coarse)").matches) return;
             e.preventDefault();
-            from.current.focus();
+            field.focus();
+          }}
+          onCloseAutoFocus={(e) => {
+            e.preventDefault();
+            const back = from?.current ?? opener.current;
+            if (back instanceof HTMLElement) back.focus();
           }}
           className={`fixed top-1/2 left-1/2 z-30 max-h-[90vh] ${isWide ? "w-[min(72rem,94vw)]" : "w-[min(44rem,94vw)]"} -translate-x-1/2 -translate-y-1/2 overflow-auto border border-ink bg-paper p-6`}
         >

@@ -33,11 +33,15 @@ export function Pocket() {
   return (
     <section aria-label="In the pocket" className="no-print mt-4 border-t border-ink pt-2">
       <p className="text-ink2">
-        All of this as one file for a phone: it needs no network, and keeps what you note.
+        All of this as one file for a phone: it needs no network, and keeps what you note. Or on paper: a card
+        of two sides with the marks and years of the makers you look for, and what you look for.
       </p>
       <p className="mt-1 flex flex-wrap items-center gap-4">
         <a href="/api/quick/pocket.html" download className="inline-block min-h-6 underline">
           Save the pocket file
+        </a>
+        <a href="/api/quick/card.pdf" download className="inline-block min-h-6 underline">
+          Save the card to print
         </a>
         <button ref={button} type="button" className="press" onClick={() => setOpen(true)}>
           Take in what I noted

@@ -24,6 +24,7 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.http.converter.json.ProblemDetailJacksonMixin;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.PlatformTransactionManager;
+import snikra.core.dating.DatingVerdict;
 import snikra.core.examination.Examiner;
 import snikra.formats.Json;
 import snikra.formats.ShippedShelf;
@@ -31,6 +32,7 @@ import snikra.server.devices.InstrumentDesk;
 import snikra.server.http.BoundsFilter;
 import snikra.server.http.LocalOnlyFilter;
 import snikra.server.http.LogFilter;
+import snikra.server.http.ToldCurve;
 import snikra.server.journal.DemoJournal;
 import snikra.server.journal.Journal;
 import snikra.server.journal.JournalRepository;
@@ -127,6 +129,7 @@ class Wiring {
     return Json.mapper()
         .rebuild()
         .addMixIn(ProblemDetail.class, ProblemDetailJacksonMixin.class)
+        .addMixIn(DatingVerdict.class, ToldCurve.class)
         .build();
   }
 

@@ -1,6 +1,7 @@
 package snikra.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -195,5 +196,18 @@ class KnifeApiTest {
     JsonNode frames = body(web.perform(get("/api/book"))).path("frames");
     List<String> open = frames.findValuesAsString("id").subList(0, 16);
     assertThat(open).contains("serpentine", "teardrop", "congress").doesNotContain("figural");
+  }
+
+  @Test
+  void theYearsOfAKnifeGoOutToATenMillionth() throws Exception {
+    JsonNode curve =
+        body(send(post("/api/examine"), "{\"specimen\":{}}")).path("dating").path("curve");
+    double sum = 0;
+    for (JsonNode p : curve) {
+      sum += p.doubleValue();
+      assertThat(p.toString().length()).isLessThanOrEqualTo("0.0001234".length());
+    }
+    assertThat(sum).isCloseTo(1, within(1e-4));
+    assertThat(curve.size()).isGreaterThan(300);
   }
 }

@@ -39,6 +39,7 @@ abstract class Grading {
   private final Map<String, double[]> bads = new HashMap<>();
 
   private final Map<String, double[][]> rates = new HashMap<>();
+  private final Map<String, String> losses = new HashMap<>();
 
   Grading(ConditionBook book, School school, Looked looked) {
     this.book = book;
@@ -153,22 +154,29 @@ abstract class Grading {
   private boolean isWorstOfLoss(Item item, List<Item> each) {
     Item worst = item;
     for (Item i : each) {
-      if (lossOf(i).equals(lossOf(item)) && i.foundOrNone() > worst.foundOrNone()) {
+      if (isOneLoss(i, item) && i.foundOrNone() > worst.foundOrNone()) {
         worst = i;
       }
     }
     Item leading = worst;
     return each.stream()
-        .filter(i -> lossOf(i).equals(lossOf(item)))
+        .filter(i -> isOneLoss(i, item))
         .filter(i -> i.foundOrNone() == leading.foundOrNone())
         .findFirst()
         .filter(item::equals)
         .isPresent();
   }
 
-  private String lossOf(Item item) {
-    return book.lossOf(item.of()) + "/" + item.blade();
+  private boolean isOneLoss(Item item, Item other) {
+    return item.blade() == other.blade() && lossOf(item).equals(lossOf(other));
   }
+
+  private String lossOf(Item item) {
+    return losses.computeIfAbsent(item.of(), book::lossOf);
+  }
+
+  /** What is lost, and of which blade. */
+  private record Loss(String of, int blade) {}
 
   private List<Narrowing> narrows(List<Item> items) {
     double[] gains = gains(items);
@@ -187,15 +195,18 @@ abstract class Grading {
 
   // Faults that are one loss, such as a blade worn and shortened, count as the worst of them.
   private List<Item> together(List<Item> each) {
-    Map<String, List<Item>> groups = new LinkedHashMap<>();
+    Map<Loss, List<Item>> groups = new LinkedHashMap<>();
     for (Item i : each) {
-      groups.computeIfAbsent(lossOf(i), g -> new ArrayList<>()).add(i);
+      groups.computeIfAbsent(new Loss(lossOf(i), i.blade()), g -> new ArrayList<>(1)).add(i);
     }
-    return groups.values().stream()
-        .map(
-            g -> g.stream().sorted(Comparator.comparingInt(i -> book.placeInLoss(i.of()))).toList())
-        .map(Item::worstOf)
-        .toList();
+    List<Item> together = new ArrayList<>();
+    for (List<Item> group : groups.values()) {
+      if (group.size() > 1) {
+        group.sort(Comparator.comparingInt(i -> book.placeInLoss(i.of())));
+      }
+      together.add(group.size() > 1 ? Item.worstOf(group) : group.get(0));
+    }
+    return together;
   }
 
   /** How likely each life is by what was found of the knife and its blades. */

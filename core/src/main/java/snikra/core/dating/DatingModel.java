@@ -2,9 +2,12 @@ package snikra.core.dating;
 
 import java.util.List;
 import java.util.Set;
+import snikra.core.dating.DatingVerdict.ClueGroup;
 import snikra.core.dating.DatingVerdict.ClueInfluence;
 import snikra.core.dating.DatingVerdict.Explanation;
+import snikra.core.dating.DatingVerdict.NextLook;
 import snikra.core.dating.DatingVerdict.StateProbability;
+import snikra.core.meanwhile.Meanwhile;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.trait.Traits;
 
@@ -79,10 +82,14 @@ public final class DatingModel {
     Influences influences = new Influences(desk, worked);
     boolean isReasoned = told == Told.WITH_REASONS || told == Told.WHOLE;
     boolean isAhead = told == Told.WITH_LOOKS || told == Told.WHOLE;
+    var makers = worked.explainer.makers();
+    Meanwhile<List<NextLook>> looks =
+        Meanwhile.of(() -> isAhead ? lookNext.find(evidence, worked.explainer, makers) : List.of());
+    Meanwhile<List<Explanation>> explanations = Meanwhile.of(() -> explanations(worked, told));
     List<ClueInfluence> clues = isReasoned ? influences.each() : List.of();
     List<StateProbability> states = worked.explainer.states();
-    var makers = worked.explainer.makers();
-    List<Explanation> explanations = explanations(worked, told);
+    ClueInfluence ofMarks = isReasoned && evidence.marks().anySeen() ? influences.ofMarks() : null;
+    List<ClueGroup> together = influences.together(clues);
     double[] years = worked.years;
     Span nineTenths = Distribution.span(years, NINE_TENTHS, axis);
     return new DatingVerdict(
@@ -96,23 +103,23 @@ public final class DatingModel {
         axis.year(Distribution.quantile(years, 1 - TAIL)),
         makers,
         states,
-        explanations,
+        explanations.value(),
         clues,
-        isReasoned && evidence.marks().anySeen() ? influences.ofMarks() : null,
-        influences.together(clues),
+        ofMarks,
+        together,
         worked.conflicts,
         OpinionWriter.write(
             worked.isSeen(),
             nineTenths,
             states,
-            explanations,
+            explanations.value(),
             clues,
             worked.conflicts,
             makers,
             worked::middle,
             traits::label,
             evidence.marks()),
-        isAhead ? lookNext.find(evidence, worked.explainer, makers) : List.of());
+        looks.value());
   }
 
   // Of a whole verdict each says what would decide it.

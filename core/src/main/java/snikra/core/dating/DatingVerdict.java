@@ -10,7 +10,7 @@ import snikra.core.reference.Region;
  * Who, when, and is it all of a piece.
  *
  * @param firstYear year of the first entry of {@code curve}
- * @param curve probability by year
+ * @param curve probability by year; over HTTP each to a ten-millionth
  * @param notBefore the year below which lies under one per cent
  * @param notAfter the year above which lies under one per cent
  * @param makers manufacturers and regions, likeliest first

@@ -9,16 +9,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
-import snikra.core.clue.Part;
 import snikra.core.dating.DatingVerdict.Attribution;
 import snikra.core.dating.DatingVerdict.Contractor;
 import snikra.core.dating.DatingVerdict.Explanation;
 import snikra.core.dating.DatingVerdict.StateProbability;
-import snikra.core.dating.Hypotheses.Hypothesis;
-import snikra.core.dating.Ways.Older;
-import snikra.core.dating.Ways.Replaced;
 import snikra.core.dating.Ways.Whole;
-import snikra.core.dating.Ways.Wrong;
 import snikra.core.reference.Region;
 
 /** Takes the posterior apart again: by maker, by state, and by both. */
@@ -34,9 +29,6 @@ final class Explainer {
   /** Under this nothing is told, not even with others. */
   private static final double NEXT_TO_NOTHING = 1e-4;
 
-  /** Share of the whole under which a hypothesis is not taken apart by state. */
-  private static final double NEGLIGIBLE = 1e-12;
-
   private static final double NINE_TENTHS = 0.9;
 
   /** From so much on a trait is told as speaking for a hand. */
@@ -50,19 +42,15 @@ final class Explainer {
   /** Share of a country among makers not on file from which it is named. */
   private static final double CLEAR_COUNTRY = 0.6;
 
-  private final Inference inference;
   private final YearAxis axis;
-  private final List<Part> parts;
-  private final Priors priors;
-  private final List<Look> looks;
 
   /** Every state there may be; the weights of an owner are kept in this order. */
   private final Ways ways;
 
-  private final Map<String, Owner> owners = new LinkedHashMap<>();
+  private final List<Owner> owners;
 
   /** Those under one name: the house itself, and all who made for it. */
-  private final Map<String, List<Owner>> names = new LinkedHashMap<>();
+  private final List<List<Owner>> names;
 
   private final double total;
   private final List<Explained> explained;
@@ -70,250 +58,82 @@ final class Explainer {
   /** By region, way and year, as it looks on a part that no way is about; null until asked for. */
   private double @Nullable [][][] elsewhere;
 
-  /** A maker or the unlisted makers of a region, with weight by state and year. */
-  private static final class Owner {
-    final @Nullable String maker;
-    final @Nullable Hand hand;
-    final Region region;
-    final String home;
-    final String label;
-    final double[] @Nullable [] byState;
-
-    /** Sums of {@code byState}. */
-    final double[] weights;
-
-    final double[] years;
-
-    /** What it hears of the parts. */
-    final Voice voice;
-
-    final HandRecord record;
-
-    Owner(Hypothesis h, int states, int size) {
-      maker = h.maker() == null ? null : h.maker().id();
-      hand = h.hand();
-      region = h.region();
-      home = h.maker() == null ? region.id() : h.maker().region();
-      label = h.maker() == null ? h.region().unlisted() : h.maker().name();
-      byState = new double[states][];
-      weights = new double[states];
-      voice = h.group().voice;
-      record = h.record();
-      years = new double[size];
-    }
-
-    void sumUp() {
-      for (int s = 0; s < weights.length; s++) {
-        weights[s] = byState[s] == null ? 0 : Distribution.sum(byState[s]);
-      }
-    }
-
-    double weight() {
-      return Distribution.sum(years);
-    }
-  }
-
   Explainer(
       Hypotheses hypotheses, Inference inference, Desk desk, List<Look> looks, Evidence evidence) {
-    this.inference = inference;
     this.axis = desk.axis;
-    this.parts = desk.parts;
-    this.priors = desk.priors;
-    this.looks = looks;
-    this.ways = new Ways(parts, looks, evidence);
-    double[] weight = hypotheses.all.stream().mapToDouble(this::weight).toArray();
-    double negligible = NEGLIGIBLE * Distribution.sum(weight);
-    for (int i = 0; i < weight.length; i++) {
-      if (weight[i] < negligible) {
-        continue;
-      }
-      Hypothesis h = hypotheses.all.get(i);
-      String name = h.maker() == null ? "region " + h.region().id() : "maker " + h.maker().id();
-      String key = h.hand() == null ? name : name + " by " + h.hand().label();
-      Owner owner =
-          owners.computeIfAbsent(
-              key,
-              k -> {
-                Owner met = new Owner(h, ways.size(), axis.size());
-                names.computeIfAbsent(name, n -> new ArrayList<>()).add(met);
-                return met;
-              });
-      add(owner, h);
-    }
-    owners.values().forEach(Owner::sumUp);
-    total = owners.values().stream().mapToDouble(Owner::weight).sum();
+    this.ways = new Ways(desk.parts, looks, evidence);
+    Owners all = new Owners(hypotheses, inference, desk, looks, ways);
+    owners = all.each();
+    names = all.names();
+    total = owners.stream().mapToDouble(Owner::weight).sum();
     explained = explained();
   }
 
-  private double weight(Hypothesis h) {
-    double sum = 0;
-    for (int near = 0; near < 2; near++) {
-      double[] weight = inference.weight[h.group().index][near];
-      double[] mass = h.mass()[near];
-      for (int y = h.from(); h.group().isMet(near) && y < h.to(); y++) {
-        sum += mass[y] > 0 ? mass[y] * weight[y] : 0;
+  /**
+   * The part, if the knife may be another on it than on the rest; all others look alike and are
+   * told as one.
+   */
+  int asLookedAt(int part) {
+    for (int s = 0; s < ways.size(); s++) {
+      if (ways.seenOn(s, part) != ways.seenOn(s, NO_PART) && probability(s) > 0) {
+        return part;
       }
     }
-    return sum;
-  }
-
-  private void add(Owner owner, Hypothesis h) {
-    for (int near = 0; near < 2; near++) {
-      if (h.group().isMet(near)) {
-        share(owner, h.group(), near, h.mass()[near]);
-      }
-    }
-  }
-
-  // What the single ways do not account for is two of them at once.
-  private void share(Owner owner, Group group, int near, double[] mass) {
-    double[] left = new double[axis.size()];
-    double[] asMade = inference.asMade(group, ClueTables.AS_MADE).clone();
-    double[] later = inference.asMade(group, ClueTables.OLD_STYLE).clone();
-    for (int y = 0; y < left.length; y++) {
-      if (mass[y] > 0) {
-        left[y] = mass[y] * inference.weight[group.index][near][y];
-        asMade[y] *= mass[y] * group.prior(ClueTables.AS_MADE);
-        later[y] *= mass[y] * group.prior(ClueTables.OLD_STYLE);
-      } else {
-        asMade[y] = 0;
-        later[y] = 0;
-      }
-      owner.years[y] += left[y];
-    }
-    if (group.kind == Group.Kind.UNTRUSTED) {
-      put(owner, ways.place(Whole.MARK_UNTRUSTED), asMade, null, 1, left);
-    } else {
-      asMade(owner, group, asMade, later, left);
-      for (int k = 0; k < parts.size(); k++) {
-        if (group.voice.speaks(k)) {
-          Voice voice = group.voice;
-          double[] replaced =
-              either(
-                  asMade,
-                  voice.replaced(k, ClueTables.AS_MADE),
-                  later,
-                  voice.replaced(k, ClueTables.OLD_STYLE));
-          put(owner, ways.place(new Replaced(k)), replaced, null, 1, left);
-          double[] older =
-              either(
-                  asMade,
-                  voice.older(k, ClueTables.AS_MADE),
-                  later,
-                  voice.older(k, ClueTables.OLD_STYLE));
-          double prior = priors.older()[near];
-          put(owner, ways.place(new Older(k)), older, null, prior, left);
-        }
-      }
-    }
-    for (int y = 0; y < left.length; y++) {
-      left[y] = Math.max(0, left[y]);
-    }
-    put(owner, ways.place(Whole.TWO_AT_ONCE), left, null, 1, left);
-  }
-
-  // A part of another year, and whether the rest is in an older style makes no difference.
-  private double[] either(double[] asMade, double[] departs, double[] later, double[] inOldStyle) {
-    double[] sum = new double[asMade.length];
-    for (int y = 0; y < sum.length; y++) {
-      double plain = asMade[y] * departs[y];
-      sum[y] = plain + Math.min(later[y] * inOldStyle[y], priors.oldStyle() * plain);
-    }
-    return sum;
-  }
-
-  // As made means that everything was seen rightly too. What was made in an old style while that
-  // was the style of the day is as made.
-  private void asMade(Owner owner, Group group, double[] asMade, double[] later, double[] left) {
-    double[] ofItsDay = asMade.clone();
-    double[] oldStyle = new double[later.length];
-    double prior = priors.oldStyle();
-    for (int y = 0; y < later.length; y++) {
-      double same = Math.min(later[y], prior * asMade[y]);
-      ofItsDay[y] += same;
-      oldStyle[y] = later[y] - same;
-    }
-    put(owner, ways.place(Whole.OLD_STYLE), oldStyle, null, 1, left);
-    List<Look> heard =
-        looks.stream().filter(l -> l.misjudged() != null && group.voice.hears(l)).toList();
-    for (Look look : heard) {
-      double[] odds = look.misjudged()[group.voice.region];
-      for (int y = 0; y < ofItsDay.length; y++) {
-        ofItsDay[y] /= 1 + odds[y];
-      }
-    }
-    put(owner, ways.place(Whole.AS_MADE), ofItsDay, null, 1, left);
-    for (Look look : heard) {
-      double[] odds = look.misjudged()[group.voice.region];
-      put(owner, ways.place(new Wrong(looks.indexOf(look))), ofItsDay, odds, 1, left);
-    }
-  }
-
-  // Adds an amount, by year, to a state and takes it from what is left.
-  private void put(
-      Owner owner,
-      int state,
-      double[] amount,
-      double @Nullable [] times,
-      double prior,
-      double[] left) {
-    double[] row = owner.byState[state];
-    if (row == null) {
-      row = new double[axis.size()];
-      owner.byState[state] = row;
-    }
-    for (int y = 0; y < row.length; y++) {
-      double more = prior * (times == null ? amount[y] : amount[y] * times[y]);
-      row[y] += more;
-      left[y] -= more;
-    }
+    return NO_PART;
   }
 
   /**
    * The weight of all owners by region, way and year, null where there is none, for looking at one
-   * part; all of it is 1.
+   * part; all of it is 1. To be read only.
    *
-   * @param part index of the part
+   * @param part as {@link #asLookedAt} tells it
    */
   double[][][] weightFor(int part, List<Region> regions) {
-    double[][][] weight = new double[regions.size()][Outlook.WAYS][];
     double[][][] elsewhere = elsewhere(regions);
-    for (int r = 0; r < weight.length; r++) {
-      for (int way = 0; way < Outlook.WAYS; way++) {
-        weight[r][way] = elsewhere[r][way] == null ? null : elsewhere[r][way].clone();
-      }
-    }
+    double[][][] weight = elsewhere.clone();
     for (int s = 0; s < ways.size(); s++) {
+      int before = ways.seenOn(s, NO_PART);
       int way = ways.seenOn(s, part);
-      if (way != ways.seenOn(s, NO_PART)) {
-        move(s, way, weight, regions);
+      for (Owner o : owners) {
+        if (way != before && o.weights[s] > 0) {
+          int r = place(o.region, regions);
+          weight[r] = weight[r] == elsewhere[r] ? copy(weight[r]) : weight[r];
+          move(o.byState[s], before, way, weight[r]);
+        }
       }
     }
-    return scaled(weight, total);
+    return weight;
   }
 
   // Nearly all of it looks the same on any part, so that is added up once.
   private double[][][] elsewhere(List<Region> regions) {
     if (elsewhere == null) {
       elsewhere = new double[regions.size()][Outlook.WAYS][];
-      for (Owner o : owners.values()) {
+      for (Owner o : owners) {
         double[][] there = elsewhere[place(o.region, regions)];
         for (int s = 0; s < ways.size(); s++) {
           add(there, o, s, ways.seenOn(s, NO_PART));
         }
       }
+      scale(elsewhere, total);
     }
     return elsewhere;
   }
 
-  private void move(int s, int way, double[][][] weight, List<Region> regions) {
-    for (Owner o : owners.values()) {
-      double[][] there = weight[place(o.region, regions)];
-      add(there, o, s, way);
-      double[] from = there[ways.seenOn(s, NO_PART)];
-      for (int y = 0; o.weights[s] > 0 && y < from.length; y++) {
-        from[y] = Math.max(0, from[y] - o.byState[s][y]);
-      }
+  private static double[][] copy(double[][] rows) {
+    double[][] copy = new double[rows.length][];
+    for (int i = 0; i < rows.length; i++) {
+      copy[i] = rows[i] == null ? null : rows[i].clone();
+    }
+    return copy;
+  }
+
+  private void move(double[] weight, int before, int way, double[][] there) {
+    there[way] = there[way] == null ? new double[axis.size()] : there[way];
+    for (int y = 0; y < weight.length; y++) {
+      double moved = weight[y] / total;
+      there[way][y] += moved;
+      there[before][y] = Math.max(0, there[before][y] - moved);
     }
   }
 
@@ -324,7 +144,7 @@ final class Explainer {
     }
   }
 
-  private static double[][][] scaled(double[][][] weight, double whole) {
+  private static double[][][] scale(double[][][] weight, double whole) {
     for (double[][] ofRegion : weight) {
       for (double[] row : ofRegion) {
         for (int y = 0; row != null && y < row.length; y++) {
@@ -339,7 +159,7 @@ final class Explainer {
   List<Attribution> makers() {
     List<Attribution> told = new ArrayList<>();
     Map<String, List<Owner>> rest = new LinkedHashMap<>();
-    for (List<Owner> name : names.values()) {
+    for (List<Owner> name : names) {
       Owner house = name.get(0);
       double p = name.stream().mapToDouble(Owner::weight).sum() / total;
       if (p >= SHOWN_FROM || house.maker == null) {
@@ -425,7 +245,7 @@ final class Explainer {
   /** P(maker and year) of the makers on file, by maker. */
   Map<String, double[]> listed() {
     Map<String, double[]> out = new LinkedHashMap<>();
-    names.values().stream()
+    names.stream()
         .filter(name -> name.get(0).maker != null)
         .forEach(
             name ->
@@ -454,7 +274,7 @@ final class Explainer {
 
   private double probability(int s) {
     double sum = 0;
-    for (Owner o : owners.values()) {
+    for (Owner o : owners) {
       sum += o.weights[s];
     }
     return Math.min(1, sum / total);
@@ -493,7 +313,7 @@ final class Explainer {
     List<Explained> out = new ArrayList<>();
     for (int s = 0; s < ways.size(); s++) {
       int state = s;
-      for (List<Owner> name : names.values()) {
+      for (List<Owner> name : names) {
         Owner house = name.get(0);
         double p = name.stream().mapToDouble(o -> o.weights[state]).sum() / total;
         if (house.maker != null && p >= SHOWN_FROM) {
@@ -550,21 +370,21 @@ final class Explainer {
     for (Owner o : e.owners) {
       add(weight[place(o.region, regions)], o, e.state, way);
     }
-    return scaled(weight, e.probability * total);
+    return scale(weight, e.probability * total);
   }
 
   // Makers not on file count together: which country they are of is told apart.
   private void explainUnlisted(List<Explained> out, int s) {
     double all = 0;
     Owner lead = null;
-    for (Owner o : owners.values()) {
+    for (Owner o : owners) {
       if (o.maker == null && o.weights[s] > 0) {
         all += o.weights[s];
         lead = lead == null || o.weights[s] > lead.weights[s] ? o : lead;
       }
     }
     if (lead != null && all / total >= SHOWN_FROM) {
-      List<Owner> unlisted = owners.values().stream().filter(o -> o.maker == null).toList();
+      List<Owner> unlisted = owners.stream().filter(o -> o.maker == null).toList();
       String label = lead.weights[s] >= CLEAR_COUNTRY * all ? lead.label : NOT_ON_FILE;
       out.add(new Explained(null, lead.region.id(), label, unlisted, s, all / total));
     }
@@ -577,7 +397,7 @@ final class Explainer {
       return null;
     }
     double[] part = new double[axis.size()];
-    for (Owner o : owners.values()) {
+    for (Owner o : owners) {
       if (o.byState[s] != null && o.voice.speaks(k)) {
         spread(o.byState[s], o.voice, k, part);
       }

@@ -36,11 +36,15 @@ final class Influences {
   private final Evidence evidence;
   private final int median;
 
+  /** Probability of each country. */
+  private final double[] regions;
+
   Influences(Desk desk, Worked worked) {
     this.desk = desk;
     this.worked = worked;
     this.evidence = worked.evidence;
     this.median = Distribution.quantile(worked.years, HALF);
+    this.regions = worked.inference.regions();
   }
 
   /** Of each look and each statement, what tells most first. */
@@ -51,7 +55,6 @@ final class Influences {
             .collect(Collectors.toSet());
     List<Look> looks = worked.looks;
     List<Inference.Without> without = worked.inference.withoutEach(looks);
-    double[] regions = looks.isEmpty() ? new double[0] : worked.inference.regions();
     List<ClueInfluence> out = new ArrayList<>();
     for (int i = 0; i < looks.size(); i++) {
       Look look = looks.get(i);
@@ -106,15 +109,15 @@ final class Influences {
     Hypotheses unmarked = worked.hypotheses.without(evidence.unmarked());
     double[] without = worked.inference.years(unmarked);
     boolean isRead = evidence.marks().anyRead();
-    Span span = Distribution.span(worked.markAlone(), NINE_TENTHS, desk.axis);
+    Span span = isRead ? Distribution.span(worked.markAlone(), NINE_TENTHS, desk.axis) : null;
     return new ClueInfluence(
         Worked.MARK,
         "marks",
         "Mark",
         "The mark",
         read(evidence.marks()),
-        isRead ? span.from() : null,
-        isRead ? span.to() : null,
+        span == null ? null : span.from(),
+        span == null ? null : span.to(),
         isRead ? Firmness.FIRM.toString() : null,
         median - Distribution.quantile(without, HALF),
         Distribution.bitsLost(worked.years, without),
@@ -122,7 +125,7 @@ final class Influences {
         "",
         worked.conflicts.stream()
             .anyMatch(c -> c.feature().equals(Worked.MARK) || c.rival().equals(Worked.MARK)),
-        country(worked.inference.regions(), worked.inference.regions(unmarked)));
+        country(regions, worked.inference.regions(unmarked)));
   }
 
   private static String read(MarkEvidence marks) {

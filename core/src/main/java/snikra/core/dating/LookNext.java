@@ -56,7 +56,8 @@ final class LookNext {
       Outlook outlook = tables.outlook(feature);
       Weighed weight =
           weights.computeIfAbsent(
-              outlook.part, part -> new Weighed(explainer.weightFor(part, shelf.regions())));
+              explainer.asLookedAt(outlook.part),
+              part -> new Weighed(explainer.weightFor(part, shelf.regions())));
       double bits = Math.max(outlook.bits(weight), namesIt(feature, evidence) ? nameBits : 0);
       looks.add(
           new NextLook(feature.id(), feature.station(), feature.label(), feature.trouble(), bits));

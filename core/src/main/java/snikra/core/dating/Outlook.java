@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import snikra.core.dating.Weighed.Row;
+import snikra.core.dating.Weighed.UpTo;
 
 /**
  * What a look at one feature may show, by region, by how the knife came to be and by year; ready to
@@ -89,25 +90,73 @@ final class Outlook {
       return false;
     }
 
-    /** Adds to each run what weighs so much up to each year. */
-    double[] add(double @Nullable [] upTo, double[] runs) {
+    private int runOf(int year) {
+      int found = Arrays.binarySearch(ends, year);
+      return found < 0 ? -found - 1 : found;
+    }
+
+    private Runs none() {
+      return new Runs(new double[ends.length]);
+    }
+  }
+
+  /** Weight by run; the runs before the first and after the last weigh nothing. */
+  private static final class Runs {
+    private final double[] weight;
+    private int first;
+    private int last = -1;
+
+    Runs(double[] weight) {
+      this.weight = weight;
+      this.first = weight.length;
+    }
+
+    /** Adds what weighs so much up to each year. */
+    Runs add(Steps steps, @Nullable UpTo more) {
+      if (more == null) {
+        return this;
+      }
       double before = 0;
-      for (int s = 0; upTo != null && s < runs.length; s++) {
-        double now = upTo[ends[s]];
-        runs[s] += now - before;
+      int s = steps.runOf(more.from());
+      first = Math.min(first, s);
+      for (boolean isLast = false; !isLast; s++) {
+        isLast = steps.ends[s] >= more.to();
+        double now = more.weight()[isLast ? more.to() : steps.ends[s]];
+        weight[s] += now - before;
         before = now;
       }
-      return runs;
+      last = Math.max(last, s - 1);
+      return this;
     }
 
-    double[] none() {
-      return new double[ends.length];
-    }
-
-    void tell(double[] runs, double[] told) {
+    /** Adds to each answer how likely it is with these weights. */
+    void tell(Steps steps, double[] told) {
       for (int v = 0; v < told.length; v++) {
-        told[v] += product(p, v * runs.length, runs);
+        told[v] += product(steps.p, v * weight.length);
       }
+    }
+
+    double noise(Steps steps) {
+      return product(steps.noise, 0);
+    }
+
+    // In four sums, so that no addition waits for the one before: there are very many of them.
+    private double product(double[] row, int from) {
+      double one = 0;
+      double two = 0;
+      double three = 0;
+      double four = 0;
+      int s = first;
+      for (; s < last - 2; s += 4) {
+        one += row[from + s] * weight[s];
+        two += row[from + s + 1] * weight[s + 1];
+        three += row[from + s + 2] * weight[s + 2];
+        four += row[from + s + 3] * weight[s + 3];
+      }
+      for (; s <= last; s++) {
+        one += row[from + s] * weight[s];
+      }
+      return one + two + (three + four);
     }
   }
 
@@ -253,6 +302,11 @@ final class Outlook {
   /** How likely each answer is; all weight is 1. */
   double[] answers(Weighed weight) {
     double[] told = new double[answers];
+    if (isSilent) {
+      Steps always = shown[0].asMade;
+      Arrays.setAll(told, v -> always.p[v * always.ends.length]);
+      return told;
+    }
     @Nullable Row[] rows = weight.together(alike, like);
     for (int r = 0; r < rows.length; r++) {
       if (rows[r] != null) {
@@ -264,12 +318,12 @@ final class Outlook {
 
   private static void tell(Shown shown, Row row, double[] told) {
     Steps asMade = shown.asMade;
-    double[] runs = asMade.add(row.ofOtherYear(), asMade.add(row.asMade(), asMade.none()));
+    Runs runs = asMade.none().add(asMade, row.asMade()).add(asMade, row.ofOtherYear());
     if (row.oldStyle() == null || shown.oneStyle) {
-      asMade.tell(asMade.add(row.oldStyle(), runs), told);
+      runs.add(asMade, row.oldStyle()).tell(asMade, told);
     } else {
-      asMade.tell(runs, told);
-      shown.oldStyle.tell(shown.oldStyle.add(row.oldStyle(), shown.oldStyle.none()), told);
+      runs.tell(asMade, told);
+      shown.oldStyle.none().add(shown.oldStyle, row.oldStyle()).tell(shown.oldStyle, told);
     }
   }
 
@@ -280,36 +334,22 @@ final class Outlook {
       if (rows[r] != null) {
         noise += noise(shown[r].asMade, rows[r].asMade());
         noise += noise(shown[r].oldStyle, rows[r].oldStyle());
-        noise += product(shown[r].replaced, 0, rows[r].replaced());
-        noise += product(shown[r].older, 0, rows[r].older());
+        noise += product(shown[r].replaced, rows[r].replaced());
+        noise += product(shown[r].older, rows[r].older());
       }
     }
     return noise;
   }
 
-  private static double noise(Steps steps, double @Nullable [] upTo) {
-    return upTo == null ? 0 : product(steps.noise, 0, steps.add(upTo, steps.none()));
+  private static double noise(Steps steps, @Nullable UpTo upTo) {
+    return upTo == null ? 0 : steps.none().add(steps, upTo).noise(steps);
   }
 
-  // In four sums, so that no addition waits for the one before: there are very many of them.
-  private static double product(double[] a, int from, double @Nullable [] b) {
-    if (b == null) {
-      return 0;
+  private static double product(double[] a, double @Nullable [] b) {
+    double sum = 0;
+    for (int y = 0; b != null && y < b.length; y++) {
+      sum += a[y] * b[y];
     }
-    double first = 0;
-    double second = 0;
-    double third = 0;
-    double fourth = 0;
-    int i = 0;
-    for (; i < b.length - 3; i += 4) {
-      first += a[from + i] * b[i];
-      second += a[from + i + 1] * b[i + 1];
-      third += a[from + i + 2] * b[i + 2];
-      fourth += a[from + i + 3] * b[i + 3];
-    }
-    for (; i < b.length; i++) {
-      first += a[from + i] * b[i];
-    }
-    return first + second + (third + fourth);
+    return sum;
   }
 }

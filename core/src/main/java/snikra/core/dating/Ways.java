@@ -1,8 +1,10 @@
 package snikra.core.dating;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import snikra.core.clue.Part;
 import snikra.core.dating.Evidence.Observed;
@@ -32,6 +34,7 @@ final class Ways {
   record Wrong(int look) implements Way {}
 
   private final List<Way> ways = new ArrayList<>();
+  private final Map<Way, Integer> places = new HashMap<>();
   private final List<State> states = new ArrayList<>();
 
   Ways(List<Part> parts, List<Look> looks, Evidence evidence) {
@@ -66,6 +69,7 @@ final class Ways {
   }
 
   private void add(Way way, State.Kind kind, String of, String label) {
+    places.put(way, ways.size());
     ways.add(way);
     states.add(new State(kind, of, label));
   }
@@ -82,9 +86,9 @@ final class Ways {
     return states;
   }
 
-  /** The place of a way; what was never so has none. */
+  /** The place of a way; -1 for what is none of them. */
   int place(Way way) {
-    return ways.indexOf(way);
+    return places.getOrDefault(way, -1);
   }
 
   /** The part that is put on later, in this way. */

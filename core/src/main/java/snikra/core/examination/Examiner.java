@@ -35,6 +35,7 @@ import snikra.core.mark.MarkCandidate;
 import snikra.core.mark.MarkEra;
 import snikra.core.mark.MarkEvidence;
 import snikra.core.mark.MarkReader;
+import snikra.core.meanwhile.Meanwhile;
 import snikra.core.number.DecodedNumber;
 import snikra.core.pattern.PatternNamer;
 import snikra.core.pattern.PatternVerdict;
@@ -151,16 +152,16 @@ public final class Examiner {
    *     marks say
    */
   public Verdict examine(Specimen knife, Set<String> without) {
+    Sketch sketch = sketch(knife);
+    Looked said = Looked.at(knife, LookReliability.of(shelf.judgement()));
+    List<MeasuredWear.Filled> measured = measured(said, sketch);
+    Looked looked = MeasuredWear.with(said, measured);
+    Meanwhile<GradeVerdict> graded = Meanwhile.of(() -> shelf.condition().grade(looked));
     PatternVerdict pattern = namer.name(knife);
     MarkEvidence marks =
         reader.read(without.contains(MARK) ? List.of() : knife.marks(), knife.seen());
     DatingVerdict dated = dating.date(evidence(knife, marks, pattern).without(without));
     NumberVerdict number = Numbers.read(knife, Gathering.found(knife), dated, shelf).orElse(null);
-    Sketch sketch = sketch(knife);
-    Looked said = Looked.at(knife, LookReliability.of(shelf.judgement()));
-    List<MeasuredWear.Filled> measured = measured(said, sketch);
-    Looked looked = MeasuredWear.with(said, measured);
-    GradeVerdict grade = shelf.condition().grade(looked);
     List<Finding> findings = new ArrayList<>(findings(pattern, number, dated));
     findings.addAll(opening(knife));
     measured.forEach(
@@ -184,9 +185,12 @@ public final class Examiner {
     findings.addAll(Questions.of(knife, sketch, main, shelf, thisYear));
     OriginalityJudge originality = new OriginalityJudge(shelf, knife, dated, number, main);
     List<Originality.Finding> done = originality.findings();
+    Meanwhile<List<SchoolVerdict>> schools =
+        Meanwhile.of(() -> shelf.condition().judge(looked.with(originality.doubts(done))));
     BoxBook.Boxed box = boxed(knife);
     ValueVerdict value =
         value(knife, pattern, dated, number, looked, () -> done, box, sales(knife, without));
+    GradeVerdict grade = graded.value();
     return new Verdict(
         pattern,
         markVerdict(marks),
@@ -198,7 +202,7 @@ public final class Examiner {
         grade,
         value,
         originality.judge(done, grade, value.asItIs()),
-        shelf.condition().judge(looked.with(originality.doubts(done))),
+        schools.value(),
         built(knife, dated),
         box,
         shelf.care().advise(knife),

@@ -31,6 +31,9 @@ public final class PatternNamer {
   private final List<Mechanism> mechanisms;
   private final Pulls pulls;
 
+  /** In the order of those that are as likely. */
+  private final List<Pattern> patterns;
+
   private final NamingRates rates;
   private final Tolerance strict;
   private final Tolerance trade;
@@ -43,6 +46,10 @@ public final class PatternNamer {
     this.book = book;
     this.mechanisms = book.mechanisms();
     this.pulls = new Pulls(book);
+    this.patterns =
+        book.patterns().stream()
+            .sorted(Comparator.comparing(Pattern::role).thenComparing(Pattern::id))
+            .toList();
   }
 
   /** Names by one school, likeliest first, with their probabilities. */
@@ -77,7 +84,7 @@ public final class PatternNamer {
   private Ranked rank(
       Specimen knife, Tolerance tolerance, boolean tradeLabels, List<Mechanism> shown) {
     List<Scoring> scored = new ArrayList<>();
-    for (Pattern p : book.patterns()) {
+    for (Pattern p : patterns) {
       if (tradeLabels || p.role() != Pattern.Role.TRADE_LABEL) {
         scored.add(new Scoring(book, p, knife, tolerance, rates, shown, pulls));
       }
@@ -90,10 +97,7 @@ public final class PatternNamer {
       sum += Math.exp(s.log() - top);
     }
     double total = sum;
-    scored.sort(
-        Comparator.comparingDouble((Scoring s) -> -s.log())
-            .thenComparing(s -> s.pattern().role())
-            .thenComparing(s -> s.pattern().id()));
+    scored.sort(Comparator.comparingDouble(s -> -s.log()));
     return new Ranked(
         scored,
         scored.stream().map(s -> Math.exp(s.log() - top) / total).toList(),

@@ -10,7 +10,7 @@ record Mixture(List<Part> parts) {
   private static final double FAR = 10;
 
   /** As near as it is looked for: prices are told to three figures at most. */
-  private static final double NEAR = 1e-9;
+  private static final double NEAR = 1e-6;
 
   private static final int ORDER = 5;
   private static final int MOST_STEPS = 200;

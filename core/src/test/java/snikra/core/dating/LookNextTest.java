@@ -93,10 +93,25 @@ class LookNextTest {
       int years = 1 + random.nextInt(40);
       double[][][][] p = steps(random, 2 + random.nextInt(4), years);
       List<Look> answers = Arrays.stream(p).map(a -> Look.at("f", 0, false, 1, a, 0)).toList();
-      double[][][] weight = weights(random, years);
+      double[][][] weight = weights(random, years, 0);
       assertThat(new Outlook(answers).bits(new Weighed(weight)))
           .isCloseTo(yearByYear(p, weight), within(1e-12));
     }
+  }
+
+  @Test
+  void yearsThatWeighNextToNothingChangeItByTenThousandthsOfABitAtMost() {
+    Random random = new Random(20261201);
+    double most = 0;
+    for (int round = 0; round < 300; round++) {
+      int years = 20 + random.nextInt(60);
+      double[][][][] p = steps(random, 2 + random.nextInt(4), years);
+      List<Look> answers = Arrays.stream(p).map(a -> Look.at("f", 0, false, 1, a, 0)).toList();
+      double[][][] weight = weights(random, years, 9);
+      double bits = new Outlook(answers).bits(new Weighed(weight));
+      most = Math.max(most, Math.abs(bits - Math.max(0, yearByYear(p, weight))));
+    }
+    assertThat(most).isBetween(1e-9, 1e-4);
   }
 
   // By answer, region, style and year; it changes in some years and stands still in others.
@@ -123,13 +138,18 @@ class LookNextTest {
     return p;
   }
 
-  private static double[][][] weights(Random random, int years) {
+  // Of many years up to so many figures less than of others.
+  private static double[][][] weights(Random random, int years, int figures) {
     double[][][] weight = new double[2][Outlook.WAYS][];
     double sum = 0;
     for (double[][] ofRegion : weight) {
       for (int way = 0; way < Outlook.WAYS; way++) {
         if (random.nextInt(3) > 0 || sum == 0) {
-          ofRegion[way] = random.doubles(years).toArray();
+          ofRegion[way] =
+              random
+                  .doubles(years)
+                  .map(w -> w * Math.pow(10, -figures * random.nextDouble()))
+                  .toArray();
           sum += Arrays.stream(ofRegion[way]).sum();
         }
       }

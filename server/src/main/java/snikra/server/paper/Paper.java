@@ -8,8 +8,12 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
+import java.text.NumberFormat;
 import java.util.Base64;
+import java.util.Currency;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.logging.Level;
@@ -48,6 +52,15 @@ public final class Paper {
   /** A picture as it stands in a page: nothing is fetched from anywhere while it is set. */
   public static String picture(String mediaType, byte[] bytes) {
     return "data:" + mediaType + ";base64," + Base64.getEncoder().encodeToString(bytes);
+  }
+
+  /** An amount in whole units, as the country writes it. */
+  public static String money(BigDecimal amount, String currency, Locale locale) {
+    NumberFormat format = NumberFormat.getCurrencyInstance(locale);
+    format.setCurrency(Currency.getInstance(currency));
+    format.setMaximumFractionDigits(0);
+    // The narrow space some countries write between thousands is in few typefaces.
+    return format.format(amount).replace('\u202f', '\u00a0');
   }
 
   /** The page, filled and set. */

@@ -1,7 +1,9 @@
 package snikra.server.quick;
 
+import io.swagger.v3.oas.annotations.Parameter;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
@@ -38,6 +40,16 @@ class QuickController {
         .header(HttpHeaders.CONTENT_DISPOSITION, file)
         .contentType(MediaType.parseMediaType("text/html;charset=UTF-8"))
         .body(desk.pocket());
+  }
+
+  /** The makers one looks for with their marks, and what one looks for, as a card of two sides. */
+  @GetMapping(path = "/card.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+  ResponseEntity<byte[]> card(@Parameter(hidden = true) Locale locale) {
+    String file = ContentDisposition.attachment().filename("snikra-card.pdf").build().toString();
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, file)
+        .contentType(MediaType.APPLICATION_PDF)
+        .body(desk.card(locale));
   }
 
   /**

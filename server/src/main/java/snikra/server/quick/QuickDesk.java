@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -81,6 +82,16 @@ public class QuickDesk {
                                 : null))
                 .toList(),
             wanted.everything().stream().map(PocketWant::of).toList()));
+  }
+
+  /** The marks of makers one looks for, or of all on file, and what one looks for, on a card. */
+  byte[] card(Locale locale) {
+    return PocketCard.of(
+        LocalDate.now(clock),
+        desk.examiner().shelf().makers(),
+        wanted.everything(),
+        book.cautions(),
+        locale);
   }
 
   private static @Nullable Double middle(Examiner.Summary of) {

@@ -1,10 +1,7 @@
 package snikra.server.schedules;
 
-import java.math.BigDecimal;
-import java.text.NumberFormat;
 import java.time.format.DateTimeFormatter;
 import java.time.format.FormatStyle;
-import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -61,7 +58,7 @@ public class SchedulePaper {
             schedule.method(),
             schedule.lines().stream().map(l -> line(l, likeness.get(l.knife()), locale)).toList(),
             schedule.totals().entrySet().stream()
-                .map(t -> money(t.getValue(), t.getKey(), locale))
+                .map(t -> Paper.money(t.getValue(), t.getKey(), locale))
                 .toList(),
             unvalued(schedule.unvalued()));
     return page.set(set);
@@ -84,12 +81,12 @@ public class SchedulePaper {
         line.name(),
         line.title(),
         about.isEmpty() ? "Nothing more is known of it." : about + ".",
-        isValued ? money(line.amount(), line.currency(), locale) : "none",
+        isValued ? Paper.money(line.amount(), line.currency(), locale) : "none",
         isValued
             ? "half of like sales from %s to %s, from %d %s"
                 .formatted(
-                    money(Objects.requireNonNull(line.low()), line.currency(), locale),
-                    money(Objects.requireNonNull(line.high()), line.currency(), locale),
+                    Paper.money(Objects.requireNonNull(line.low()), line.currency(), locale),
+                    Paper.money(Objects.requireNonNull(line.high()), line.currency(), locale),
                     line.counted(),
                     line.counted() == 1 ? "sale" : "sales")
             : "no sale of a like knife",
@@ -106,13 +103,5 @@ public class SchedulePaper {
     } catch (LostPhotograph e) {
       return null;
     }
-  }
-
-  private static String money(BigDecimal amount, String currency, Locale locale) {
-    NumberFormat format = NumberFormat.getCurrencyInstance(locale);
-    format.setCurrency(Currency.getInstance(currency));
-    format.setMaximumFractionDigits(0);
-    // The narrow space some countries write between thousands is in few typefaces.
-    return format.format(amount).replace('\u202f', '\u00a0');
   }
 }

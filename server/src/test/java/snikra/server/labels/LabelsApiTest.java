@@ -8,9 +8,11 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 
 import com.google.zxing.BinaryBitmap;
 import com.google.zxing.RGBLuminanceSource;
+import com.google.zxing.ReaderException;
 import com.google.zxing.common.HybridBinarizer;
 import com.google.zxing.qrcode.QRCodeReader;
 import java.awt.image.BufferedImage;
+import java.util.List;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
@@ -24,7 +26,7 @@ import snikra.server.TestApp;
 
 /** Labels are read back from the sheet they are printed on. */
 class LabelsApiTest {
-  private static final int DPI = 300;
+  private static final List<Integer> LOOKS = List.of(300, 254, 360);
 
   @RegisterExtension static final TestApp APP = new TestApp();
   private final MockMvc web = APP.web();
@@ -57,21 +59,35 @@ class LabelsApiTest {
     try (PDDocument sheet = labels("paper=a4-cards&q=preiselbeer")) {
       assertThat(sheet.getNumberOfPages()).isEqualTo(1);
       assertThat(new PDFTextStripper().getText(sheet)).contains("Preiselbeer");
-      int mm = (int) Math.round(DPI / 25.4);
-      BufferedImage first =
-          new PDFRenderer(sheet)
-              .renderImageWithDPI(0, DPI)
-              .getSubimage(20 * mm, 13 * mm, 85 * mm, 54 * mm);
-      int wide = first.getWidth();
-      int high = first.getHeight();
-      int[] dots = first.getRGB(0, 0, wide, high, null, 0, wide);
-      String read =
-          new QRCodeReader()
-              .decode(
-                  new BinaryBitmap(new HybridBinarizer(new RGBLuminanceSource(wide, high, dots))))
-              .getText();
-      assertThat(read).isEqualTo("http://localhost/bench/" + id);
+      assertThat(read(sheet)).isEqualTo("http://localhost/bench/" + id);
     }
+  }
+
+  // As a phone does, which looks many times: one look in a hundred reads nothing.
+  private static String read(PDDocument sheet) throws Exception {
+    ReaderException unread = null;
+    for (int dpi : LOOKS) {
+      try {
+        return read(sheet, dpi);
+      } catch (ReaderException e) {
+        unread = e;
+      }
+    }
+    throw unread;
+  }
+
+  private static String read(PDDocument sheet, int dpi) throws Exception {
+    int mm = (int) Math.round(dpi / 25.4);
+    BufferedImage first =
+        new PDFRenderer(sheet)
+            .renderImageWithDPI(0, dpi)
+            .getSubimage(20 * mm, 13 * mm, 85 * mm, 54 * mm);
+    int wide = first.getWidth();
+    int high = first.getHeight();
+    int[] dots = first.getRGB(0, 0, wide, high, null, 0, wide);
+    return new QRCodeReader()
+        .decode(new BinaryBitmap(new HybridBinarizer(new RGBLuminanceSource(wide, high, dots))))
+        .getText();
   }
 
   @Test

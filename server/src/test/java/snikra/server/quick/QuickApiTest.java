@@ -1,9 +1,11 @@
 package snikra.server.quick;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.greaterThan;
 import static org.hamcrest.Matchers.hasSize;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
@@ -16,6 +18,10 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -28,6 +34,7 @@ import snikra.server.TestApp;
 import snikra.server.reference.ReferenceDesk;
 import snikra.server.sales.DemoSales;
 import snikra.server.sales.SalesBook;
+import snikra.server.wanted.WantedList;
 import tools.jackson.databind.JsonNode;
 
 /** A quick look over HTTP: by what was seen, what is asked, the sales book and the wanted list. */
@@ -38,8 +45,11 @@ class QuickApiTest {
   private final ReferenceDesk desk = APP.bean(ReferenceDesk.class);
 
   @AfterEach
-  void noSaleIsLeft() {
+  void nothingIsLeft() throws Exception {
     List.copyOf(sales.all()).forEach(s -> sales.remove(s.id(), true));
+    for (WantedList.KeptWant want : APP.bean(WantedList.class).everything()) {
+      web.perform(delete("/api/wanted/" + want.id())).andExpect(status().isNoContent());
+    }
   }
 
   private ResultActions look(String query) throws Exception {
@@ -170,5 +180,52 @@ class QuickApiTest {
               assertThat(w.path("most").asString("")).isEqualTo("45 GBP");
             });
     assertThat(page.getBytes(StandardCharsets.UTF_8).length).isLessThan(3_000_000);
+  }
+
+  private String card(String language) throws Exception {
+    byte[] pdf =
+        web.perform(get("/api/quick/card.pdf").header("Accept-Language", language))
+            .andExpect(status().isOk())
+            .andExpect(header().string("Content-Disposition", containsString("snikra-card.pdf")))
+            .andReturn()
+            .getResponse()
+            .getContentAsByteArray();
+    try (PDDocument read = Loader.loadPDF(pdf)) {
+      assertThat(read.getNumberOfPages()).isEqualTo(2);
+      PDRectangle size = read.getPage(0).getMediaBox();
+      assertThat(size.getWidth() / 72 * 25.4).isCloseTo(105, within(0.5));
+      assertThat(size.getHeight() / 72 * 25.4).isCloseTo(148, within(0.5));
+      return new PDFTextStripper().getText(read).replace('\u00a0', ' ');
+    }
+  }
+
+  @Test
+  void aCardHasTheMarksOfAllOnFileUntilOneIsLookedFor() throws Exception {
+    assertThat(card("en-GB"))
+        .contains("Veldrake Knife Works", "Nothing is looked for")
+        .doesNotContain("VELDRAKE");
+    want("{\"maker\":\"quastenbeck-nachf\",\"most\":1250,\"currency\":\"GBP\"}");
+    assertThat(card("en-GB"))
+        .contains("Looked for", "at most \u00a31,250", "QUASTENBECK / ", "Veldrake Knife Works")
+        .doesNotContain("VELDRAKE")
+        .contains(desk.examiner().shelf().maker("quastenbeck-nachf").orElseThrow().name());
+    assertThat(card("de-DE")).contains("1.250 \u00a3");
+  }
+
+  @Test
+  void whatDoesNotFitOnACardIsCounted() throws Exception {
+    for (int i = 0; i < 60; i++) {
+      want("{\"note\":\"an odd one, <b>&amp;</b> \u65e5\"}");
+    }
+    assertThat(card("en-GB"))
+        .contains("an odd one, <b>&amp;</b>", "more, for which there is no room");
+  }
+
+  private void want(String want) throws Exception {
+    web.perform(
+            put("/api/wanted/" + UUID.randomUUID())
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(want))
+        .andExpect(status().isOk());
   }
 }
