@@ -10,13 +10,14 @@ export function TableSource({
   label: string;
   /** Of amounts that do not say; none where a table holds no amounts. */
   currency?: string;
-  /** Told when the field is left. */
+  /** Told when the field is left with another. */
   onCurrency?: (currency: string) => void;
   onFile: (file: File) => void;
 }) {
   const [pasted, setPasted] = useState("");
   const [usual, setUsual] = useState(currency ?? "");
   const input = useRef<HTMLInputElement>(null);
+  const read = useRef("");
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: the same is done by the button
     <div
@@ -25,6 +26,7 @@ export function TableSource({
       onDrop={(e) => {
         e.preventDefault();
         const dropped = e.dataTransfer.files[0];
+        read.current = "";
         if (dropped) onFile(dropped);
       }}
     >
@@ -40,6 +42,7 @@ export function TableSource({
           hidden
           onChange={(e) => {
             const chosen = e.target.files?.[0];
+            read.current = "";
             if (chosen) onFile(chosen);
             e.target.value = "";
           }}
@@ -52,7 +55,7 @@ export function TableSource({
               value={usual}
               maxLength={3}
               onChange={(e) => setUsual(e.target.value.toUpperCase())}
-              onBlur={() => onCurrency(usual)}
+              onBlur={() => usual !== currency && onCurrency(usual)}
             />
           </label>
         )}
@@ -64,7 +67,12 @@ export function TableSource({
           className="entry font-mono"
           value={pasted}
           onChange={(e) => setPasted(e.target.value)}
-          onBlur={() => pasted.trim() && onFile(new File([pasted], "what was pasted"))}
+          onBlur={() => {
+            // Left as it was there is nothing new to read, and what was told of its columns holds.
+            if (!pasted.trim() || pasted === read.current) return;
+            read.current = pasted;
+            onFile(new File([pasted], "what was pasted"));
+          }}
         />
       </label>
     </div>

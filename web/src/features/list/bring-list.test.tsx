@@ -76,6 +76,20 @@ test("a column told otherwise is read anew as that", async () => {
   expect(table.mock.calls[1]?.[1].columns).toEqual(["title", "length"]);
 });
 
+test("a field left as it was reads nothing anew, and what was told of the columns holds", async () => {
+  table.mockResolvedValue(TOLD);
+  show();
+  paste();
+  await screen.findByTestId("report");
+  fireEvent.blur(screen.getByLabelText(/paste rows/));
+  fireEvent.blur(screen.getByLabelText(/Amounts without/));
+  expect(table).toHaveBeenCalledTimes(1);
+  fireEvent.change(screen.getByLabelText(/Amounts without/), { target: { value: "dkk" } });
+  fireEvent.blur(screen.getByLabelText(/Amounts without/));
+  expect(table).toHaveBeenCalledTimes(2);
+  expect(table.mock.calls[1]?.[1]).toMatchObject({ currency: "DKK", columns: ["title", "note"] });
+});
+
 test("taken in it closes, and one step takes the whole list out again", async () => {
   table.mockResolvedValueOnce(TOLD).mockResolvedValueOnce({ ...TOLD, kept: 1 });
   const onClose = show();

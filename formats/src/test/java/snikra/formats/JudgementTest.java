@@ -48,6 +48,9 @@ class JudgementTest {
               - {id: handle, label: Handle, width: 1, meaning: handle_material, codes: {"1": {label: bone, values: [bone-jigged]}, "2": {label: stag, values: [stag]}}}
               - {id: serial, label: Serial, width: 1, codes: {"5": {label: five, values: []}}}
               - {id: suffix, label: Suffix, width: 1, optional: true, codes: {"X": {label: ex, values: [], from: 1915}}}
+          codes:
+            - {id: sk-bars, label: Bars, sign: bar, kind: count-down, from: 1920, to: 1928, start: 9, note: Invented., source: book}
+            - {id: sk-letters, label: Letters, sign: letter, kind: cycle, from: 1900, to: 1919, letters: [B, D, F, H, K], form: plain, note: Invented., source: book}
           marks:
             - {id: sk-1, lines: [SKELPWORK, NOWHERE], pile: [MILLS], technique: struck, everyBlade: false, from: 1890, to: 1930, give: 1, note: "", source: book, letterform: {letter_serifs: serif}}
             - {id: sk-2, lines: [SKELPWORK, NOWHERE], pile: [], etch: [SKELP], layout: arched, technique: struck, everyBlade: true, from: 1905, to: 1940, give: 1, note: "", source: stamps}
@@ -206,6 +209,14 @@ class JudgementTest {
               "{\"type\":\"pen\",\"end\":\"B\"}",
               "{\"type\":\"file\",\"end\":\"B\"}",
               "{\"type\":\"saw\",\"end\":\"A\"}"),
+          "{\"marks\":[" + face(1, "mark", "SKELPWORK").replace("}", ",\"struckOut\":true}") + "]}",
+          coded("bar", "7", ""),
+          coded("bar", "7+", ""),
+          coded("letter", "F", ""),
+          coded("letter", "F?", ""),
+          coded("letter", "FB", ""),
+          coded("letter", "F", "plain"),
+          coded("letter", "F", "pointed"),
           numbered("15", "stag"),
           numbered("25", "stag"),
           numbered("15X", "stag"),
@@ -240,6 +251,15 @@ class JudgementTest {
 
   private static String marked(String... lines) {
     return "{\"marks\":[" + face(1, "mark", lines) + "]}";
+  }
+
+  private static String coded(String sign, String written, String form) {
+    return "{\"codes\":[{\"sign\":\"%s\",\"written\":\"%s\"%s}],\"marks\":[%s]}"
+        .formatted(
+            sign,
+            written,
+            form.isEmpty() ? "" : ",\"form\":\"" + form + "\"",
+            face(1, "mark", "SKELPWORK", "NOWHERE"));
   }
 
   private static String numbered(String number, String handle) {

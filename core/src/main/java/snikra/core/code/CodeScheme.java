@@ -174,16 +174,16 @@ public record CodeScheme(
   }
 
   /** P(seen | made in this year), 0 where the scheme strikes nothing in that year. */
-  public double given(SeenCode seen, int year) {
+  public double given(SeenCode seen, int year, CodeRates rates) {
     List<String> codes = seen.sign() == sign ? codes(year) : List.of();
     double sum = 0;
     for (String code : codes) {
-      sum += seen.given(code, form) / codes.size();
+      sum += seen.given(code, form, rates) / codes.size();
     }
     return sum;
   }
 
-  private @Nullable String part(SeenCode seen, int year) {
+  private @Nullable String part(SeenCode seen, int year, CodeRates rates) {
     if (parts == null) {
       return null;
     }
@@ -193,7 +193,7 @@ public record CodeScheme(
     for (Part part : parts.codes) {
       double p = 0;
       for (String code : bare(year)) {
-        p += seen.given(parts.with(part.code, code), form);
+        p += seen.given(parts.with(part.code, code), form, rates);
       }
       whole += p;
       if (p > most) {
@@ -205,16 +205,16 @@ public record CodeScheme(
   }
 
   /** The years a code allows, likeliest first; those that hardly count are left out. */
-  public List<YearShare> years(SeenCode seen) {
+  public List<YearShare> years(SeenCode seen, CodeRates rates) {
     double total = 0;
     for (int y = from; y <= to; y++) {
-      total += given(seen, y);
+      total += given(seen, y, rates);
     }
     List<YearShare> years = new ArrayList<>();
     for (int y = from; y <= to; y++) {
-      double share = total > 0 ? given(seen, y) / total : 0;
+      double share = total > 0 ? given(seen, y, rates) / total : 0;
       if (share >= SHOWN_FROM) {
-        years.add(new YearShare(y, share, part(seen, y)));
+        years.add(new YearShare(y, share, part(seen, y, rates)));
       }
     }
     years.sort(

@@ -18,22 +18,12 @@ public record SeenCode(Sign sign, String written, @Nullable String form) {
   public static final List<String> PLACES =
       List.of("left", "right", "above", "below", "between", "pile-side");
 
-  private static final double SURE = 0.97;
-  private static final double DOUBTFUL = 0.75;
+  /** Each sign more is as often again worn away, or imagined, as the one before. */
+  private static final double HALF = 0.5;
+
   private static final int LETTERS = 26;
   private static final int FIGURES = 10;
   private static final int MOST_COUNTED = 24;
-
-  /** A count is right this often; else signs were worn away, or now and then one was imagined. */
-  private static final double COUNTED = 0.94;
-
-  private static final double WORN = 0.04;
-  private static final double IMAGINED = 0.02;
-  private static final double FEWER_THAN_SEEN = 0.01;
-  private static final double OTHER_LENGTH = 1e-4;
-  private static final double FORM_AGREES = 0.96;
-  private static final double FORM_DIFFERS = 0.02;
-  private static final double FORM_BY_CHANCE = 0.4;
 
   /** A code of which the form was not looked at. */
   public SeenCode(Sign sign, String written) {
@@ -71,28 +61,36 @@ public record SeenCode(Sign sign, String written, @Nullable String form) {
   }
 
   /** P(seen | struck in this form). */
-  double given(String struck, @Nullable String inForm) {
+  double given(String struck, @Nullable String inForm, CodeRates rates) {
     double fits =
-        form == null || inForm == null ? 1 : form.equals(inForm) ? FORM_AGREES : FORM_DIFFERS;
+        form == null || inForm == null
+            ? 1
+            : form.equals(inForm) ? rates.formAgrees() : rates.formDiffers();
     if (sign == Sign.PLACEMENT) {
-      return fits * (written.equals(struck) ? SURE : (1 - SURE) / (PLACES.size() - 1));
+      double right = rates.sure();
+      return fits * (written.equals(struck) ? right : (1 - right) / (PLACES.size() - 1));
     }
-    return fits * (sign.isCounted() ? countGiven(Integer.parseInt(struck)) : lettersGiven(struck));
+    return fits
+        * (sign.isCounted()
+            ? countGiven(Integer.parseInt(struck), rates)
+            : lettersGiven(struck, rates));
   }
 
-  private double countGiven(int struck) {
+  private double countGiven(int struck, CodeRates rates) {
     boolean atLeast = written.endsWith("+");
     int seen = Integer.parseInt(atLeast ? written.substring(0, written.length() - 1) : written);
     int worn = struck - seen;
     if (atLeast) {
-      return worn >= 0 ? 1 : FEWER_THAN_SEEN;
+      return worn >= 0 ? 1 : rates.fewer();
     }
     return worn == 0
-        ? COUNTED
-        : worn > 0 ? WORN * Math.pow(0.5, worn) : IMAGINED * Math.pow(0.5, -worn);
+        ? rates.counted()
+        : worn > 0
+            ? rates.worn() * Math.pow(HALF, worn - 1)
+            : rates.imagined() * Math.pow(HALF, -worn - 1);
   }
 
-  private double lettersGiven(String struck) {
+  private double lettersGiven(String struck, CodeRates rates) {
     int others = kinds() - 1;
     double p = 1;
     int at = 0;
@@ -101,27 +99,23 @@ public record SeenCode(Sign sign, String written, @Nullable String form) {
       boolean doubtful = i + 1 < written.length() && written.charAt(i + 1) == '?';
       i += doubtful ? 1 : 0;
       if (at >= struck.length()) {
-        return OTHER_LENGTH;
+        return rates.otherLength();
       }
-      double right = doubtful ? DOUBTFUL : SURE;
+      double right = doubtful ? rates.doubtful() : rates.sure();
       boolean same = seen == Character.toUpperCase(struck.charAt(at++));
       p *= seen == '_' ? 1 : same ? right : (1 - right) / others;
     }
-    return at == struck.length() ? p : OTHER_LENGTH;
+    return at == struck.length() ? p : rates.otherLength();
   }
 
-  /**
-   * P(seen) of a maker that is not known to have dated its knives so.
-   *
-   * @param dated how often such a maker struck a code all the same
-   */
-  public double unexpected(double dated) {
-    return tellsOfNone() ? 1 - dated : dated * byChance();
+  /** P(seen) of a maker that is not known to have dated its knives so. */
+  public double unexpected(CodeRates rates) {
+    return tellsOfNone() ? 1 - rates.notOnFile() : rates.notOnFile() * byChance(rates);
   }
 
   /** P(seen) when nothing is known of how a maker dated its knives. */
-  public double byChance() {
-    double formed = form == null ? 1 : FORM_BY_CHANCE;
+  public double byChance(CodeRates rates) {
+    double formed = form == null ? 1 : rates.formByChance();
     if (sign.isCounted()) {
       return formed / MOST_COUNTED;
     }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Part;
+import snikra.core.code.CodeRates;
 import snikra.core.judgement.Judgement;
 import snikra.core.number.GrammarRates;
 import snikra.core.number.NumberErrors;
@@ -44,6 +45,8 @@ final class Desk {
 
   /** How faithfully it follows its grammar. */
   final GrammarRates grammarRates;
+
+  final CodeRates codeRates;
 
   private final PatternEras patternEras;
 
@@ -88,6 +91,7 @@ final class Desk {
     this.othersMark = judgement.of("hand.own-mark-on-small-blade");
     this.numberErrors = NumberErrors.of(judgement);
     this.grammarRates = GrammarRates.of(judgement);
+    this.codeRates = CodeRates.of(judgement);
     this.patternEras = new PatternEras(judgement);
     this.ruledOut = judgement.of("look.ruled-out");
     this.beforeRun = judgement.of("model.before-run");

@@ -86,7 +86,7 @@ final class Hypotheses {
     double shares = desk.shelf.regions().stream().mapToDouble(Region::share).sum();
     double coded = 1;
     for (SeenCode code : evidence.codes()) {
-      coded *= code.unexpected(Maker.NOT_ON_FILE);
+      coded *= code.unexpected(desk.codeRates);
     }
     double unlisted = desk.shelf.unlistedWeight() * givenUnlisted();
     double said = saidOf(null);
@@ -344,7 +344,7 @@ final class Hypotheses {
   private double given(Maker maker, int year) {
     double p = 1;
     for (SeenCode code : evidence.codes()) {
-      p *= maker.given(code, year);
+      p *= maker.given(code, year, desk.codeRates);
     }
     return p;
   }

@@ -28,15 +28,16 @@ final class LookNext {
   private static final String NUMBERS = "number";
   private static final double WORTH_LOOKING = 0.02;
 
-  /** How often a maker not on file is known for one of a country by its name, town or wording. */
-  private static final double NAMES_ITS_COUNTRY = 0.6;
-
   private static final double LOG_2 = Math.log(2);
 
   private final ReferenceShelf shelf;
   private final ClueTables tables;
   private final Strikes strikes;
   private final double nameBits;
+
+  /** How often the mark of a maker not on file names its country. */
+  private final double namesItsCountry;
+
   private final List<Mechanism> mechanisms;
 
   LookNext(ReferenceShelf shelf, ClueTables tables, YearAxis axis) {
@@ -44,6 +45,7 @@ final class LookNext {
     this.tables = tables;
     this.mechanisms = shelf.patterns().mechanisms();
     this.nameBits = shelf.judgement().of("look.gives-the-name");
+    this.namesItsCountry = shelf.judgement().of("look.mark-names-country");
     this.strikes = new Strikes(shelf, axis);
   }
 
@@ -120,7 +122,7 @@ final class LookNext {
     Evidence.FaceLeft face = evidence.facesLeft().get(0);
     double open =
         evidence.marks().anyRead()
-            ? openAfterReading(evidence) + NAMES_ITS_COUNTRY * countryOpen(makers)
+            ? openAfterReading(evidence) + namesItsCountry * countryOpen(makers)
             : open(makers);
     String label =
         Optional.ofNullable(evidence.marks().rival())
@@ -154,7 +156,7 @@ final class LookNext {
         open += Outlook.surprise(a.probability()) + a.probability() * Math.log(marks);
       }
     }
-    return open + Outlook.surprise(unlisted) + NAMES_ITS_COUNTRY * countryOpen(makers);
+    return open + Outlook.surprise(unlisted) + namesItsCountry * countryOpen(makers);
   }
 
   // Which country makers not on file are of: another tang may name it.

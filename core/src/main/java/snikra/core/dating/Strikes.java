@@ -17,11 +17,11 @@ import snikra.core.reference.ReferenceShelf;
  * what, and when. Makers of whom neither is on file tell nothing by striking none.
  */
 final class Strikes {
-  /** How often a number or a code that was struck can still be read. */
-  private static final double SHOWS = 0.5;
-
   private static final int DECADE = 10;
   private static final double LOG_2 = Math.log(2);
+
+  /** How often a number or a code that was struck can still be read. */
+  private final double shows;
 
   private final Map<String, Maker> makers;
   private final YearAxis axis;
@@ -31,6 +31,7 @@ final class Strikes {
 
   Strikes(ReferenceShelf shelf, YearAxis axis) {
     this.axis = axis;
+    this.shows = shelf.judgement().of("look.still-shows");
     this.makers = shelf.makers().stream().collect(Collectors.toMap(Maker::id, Function.identity()));
     for (Maker maker : shelf.makers()) {
       if (!maker.codes().isEmpty()) {
@@ -61,7 +62,7 @@ final class Strikes {
           @Nullable String[] struck = codes.get(maker);
           cells.addAll(cells(row, y -> struck == null ? null : struck[y]));
         });
-    return bits(cells, SHOWS);
+    return bits(cells, shows);
   }
 
   /**
@@ -77,7 +78,7 @@ final class Strikes {
           String struck = grammar == null ? null : grammar.encode(found).orElse(maker);
           cells.addAll(cells(row, y -> struck));
         });
-    return bits(cells, SHOWS);
+    return bits(cells, shows);
   }
 
   /**

@@ -15,6 +15,7 @@ import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Clue;
+import snikra.core.code.CodeRates;
 import snikra.core.code.CodeScheme;
 import snikra.core.code.SeenCode;
 import snikra.core.dating.DatingVerdict;
@@ -110,9 +111,9 @@ final class Cards {
     return all;
   }
 
-  private static List<Struck> struck(
+  private List<Struck> struck(
       DatingVerdict.Attribution likely, CodeScheme scheme, SeenCode code, DatingVerdict dated) {
-    List<CodeScheme.YearShare> years = scheme.years(code);
+    List<CodeScheme.YearShare> years = scheme.years(code, CodeRates.of(shelf.judgement()));
     double sum = years.stream().mapToDouble(y -> weight(y, dated)).sum();
     return years.stream()
         .map(

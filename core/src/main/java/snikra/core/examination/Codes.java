@@ -3,6 +3,7 @@ package snikra.core.examination;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import snikra.core.code.CodeRates;
 import snikra.core.code.CodeScheme;
 import snikra.core.code.SeenCode;
 import snikra.core.code.SeenHallmark;
@@ -34,11 +35,11 @@ final class Codes {
       }
     }
     return knife.codes().stream()
-        .map(code -> new CodeVerdict(code, readings(code, order)))
+        .map(code -> new CodeVerdict(code, readings(code, order, CodeRates.of(shelf.judgement()))))
         .toList();
   }
 
-  private static List<CodeReading> readings(SeenCode code, List<Maker> makers) {
+  private static List<CodeReading> readings(SeenCode code, List<Maker> makers, CodeRates rates) {
     List<CodeReading> readings = new ArrayList<>();
     for (Maker maker : makers) {
       for (CodeScheme scheme : maker.codes()) {
@@ -50,7 +51,7 @@ final class Codes {
                   scheme.id(),
                   scheme.label(),
                   scheme.note(),
-                  scheme.years(code)));
+                  scheme.years(code, rates)));
         }
       }
     }

@@ -35,7 +35,6 @@ import snikra.core.wording.Wording;
 final class OriginalityJudge {
   private static final double TOLD_FROM = 0.03;
   private static final double CAPS_FROM = 0.5;
-  private static final double STRUCK_OUT_IS_A_SECOND = 0.9;
 
   private static final int MOST_TELLS = 5;
 
@@ -203,7 +202,9 @@ final class OriginalityJudge {
   private double ofSign(Alteration.Sign sign) {
     return switch (sign) {
       case STRUCK_OUT ->
-          knife.marks().stream().anyMatch(SeenFace::wasStruckOut) ? STRUCK_OUT_IS_A_SECOND : 0;
+          knife.marks().stream().anyMatch(SeenFace::wasStruckOut)
+              ? shelf.judgement().of("mark.struck-out-second")
+              : 0;
       case SHORT_BLADE -> main.map(m -> m.may().shortened()).orElse(0.0);
       case CONTRACT ->
           houses()

@@ -2,6 +2,7 @@ package snikra.core.reference;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import snikra.core.code.CodeRates;
 import snikra.core.code.CodeScheme;
 import snikra.core.code.SeenCode;
 import snikra.core.code.Sign;
@@ -31,9 +32,6 @@ public record Maker(
 
   /** Years either side of a change in which older parts are likely. */
   private static final int YEARS_AROUND_CHANGE = 3;
-
-  /** How often a maker struck a code nothing is known of. */
-  public static final double NOT_ON_FILE = 0.03;
 
   /** A maker of whom nothing is known but marks, numbers and codes. */
   public Maker(
@@ -98,18 +96,19 @@ public record Maker(
    * P(code as seen | made by it in this year): by its schemes in force, and by chance where it has
    * none of that sign.
    */
-  public double given(SeenCode seen, int year) {
+  public double given(SeenCode seen, int year, CodeRates rates) {
     if (!codes(seen.sign(), year)) {
-      return seen.unexpected(NOT_ON_FILE);
+      return seen.unexpected(rates);
     }
-    double byChance = seen.unexpected(NOT_ON_FILE);
+    double byChance = seen.unexpected(rates);
     double p = 0;
     for (CodeScheme scheme : codes) {
       // What another sign is believed to say is no word on this one.
       if (scheme.sign() != seen.sign()) {
         continue;
       }
-      p = Math.max(p, scheme.trust() * scheme.given(seen, year) + (1 - scheme.trust()) * byChance);
+      double own = scheme.given(seen, year, rates);
+      p = Math.max(p, scheme.trust() * own + (1 - scheme.trust()) * byChance);
     }
     return p;
   }

@@ -11,8 +11,11 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import snikra.core.code.CodeScheme.Kind;
+import snikra.core.fixture.Shelf;
 
 class CodeSchemeTest {
+  private static final CodeRates RATES = CodeRates.of(Shelf.judgement());
+
   private static CodeScheme scheme(
       Sign sign,
       Kind kind,
@@ -33,7 +36,7 @@ class CodeSchemeTest {
       scheme(Sign.FIGURE, Kind.YEAR_FIGURES, 1919, 1931, null, List.of(), 2);
 
   private static List<Integer> years(CodeScheme scheme, Sign sign, String written) {
-    return scheme.years(new SeenCode(sign, written)).stream()
+    return scheme.years(new SeenCode(sign, written), RATES).stream()
         .map(CodeScheme.YearShare::year)
         .toList();
   }
@@ -42,7 +45,10 @@ class CodeSchemeTest {
   void theCodeOfAYearAllowsThatYearAboveOthers(@ForAll @IntRange(min = 1948, max = 1956) int year) {
     String code = BARS.codes(year).get(0);
     assertThat(years(BARS, Sign.BAR, code)).first().isEqualTo(year);
-    assertThat(BARS.years(new SeenCode(Sign.BAR, code)).stream().mapToDouble(s -> s.share()).sum())
+    assertThat(
+            BARS.years(new SeenCode(Sign.BAR, code), RATES).stream()
+                .mapToDouble(s -> s.share())
+                .sum())
         .isBetween(0.9, 1 + 1e-9);
   }
 
@@ -51,7 +57,7 @@ class CodeSchemeTest {
     assertThat(BARS.codes(1948)).containsExactly("9");
     assertThat(years(BARS, Sign.BAR, "7+")).containsExactly(1948, 1949, 1950);
     // A bar is sooner worn away than imagined, so more were struck sooner than fewer.
-    CodeScheme.YearShare second = BARS.years(new SeenCode(Sign.BAR, "7")).get(1);
+    CodeScheme.YearShare second = BARS.years(new SeenCode(Sign.BAR, "7"), RATES).get(1);
     assertThat(second.year()).isEqualTo(1949);
   }
 
@@ -60,17 +66,17 @@ class CodeSchemeTest {
     assertThat(years(LETTERS, Sign.LETTER, "F")).startsWith(1923, 1928, 1933, 1938);
     assertThat(years(LETTERS, Sign.LETTER, "_")).hasSize(19);
     assertThat(LETTERS.codes(1920)).isEmpty();
-    assertThat(LETTERS.given(new SeenCode(Sign.FIGURE, "1"), 1923)).isZero();
+    assertThat(LETTERS.given(new SeenCode(Sign.FIGURE, "1"), 1923, RATES)).isZero();
   }
 
   @Test
   void lostFiguresLeaveTheYearsTheyMayStandFor() {
     assertThat(years(FIGURES, Sign.FIGURE, "2_")).hasSize(10).first().isEqualTo(1920);
     assertThat(years(FIGURES, Sign.FIGURE, "_3")).first().isEqualTo(1923);
-    assertThat(FIGURES.given(new SeenCode(Sign.FIGURE, "23"), 1923)).isGreaterThan(0.9);
-    double doubtful = FIGURES.given(new SeenCode(Sign.FIGURE, "2?3"), 1923);
+    assertThat(FIGURES.given(new SeenCode(Sign.FIGURE, "23"), 1923, RATES)).isGreaterThan(0.9);
+    double doubtful = FIGURES.given(new SeenCode(Sign.FIGURE, "2?3"), 1923, RATES);
     assertThat(doubtful).isBetween(0.7, 0.75);
-    assertThat(FIGURES.given(new SeenCode(Sign.FIGURE, "193"), 1923)).isLessThan(0.001);
+    assertThat(FIGURES.given(new SeenCode(Sign.FIGURE, "193"), 1923, RATES)).isLessThan(0.001);
   }
 
   @Test
@@ -120,10 +126,12 @@ class CodeSchemeTest {
   void aQuarterIsToldWithItsYearWhereItCanBeRead() {
     CodeScheme scheme = quarters(null);
     assertThat(scheme.codes(1923)).containsExactly("23K", "23N");
-    CodeScheme.YearShare read = scheme.years(new SeenCode(Sign.LETTERS_AND_FIGURES, "23N")).get(0);
+    CodeScheme.YearShare read =
+        scheme.years(new SeenCode(Sign.LETTERS_AND_FIGURES, "23N"), RATES).get(0);
     assertThat(read.year()).isEqualTo(1923);
     assertThat(read.part()).isEqualTo("second quarter");
-    CodeScheme.YearShare worn = scheme.years(new SeenCode(Sign.LETTERS_AND_FIGURES, "23_")).get(0);
+    CodeScheme.YearShare worn =
+        scheme.years(new SeenCode(Sign.LETTERS_AND_FIGURES, "23_"), RATES).get(0);
     assertThat(worn.year()).isEqualTo(1923);
     assertThat(worn.part()).isNull();
   }
@@ -141,12 +149,13 @@ class CodeSchemeTest {
     CodeScheme plain = quarters("plain");
     SeenCode pointed = new SeenCode(Sign.LETTERS_AND_FIGURES, "23N", "pointed");
     SeenCode notLooked = new SeenCode(Sign.LETTERS_AND_FIGURES, "23N");
-    assertThat(plain.given(pointed, 1923)).isLessThan(0.03 * plain.given(notLooked, 1923));
-    assertThat(quarters("pointed").given(pointed, 1923))
-        .isGreaterThan(0.9 * plain.given(notLooked, 1923));
+    assertThat(plain.given(pointed, 1923, RATES))
+        .isLessThan(0.03 * plain.given(notLooked, 1923, RATES));
+    assertThat(quarters("pointed").given(pointed, 1923, RATES))
+        .isGreaterThan(0.9 * plain.given(notLooked, 1923, RATES));
     assertThat(plain.reads(pointed)).isFalse();
     assertThat(plain.reads(notLooked)).isTrue();
-    assertThat(pointed.byChance()).isLessThan(notLooked.byChance());
+    assertThat(pointed.byChance(RATES)).isLessThan(notLooked.byChance(RATES));
   }
 
   @Test
@@ -185,8 +194,8 @@ class CodeSchemeTest {
 
   @Test
   void byChanceALegibleCodeIsRarerThanALostOne() {
-    assertThat(new SeenCode(Sign.LETTER, "_").byChance()).isEqualTo(1);
-    assertThat(new SeenCode(Sign.LETTER, "K").byChance()).isCloseTo(1 / 26.0, within(1e-12));
-    assertThat(new SeenCode(Sign.FIGURE, "2?3").byChance()).isCloseTo(0.01, within(1e-12));
+    assertThat(new SeenCode(Sign.LETTER, "_").byChance(RATES)).isEqualTo(1);
+    assertThat(new SeenCode(Sign.LETTER, "K").byChance(RATES)).isCloseTo(1 / 26.0, within(1e-12));
+    assertThat(new SeenCode(Sign.FIGURE, "2?3").byChance(RATES)).isCloseTo(0.01, within(1e-12));
   }
 }

@@ -15,6 +15,7 @@ import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
 import snikra.core.clue.Floors;
 import snikra.core.clue.Part;
+import snikra.core.code.CodeRates;
 import snikra.core.code.SeenCode;
 import snikra.core.code.Sign;
 import snikra.core.fixture.KnifeBuilder;
@@ -152,7 +153,8 @@ class OracleTest {
     private double coded(@Nullable Maker maker, int year) {
       double p = 1;
       for (SeenCode code : evidence.codes()) {
-        p *= maker == null ? code.unexpected(Maker.NOT_ON_FILE) : maker.given(code, year);
+        CodeRates rates = CodeRates.of(numbers);
+        p *= maker == null ? code.unexpected(rates) : maker.given(code, year, rates);
       }
       return p;
     }

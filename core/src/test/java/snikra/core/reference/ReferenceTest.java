@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import snikra.core.code.AssayOffice;
+import snikra.core.code.CodeRates;
 import snikra.core.code.CodeScheme;
 import snikra.core.code.NumberTable;
 import snikra.core.code.SeenCode;
@@ -153,10 +154,12 @@ class ReferenceTest {
     assertThat(maker.codes(Sign.FIGURE, 1907)).isTrue();
     assertThat(maker.codes(Sign.FIGURE, 1950)).isFalse();
     assertThat(maker.codes(Sign.LETTER, 1907)).isFalse();
-    double byChance = seen.unexpected(Maker.NOT_ON_FILE);
-    double given = figures("half", Sign.FIGURE, 0.5).given(seen, 1907);
-    assertThat(maker.given(seen, 1907)).isCloseTo(0.5 * given + 0.5 * byChance, within(1e-12));
-    assertThat(maker.given(seen, 1950)).isEqualTo(byChance);
+    CodeRates rates = CodeRates.of(Shelf.judgement());
+    double byChance = seen.unexpected(rates);
+    double given = figures("half", Sign.FIGURE, 0.5).given(seen, 1907, rates);
+    assertThat(maker.given(seen, 1907, rates))
+        .isCloseTo(0.5 * given + 0.5 * byChance, within(1e-12));
+    assertThat(maker.given(seen, 1950, rates)).isEqualTo(byChance);
   }
 
   private static CodeScheme figures(String id, Sign sign, double trust) {
