@@ -265,11 +265,11 @@ class AccessIT {
 
   private static void check(Page page, String view) {
     boolean isNarrow = page.viewportSize().width < NARROW;
-    check(page, view, checker(page).options(isNarrow ? NARROW_RULES : ALL_RULES));
+    check(view, checker(page).options(isNarrow ? NARROW_RULES : ALL_RULES));
     // On a dark ground only the colours are others; of stations, those of a few.
     if (!isNarrow && (COLOURED.contains(view) || !BenchPage.STATIONS.contains(view))) {
       ground(page, ColorScheme.DARK);
-      check(page, view + " in the dark", checker(page).withRules(List.of(CONTRAST)));
+      check(view + " in the dark", checker(page).withRules(List.of(CONTRAST)));
       ground(page, ColorScheme.LIGHT);
     }
     Object wider =
@@ -286,7 +286,7 @@ class AccessIT {
     page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(scheme));
   }
 
-  private static void check(Page page, String view, AxeBuilder checker) {
+  private static void check(String view, AxeBuilder checker) {
     List<Rule> violations = checker.analyze().getViolations();
     assertThat(violations)
         .as(view + ": " + violations.stream().map(v -> v.getId() + " " + v.getNodes()).toList())
