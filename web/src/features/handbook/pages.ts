@@ -186,7 +186,7 @@ export const LEAVES: Leaf[] = [
     id: "market",
     title: "At the market",
     text: [
-      "Six looks in the order of the hand say whether to put it down, look closer or what to pay at most, with the reason. It can be saved as one file that opens on a phone without a network; what you note there comes back as knives.",
+      "Six looks in the order of the hand say whether to put it down, look closer or what to pay at most, with the reason. It can be saved as one file that opens on a phone without a network; what you note there comes back as knives. On paper there is a card of two sides with the marks and years of the makers you look for.",
       "Open a strange knife slowly, with the seller\u2019s leave, fingers clear of its path. What may be carried and bought differs by country: local law decides, and this page does not.",
     ],
     picture: { src: quickLook, says: "A quick look at a stall" },
