@@ -59,7 +59,7 @@ test("what each row becomes is shown before anything is kept, the odd ones first
   show();
   paste();
   expect((await screen.findByTestId("report")).textContent).toBe(
-    "2 rows, parted by comma, read as UTF-8. 1 are in the tray already. In 1 something is not known and stays in the note.",
+    "2 rows, parted by comma, read as UTF-8. 1 is in the tray already. In 1 something is not known and stays in the note.",
   );
   const rows = screen.getAllByRole("listitem").map((r) => r.textContent);
   expect(rows[0]).toBe("line 3A pen in the tray alreadyIn the note: Size: long");

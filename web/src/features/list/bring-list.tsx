@@ -4,6 +4,7 @@ import { api } from "../../api/client";
 import { usualCurrency } from "../../format";
 import { ColumnChooser } from "../../ui/column-chooser";
 import { Dialog } from "../../ui/dialog";
+import { readAs } from "../../ui/read-as";
 import { TableSource } from "../../ui/table-source";
 import { useToast } from "../../ui/toasts";
 import { anew, type Whole } from "./in-parts";
@@ -135,10 +136,9 @@ function Report({ so }: { so: Whole }) {
   const odd = so.told.filter((r) => r.leftover.length > 0).length;
   return (
     <p className="mt-1" data-testid="report">
-      {so.rows.toLocaleString()} rows, parted by {so.separator}, read as {so.encoding}
-      {so.headed ? "" : ", without headings"}
+      {readAs(so.rows, so)}
       {so.done < so.rows && `; ${so.done.toLocaleString()} of them gone over`}
-      {known > 0 && `. ${known.toLocaleString()} are in the tray already`}
+      {known > 0 && `. ${known.toLocaleString()} ${known === 1 ? "is" : "are"} in the tray already`}
       {odd > 0 && `. In ${odd.toLocaleString()} something is not known and stays in the note`}.
     </p>
   );

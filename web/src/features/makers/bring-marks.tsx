@@ -7,6 +7,7 @@ import { sentence } from "../../format";
 import { ColumnChooser } from "../../ui/column-chooser";
 import { Dialog } from "../../ui/dialog";
 import { Field } from "../../ui/field";
+import { readAs } from "../../ui/read-as";
 import { Select } from "../../ui/select";
 import { TableSource } from "../../ui/table-source";
 import { TextField } from "../../ui/text-field";
@@ -166,8 +167,7 @@ function Besides({
 function Report({ told }: { told: MarksTold }) {
   return (
     <p className="mt-1" data-testid="report">
-      {told.rows.toLocaleString()} rows, parted by {told.read.separator}, read as {told.read.encoding}
-      {told.read.headed ? "" : ", without headings"}. {told.good.toLocaleString()} can go on file
+      {readAs(told.rows, told.read)}. {told.good.toLocaleString()} can go on file
       {told.known > 0 && `, ${told.known.toLocaleString()} of them are there already`}
       {told.refused > 0 && `; ${told.refused.toLocaleString()} cannot yet`}.
     </p>

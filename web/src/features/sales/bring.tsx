@@ -5,6 +5,7 @@ import type { TableTold } from "../../api/types";
 import { money } from "../../format";
 import { ColumnChooser } from "../../ui/column-chooser";
 import { Dialog } from "../../ui/dialog";
+import { readAs } from "../../ui/read-as";
 import { TableSource } from "../../ui/table-source";
 
 const SHOWN = 40;
@@ -95,8 +96,7 @@ const columnsOf = (told: TableTold) => told.read.columns.map((c) => c.field);
 function Report({ told }: { told: TableTold }) {
   return (
     <p className="mt-3" data-testid="report">
-      {told.rows} rows, parted by {told.read.separator}, read as {told.read.encoding}
-      {told.read.headed ? "" : ", without headings"}. {told.good} can be taken in
+      {readAs(told.rows, told.read)}. {told.good} can be taken in
       {told.known > 0 && `, ${told.known} of them are in the book already`}
       {told.refused > 0 && `; ${told.refused} cannot`}
       {told.leftover > 0 && `. In ${told.leftover} something is not known and stays in the note`}.

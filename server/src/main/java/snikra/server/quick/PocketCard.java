@@ -140,10 +140,6 @@ final class PocketCard {
   private static SetWant want(KeptWant kept, Locale locale) {
     Sought told = kept.told();
     Want want = kept.want();
-    String what =
-        Stream.of(told.maker(), told.model(), told.pattern(), want.note())
-            .filter(Objects::nonNull)
-            .collect(Collectors.joining(", "));
     String when = told.from() == null || told.to() == null ? null : years(told.from(), told.to());
     String how =
         Stream.of(
@@ -153,7 +149,9 @@ final class PocketCard {
             .filter(Objects::nonNull)
             .collect(Collectors.joining(", "));
     return new SetWant(
-        what, how, told.neighbours().stream().findFirst().map(PocketCard::apart).orElse(null));
+        PocketFile.named(kept),
+        how,
+        told.neighbours().stream().findFirst().map(PocketCard::apart).orElse(null));
   }
 
   private static String money(BigDecimal most, Want want, Locale locale) {

@@ -9,10 +9,13 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.quick.PocketTable;
 import snikra.core.quick.QuickBook;
 import snikra.core.reference.Maker;
+import snikra.core.wanted.Sought;
 import snikra.formats.Json;
 import snikra.server.wanted.WantedList.KeptWant;
 
@@ -65,18 +68,22 @@ final class PocketFile {
       String what, @Nullable Integer from, @Nullable Integer to, @Nullable String most) {
     static PocketWant of(KeptWant kept) {
       var told = kept.told();
-      String what =
-          java.util.stream.Stream.of(told.maker(), told.model(), told.pattern(), kept.want().note())
-              .filter(Objects::nonNull)
-              .collect(java.util.stream.Collectors.joining(", "));
       return new PocketWant(
-          what,
+          named(kept),
           told.from(),
           told.to(),
           kept.want().most() == null
               ? null
               : kept.want().most().toPlainString() + " " + kept.want().currency());
     }
+  }
+
+  /** What is looked for, in a line. */
+  static String named(KeptWant kept) {
+    Sought told = kept.told();
+    return Stream.of(told.maker(), told.model(), told.pattern(), kept.want().note())
+        .filter(Objects::nonNull)
+        .collect(Collectors.joining(", "));
   }
 
   /** The page. */
