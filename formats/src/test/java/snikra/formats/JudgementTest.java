@@ -87,6 +87,7 @@ class JudgementTest {
             kind: maker
             tells:
               - {text: Brass liners., trait: liner_material, likely: {brass: 0.9}, source: book}
+              - {text: Iron pins., trait: pin_metal, likely: {iron-or-steel: 0.9}, source: book}
             models:
               - number: "12"
                 label: Jack
@@ -239,6 +240,16 @@ class JudgementTest {
                   .collect(Collectors.joining(","))
               + "]}",
           "{\"story\":[{\"kind\":\"held\",\"date\":\"1880\",\"source\":\"dealer\"}]}",
+          "{\"closedLength\":\"400 mm\"}",
+          "{\"closedLength\":\"100 mm\",\"springs\":1,\"blades\":["
+              + "{\"type\":\"clip\",\"end\":\"A\",\"length\":\"70 mm\"},"
+              + "{\"type\":\"spey\",\"end\":\"B\",\"length\":\"40 mm\"}]}",
+          "{\"seen\":{\"pin_metal\":\"iron-or-steel\"},\"marks\":["
+              + face(1, "mark", "SKELPWORK", "NOWHERE")
+              + "]}",
+          "{\"seen\":{\"spring_gap\":\"worn\"},\"condition\":{\"snap\":\"strong\"},\"marks\":["
+              + face(1, "mark", "SKELPWORK").replace("}", ",\"struckOut\":true}")
+              + "]}",
           "{\"story\":[{\"kind\":\"held\",\"date\":\"1917\",\"source\":\"family\"},"
               + "{\"kind\":\"bought\",\"date\":\"1940\",\"source\":\"document\"}]}");
 
@@ -287,10 +298,12 @@ class JudgementTest {
     return SHELF.judgement().rates().stream()
         .map(Judgement.Rate::id)
         // Read where packs are bound or added to, where strikes are put together, where schedules
-        // are made and where sets are held against the tray, not where knives are dated.
+        // are made and where sets are held against the tray, not where knives are dated; and two
+        // that have tests of their own.
         .filter(
             id ->
-                !id.equals("source.describes-stamp")
+                !List.of("source.describes-stamp", "told.length-ordinary", "told.pulling")
+                        .contains(id)
                     && !id.startsWith("filing.")
                     && !id.startsWith("consensus.")
                     && !id.startsWith("sets.")
@@ -333,6 +346,13 @@ class JudgementTest {
     verdict.dating().makers().forEach(m -> out.append(m.label()).append(m.probability()));
     verdict.dating().states().forEach(s -> out.append(s.state().label()).append(s.probability()));
     verdict.originality().findings().forEach(f -> out.append(f.id()).append(f.probability()));
+    verdict.originality().findings().forEach(f -> out.append(f.tells()));
+    out.append(verdict.originality().grade()).append(verdict.findings());
+    out.append(verdict.dating().conflicts()).append(verdict.dating().clueGroups());
+    verdict.dating().clues().forEach(c -> out.append(c.country()));
+    verdict.dating().explanations().forEach(e -> out.append(e.label()));
+    verdict.dating().makers().forEach(m -> out.append(m.contractors()));
+    verdict.pattern().names().forEach(n -> out.append(n.settle()));
     verdict.value().sales().forEach(s -> out.append(s.weight()).append(s.trust()));
     verdict.value().costs().forEach(c -> out.append(c.share()));
     StoryReading story = examiner.story(specimen);
@@ -358,6 +378,15 @@ class JudgementTest {
                     .append(' ')
                     .append(Math.round(n.tradeProbability() * 1e9)));
     return out.toString();
+  }
+
+  @Test
+  void aPatternSeldomMetExcusesNoOddSize() {
+    String coin = "{\"closedLength\":\"30 mm\"}";
+    Judgement lax = SHELF.judgement().with("told.length-ordinary", 0.05);
+    assertThat(told(PLAIN, coin)).contains("closed-length-unusual");
+    assertThat(told(new Examiner(SHELF.judgedBy(lax), 2026), coin))
+        .doesNotContain("closed-length-unusual");
   }
 
   @Test

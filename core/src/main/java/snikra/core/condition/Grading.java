@@ -23,7 +23,6 @@ import snikra.core.specimen.Sureness;
  * had, and that how often what is open is met. After one life points are taken as independent.
  */
 abstract class Grading {
-  private static final double TOLD_FROM = 0.03;
   private static final double COUNTS_FROM = 0.5;
   private static final int MOST_NARROWINGS = 3;
 
@@ -270,7 +269,7 @@ abstract class Grading {
       }
     }
     for (Doubt d : looked.doubts()) {
-      if (d.probability() >= TOLD_FROM && bad(d.alteration()) > 0) {
+      if (bad(d.alteration()) > 0) {
         items.add(item(d));
       }
     }

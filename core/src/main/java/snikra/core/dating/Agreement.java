@@ -9,12 +9,6 @@ import snikra.core.dating.DatingVerdict.ClueInfluence;
 
 /** Clues whose years, each alone, are much the same. */
 final class Agreement {
-  /** Overlap coefficient from which two clues say the same. */
-  private static final double AGREE = 0.7;
-
-  /** Overlap with the years of knives at large from which a clue says too little to agree. */
-  private static final double SAYS_LITTLE = 0.85;
-
   private Agreement() {}
 
   /**
@@ -25,15 +19,15 @@ final class Agreement {
    * @param atLarge the years of knives at large
    */
   static List<List<ClueInfluence>> among(
-      List<ClueInfluence> clues, List<Curve> curves, double[] atLarge) {
+      List<ClueInfluence> clues, List<Curve> curves, double[] atLarge, Limits limits) {
     Map<String, double[]> years =
         curves.stream()
-            .filter(c -> Distribution.overlap(c.years(), atLarge) < SAYS_LITTLE)
+            .filter(c -> Distribution.overlap(c.years(), atLarge) < limits.sayingLittle())
             .collect(Collectors.toMap(Curve::feature, Curve::years));
     List<List<ClueInfluence>> groups = new ArrayList<>();
     for (ClueInfluence clue : clues) {
       groups.stream()
-          .filter(group -> group.stream().allMatch(other -> agree(clue, other, years)))
+          .filter(group -> group.stream().allMatch(other -> agree(clue, other, years, limits)))
           .findFirst()
           .orElseGet(
               () -> {
@@ -45,9 +39,10 @@ final class Agreement {
     return groups;
   }
 
-  private static boolean agree(ClueInfluence a, ClueInfluence b, Map<String, double[]> years) {
+  private static boolean agree(
+      ClueInfluence a, ClueInfluence b, Map<String, double[]> years, Limits limits) {
     double[] ofA = years.get(a.feature());
     double[] ofB = years.get(b.feature());
-    return ofA != null && ofB != null && Distribution.overlap(ofA, ofB) >= AGREE;
+    return ofA != null && ofB != null && Distribution.overlap(ofA, ofB) >= limits.agreeing();
   }
 }

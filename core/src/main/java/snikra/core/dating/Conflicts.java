@@ -14,19 +14,40 @@ import snikra.core.dating.DatingVerdict.StateProbability;
  * hardly overlaps with all the others taken together, set against those that pull away from it.
  */
 final class Conflicts {
-  /** Share in common under which two clues do not go together. */
-  private static final double APART = 0.05;
-
-  /** Two clues named for one against the rest must at least pull apart this far. */
-  private static final double PULLING = 0.6;
-
   private static final double CORE = 0.9;
   private static final int MOST = 4;
 
   /** One clue's years on their own. */
   record Curve(String feature, String label, double[] years) {}
 
+  /** A row of compatibility scaled to a top of 1, with its sum. */
+  private record Topped(double[] row, double sum) {
+    static Topped of(double[] years) {
+      double top = years[Distribution.mode(years)];
+      double[] row = new double[years.length];
+      double sum = 0;
+      for (int y = 0; y < row.length; y++) {
+        row[y] = years[y] / top;
+        sum += row[y];
+      }
+      return new Topped(row, sum);
+    }
+
+    /**
+     * How far two go together: the share of the narrower one that lies under the other. A precise
+     * date within a long window is wholly in it.
+     */
+    double inCommon(Topped other) {
+      double both = 0;
+      for (int y = 0; y < row.length; y++) {
+        both += Math.min(row[y], other.row[y]);
+      }
+      return both / Math.min(sum, other.sum);
+    }
+  }
+
   private final YearAxis axis;
+  private final Limits limits;
   private final List<Curve> curves;
   private final BiFunction<String, String, Optional<StateProbability>> resolves;
   private final double[][] overlaps;
@@ -38,9 +59,11 @@ final class Conflicts {
    */
   Conflicts(
       YearAxis axis,
+      Limits limits,
       List<Curve> curves,
       BiFunction<String, String, Optional<StateProbability>> resolves) {
     this.axis = axis;
+    this.limits = limits;
     this.curves = curves;
     this.resolves = resolves;
     this.overlaps = new double[curves.size()][curves.size()];
@@ -48,18 +71,19 @@ final class Conflicts {
 
   List<Conflict> find() {
     List<Pair> found = new ArrayList<>();
+    List<Topped> topped = curves.stream().map(c -> Topped.of(c.years)).toList();
     for (int i = 0; i < curves.size(); i++) {
       for (int j = i + 1; j < curves.size(); j++) {
-        double overlap = Distribution.inCommon(curves.get(i).years, curves.get(j).years);
+        double overlap = topped.get(i).inCommon(topped.get(j));
         overlaps[i][j] = overlap;
         overlaps[j][i] = overlap;
-        if (overlap < APART) {
+        if (overlap < limits.apart()) {
           found.add(new Pair(i, j, overlap));
         }
       }
     }
     if (curves.size() > 2) {
-      oddOnesOut(found);
+      oddOnesOut(topped, found);
     }
     return found.stream()
         .sorted(Comparator.comparingDouble(Pair::overlap))
@@ -74,7 +98,7 @@ final class Conflicts {
     }
   }
 
-  private void oddOnesOut(List<Pair> found) {
+  private void oddOnesOut(List<Topped> topped, List<Pair> found) {
     int n = curves.size();
     double[][] after = new double[n + 1][];
     after[n] = new double[axis.size()];
@@ -85,7 +109,7 @@ final class Conflicts {
     double[] before = after[n];
     for (int i = 0; i < n; i++) {
       double[] rest = Distribution.normalised(Distribution.product(before, after[i + 1]));
-      if (Distribution.inCommon(curves.get(i).years, rest) < APART) {
+      if (topped.get(i).inCommon(Topped.of(rest)) < limits.apart()) {
         setAgainstOthers(i, found);
       }
       before = Distribution.normalised(Distribution.product(before, curves.get(i).years));
@@ -96,7 +120,7 @@ final class Conflicts {
     for (int j = 0; j < curves.size(); j++) {
       int other = j;
       boolean isNamed = found.stream().anyMatch(p -> p.joins(i, other));
-      if (j != i && overlaps[i][j] < PULLING && !isNamed) {
+      if (j != i && overlaps[i][j] < limits.pulling() && !isNamed) {
         found.add(new Pair(i, j, overlaps[i][j]));
       }
     }

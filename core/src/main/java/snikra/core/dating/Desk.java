@@ -48,6 +48,8 @@ final class Desk {
 
   final CodeRates codeRates;
 
+  final Limits limits;
+
   private final PatternEras patternEras;
 
   /** By pattern, region, style and year. */
@@ -92,6 +94,7 @@ final class Desk {
     this.numberErrors = NumberErrors.of(judgement);
     this.grammarRates = GrammarRates.of(judgement);
     this.codeRates = CodeRates.of(judgement);
+    this.limits = Limits.of(judgement);
     this.patternEras = new PatternEras(judgement);
     this.ruledOut = judgement.of("look.ruled-out");
     this.beforeRun = judgement.of("model.before-run");

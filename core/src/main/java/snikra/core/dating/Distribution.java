@@ -54,26 +54,6 @@ final class Distribution {
     return sum;
   }
 
-  /**
-   * How far two rows of compatibility go together, each scaled to a top of 1: the share of the
-   * narrower one that lies under the other. A precise date within a long window is wholly in it.
-   */
-  static double inCommon(double[] a, double[] b) {
-    double topOfA = a[mode(a)];
-    double topOfB = b[mode(b)];
-    double both = 0;
-    double ofA = 0;
-    double ofB = 0;
-    for (int y = 0; y < a.length; y++) {
-      double p = a[y] / topOfA;
-      double q = b[y] / topOfB;
-      both += Math.min(p, q);
-      ofA += p;
-      ofB += q;
-    }
-    return both / Math.min(ofA, ofB);
-  }
-
   /** Bits lost in going from {@code p} to {@code q}. */
   static double bitsLost(double[] p, double[] q) {
     double sum = 0;

@@ -31,18 +31,13 @@ final class Explainer {
 
   private static final double NINE_TENTHS = 0.9;
 
-  /** From so much on a trait is told as speaking for a hand. */
-  private static final double TELLING_DECIBANS = 2;
-
   private static final int EXPLANATIONS = 6;
 
   /** For how a knife looks on parts that a way is not about. */
   private static final int NO_PART = -1;
 
-  /** Share of a country among makers not on file from which it is named. */
-  private static final double CLEAR_COUNTRY = 0.6;
-
   private final YearAxis axis;
+  private final Limits limits;
 
   /** Every state there may be; the weights of an owner are kept in this order. */
   private final Ways ways;
@@ -61,6 +56,7 @@ final class Explainer {
   Explainer(
       Hypotheses hypotheses, Inference inference, Desk desk, List<Look> looks, Evidence evidence) {
     this.axis = desk.axis;
+    this.limits = desk.limits;
     this.ways = new Ways(desk.parts, looks, evidence);
     Owners all = new Owners(hypotheses, inference, desk, looks, ways);
     owners = all.each();
@@ -209,7 +205,7 @@ final class Explainer {
   }
 
   // By what a hand leads the likeliest of the others.
-  private static List<String> speaksFor(Owner hand, List<Owner> name) {
+  private List<String> speaksFor(Owner hand, List<Owner> name) {
     Owner next =
         name.stream()
             .filter(o -> o != hand && o.hand != null && !o.hand.isAnyone())
@@ -226,7 +222,7 @@ final class Explainer {
                   .findFirst()
                   .orElse(1);
       double decibans = 10 * Math.log10(said.over(hand.years) / others);
-      if (decibans >= TELLING_DECIBANS) {
+      if (decibans >= limits.handTold()) {
         telling.put(said.trait(), decibans);
       }
     }
@@ -385,7 +381,7 @@ final class Explainer {
     }
     if (lead != null && all / total >= SHOWN_FROM) {
       List<Owner> unlisted = owners.stream().filter(o -> o.maker == null).toList();
-      String label = lead.weights[s] >= CLEAR_COUNTRY * all ? lead.label : NOT_ON_FILE;
+      String label = lead.weights[s] >= limits.clearCountry() * all ? lead.label : NOT_ON_FILE;
       out.add(new Explained(null, lead.region.id(), label, unlisted, s, all / total));
     }
   }

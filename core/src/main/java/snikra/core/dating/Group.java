@@ -38,6 +38,11 @@ final class Group {
   /** Takes up mass in one year. */
   void add(int near, int y, double more) {
     mass[near][y] += more;
+    meet(near);
+  }
+
+  /** Is weighed far from (0) or near (1) a change, even where it has no mass. */
+  void meet(int near) {
     met[near] = true;
     voice.meet(near);
   }

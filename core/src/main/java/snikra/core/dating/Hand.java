@@ -79,7 +79,8 @@ record Hand(@Nullable String label, @Nullable Maker maker, List<double[]> share)
 
   /** One who made a knife for a house with which no contract is on file. */
   static Hand withoutContract(Maker maker, Maker house, YearAxis axis) {
-    double[] whole = axis.map(year -> 1);
+    double[] whole = new double[axis.size()];
+    Arrays.fill(whole, 1);
     return new Hand(maker.name(), maker, Collections.nCopies(house.marks().size(), whole));
   }
 

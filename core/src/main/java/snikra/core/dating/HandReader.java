@@ -153,7 +153,7 @@ final class HandReader {
       double[] row = unsaid.get(trait);
       if (raw != null) {
         row = Arrays.stream(raw).map(r -> r / top.getValue()).toArray();
-        said.add(new HandRecord.Said(trait, row));
+        said.add(new HandRecord.Said(trait, raw));
       }
       if (row != null && dated.contains(trait)) {
         rows.put(trait, row);

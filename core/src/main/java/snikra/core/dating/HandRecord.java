@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param rows by feature that dates a part, by year; they go through the states of that part
  * @param whole of all else together, by year; null where there is nothing
- * @param said each trait by year, for telling what spoke for the hand
+ * @param said each trait by year, as it is likelier of the hand than of knives at large
  */
 record HandRecord(Map<String, double[]> rows, double @Nullable [] whole, List<Said> said) {
   static final HandRecord SILENT = new HandRecord(Map.of(), null, List.of());

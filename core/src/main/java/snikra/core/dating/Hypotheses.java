@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import snikra.core.clue.Feature;
 import snikra.core.clue.Part;
 import snikra.core.code.SeenCode;
+import snikra.core.mark.MarkEvidence;
 import snikra.core.mark.MarkEvidence.Seconds;
 import snikra.core.number.Contradictions;
 import snikra.core.number.DecodedNumber;
@@ -46,9 +47,18 @@ final class Hypotheses {
   final List<Voice> voices = new ArrayList<>();
   final List<Hypothesis> all = new ArrayList<>();
 
+  /**
+   * Under this, against the mark that reads best, a mark was not struck: sums of doubles do not
+   * feel it, whatever else speaks for its maker.
+   */
+  private static final double NOT_STRUCK = 1e-30;
+
   private final Desk desk;
   private final Evidence evidence;
   private final double shift;
+
+  /** What each mark's letters leave of it, at most, by whoever made the knife. */
+  private final double[] atMost;
 
   /** What is on file of the hands of each house, of what was seen. */
   private final Map<Maker, List<HandRecord>> heard;
@@ -72,9 +82,20 @@ final class Hypotheses {
       most = Math.max(most, l);
     }
     shift = most;
+    atMost = atMost(evidence.marks());
     addUnlisted();
     addListed();
     addForOthers();
+  }
+
+  private double[] atMost(MarkEvidence marks) {
+    Seconds seconds = marks.seconds();
+    double[] out = new double[marks.logLikelihood().length];
+    for (int v = 0; v < out.length; v++) {
+      out[v] =
+          Math.exp(seconds == null ? marks.logLikelihood()[v] - shift : seconds.rest()[v] - shift);
+    }
+    return out;
   }
 
   /** The same knife with other marks: what is on file of hands says what it said. */
@@ -196,22 +217,54 @@ final class Hypotheses {
   }
 
   private void addListed() {
+    List<Maker> others = onSmallBlades();
     int firstMark = 0;
     for (int m = 0; m < desk.uses.size(); m++) {
-      Maker house = desk.shelf.makers().get(m);
-      List<Hand> hands = desk.hands.get(m);
-      double[] shares = desk.handShares.get(m);
-      List<HandRecord> records =
-          heard.computeIfAbsent(house, of -> desk.handReader.of(of, hands, shares, evidence));
+      int marks = desk.uses.get(m).size();
+      addHands(m, firstMark, mayBeStruck(firstMark, marks), others);
+      firstMark += marks;
+    }
+  }
+
+  private boolean mayBeStruck(int firstMark, int marks) {
+    for (int v = firstMark; v < firstMark + marks; v++) {
+      if (atMost[v] >= NOT_STRUCK) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private void addHands(int m, int firstMark, boolean mayBeStruck, List<Maker> others) {
+    Maker house = desk.shelf.makers().get(m);
+    List<Hand> hands = desk.hands.get(m);
+    double[] shares = desk.handShares.get(m);
+    List<HandRecord> records =
+        heard.computeIfAbsent(house, of -> desk.handReader.of(of, hands, shares, evidence));
+    if (!mayBeStruck) {
       for (int h = 0; h < hands.size(); h++) {
-        addListed(m, hands.get(h), records.get(h), firstMark, 1);
+        meet(m, hands.get(h), records.get(h));
       }
-      for (Maker other : onSmallBlades()) {
-        if (hands.stream().noneMatch(h -> other.equals(h.maker()))) {
-          addWithoutContract(m, other, firstMark);
-        }
+      return;
+    }
+    for (int h = 0; h < hands.size(); h++) {
+      addListed(m, hands.get(h), records.get(h), firstMark, 1);
+    }
+    for (Maker other : others) {
+      if (hands.stream().noneMatch(h -> other.equals(h.maker()))) {
+        addWithoutContract(m, other, firstMark);
       }
-      firstMark += desk.uses.get(m).size();
+    }
+  }
+
+  // What it would weigh is asked when the marks are left out.
+  private void meet(int m, Hand hand, HandRecord record) {
+    Maker house = desk.shelf.makers().get(m);
+    Group group = groupFor(hand.numbersOf(house), house, hand, record);
+    for (MarkUse use : desk.uses.get(m)) {
+      for (int near : use.near()) {
+        group.meet(near);
+      }
     }
   }
 
@@ -323,9 +376,9 @@ final class Hypotheses {
     int v = firstMark(m);
     for (MarkUse use : desk.uses.get(m)) {
       double given = Math.exp(seconds.other()[v++]);
-      for (int y = 0; y < sum.length; y++) {
-        sum[y] += use.weight() * use.in(y) * given;
-        all[y] += use.weight() * use.in(y);
+      for (int i = 0; i < use.share().length; i++) {
+        sum[use.first() + i] += use.weight() * use.share()[i] * given;
+        all[use.first() + i] += use.weight() * use.share()[i];
       }
     }
     for (int y = 0; y < sum.length; y++) {

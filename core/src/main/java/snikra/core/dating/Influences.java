@@ -25,10 +25,6 @@ final class Influences {
   private static final double HALF = 0.5;
   private static final double NINE_TENTHS = 0.9;
 
-  /** A country less likely than this, with a clue and without, is not told of. */
-  private static final double IN_QUESTION = 0.05;
-
-  private static final double LEAST_DECIBANS = 1.5;
   private static final double LEAST_SHARE = 1e-6;
 
   private final Desk desk;
@@ -86,9 +82,9 @@ final class Influences {
   // Of the countries that come into question, the one whose odds it moves most.
   private @Nullable ForCountry country(double[] with, double[] without) {
     int most = -1;
-    double moved = LEAST_DECIBANS;
+    double moved = desk.limits.countryMoved();
     for (int r = 0; r < Math.min(with.length, without.length); r++) {
-      if (Math.max(with[r], without[r]) >= IN_QUESTION) {
+      if (Math.max(with[r], without[r]) >= desk.limits.inQuestion()) {
         double decibans = 10 * Math.log10(odds(with[r]) / odds(without[r]));
         if (Math.abs(decibans) > Math.abs(moved) + 1e-9) {
           moved = decibans;
@@ -143,7 +139,7 @@ final class Influences {
   List<ClueGroup> together(List<ClueInfluence> clues) {
     List<ClueGroup> out = new ArrayList<>();
     for (List<ClueInfluence> agreeing :
-        Agreement.among(clues, worked.curves, desk.tables.atLarge())) {
+        Agreement.among(clues, worked.curves, desk.tables.atLarge(), desk.limits)) {
       List<String> ids = agreeing.stream().map(ClueInfluence::feature).toList();
       if (ids.size() == 1) {
         out.add(new ClueGroup(ids, agreeing.get(0).medianShift(), agreeing.get(0).bits()));

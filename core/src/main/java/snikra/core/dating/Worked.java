@@ -48,7 +48,7 @@ final class Worked {
     this.years = inference.years();
     this.explainer = new Explainer(hypotheses, inference, desk, looks, evidence);
     this.curves = curves();
-    this.conflicts = new Conflicts(desk.axis, curves, this::resolving).find();
+    this.conflicts = new Conflicts(desk.axis, desk.limits, curves, this::resolving).find();
   }
 
   /** Whether anything was seen that dates or names it. */

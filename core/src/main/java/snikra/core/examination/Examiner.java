@@ -176,7 +176,7 @@ public final class Examiner {
                     f.probability())));
     shelf
         .patterns()
-        .layout(knife, leadingPatterns(pattern))
+        .layout(knife, leadingPatterns(pattern), shelf.judgement().of("name.full-length"))
         .ifPresent(
             l ->
                 findings.add(

@@ -33,13 +33,12 @@ import snikra.core.wording.Wording;
 
 /** Weighs in what a knife may not be as made. One for each knife. */
 final class OriginalityJudge {
-  private static final double TOLD_FROM = 0.03;
-  private static final double CAPS_FROM = 0.5;
-
   private static final int MOST_TELLS = 5;
 
   private final ReferenceShelf shelf;
   private final LookReliability reliability;
+  private final double toldFrom;
+  private final double capsFrom;
   private final Specimen knife;
   private final DatingVerdict dated;
   private final @Nullable NumberVerdict number;
@@ -53,6 +52,8 @@ final class OriginalityJudge {
       Optional<MainBlade> main) {
     this.shelf = shelf;
     this.reliability = LookReliability.of(shelf.judgement());
+    this.toldFrom = shelf.judgement().of("told.done");
+    this.capsFrom = shelf.judgement().of("told.done-caps");
     this.knife = knife;
     this.dated = dated;
     this.number = number;
@@ -63,7 +64,7 @@ final class OriginalityJudge {
   List<Finding> findings() {
     return shelf.condition().alterations().stream()
         .map(this::finding)
-        .filter(f -> f.probability() >= TOLD_FROM)
+        .filter(f -> f.probability() >= toldFrom)
         .sorted(Comparator.comparingDouble((Finding f) -> -f.probability()))
         .toList();
   }
@@ -98,7 +99,7 @@ final class OriginalityJudge {
     return Stream.concat(
             Stream.of(best),
             findings.stream()
-                .filter(f -> f.probability() >= CAPS_FROM)
+                .filter(f -> f.probability() >= capsFrom)
                 .map(Finding::cap)
                 .filter(Objects::nonNull))
         .max(Comparator.comparingInt(g -> book.rank(g.id())))
@@ -113,7 +114,7 @@ final class OriginalityJudge {
     p = spokenFor(a, a.often() == null ? p : Math.max(p, a.often()));
     Grade cap =
         a.cap() == null ? null : shelf.condition().grades().get(shelf.condition().rank(a.cap()));
-    List<Tell> tells = p < TOLD_FROM ? List.of() : tells(a).limit(MOST_TELLS).toList();
+    List<Tell> tells = p < toldFrom ? List.of() : tells(a).limit(MOST_TELLS).toList();
     return new Finding(a.id(), a.label(), p, cap, a.worth(), a.look(), a.why(), a.source(), tells);
   }
 

@@ -20,12 +20,6 @@ import snikra.core.wording.Wording;
  * usual, and what is left of a blade. Nothing is refused; a slip of the pen is only named.
  */
 final class Questions {
-  /** Beyond the smallest and largest pattern by this factor a closed length is questioned. */
-  private static final double FAR = 1.15;
-
-  /** What is met more seldom than this excuses no odd size. */
-  private static final double ORDINARY = 0.1;
-
   /** A blade cannot be longer than its handle by more than the tang outside it. */
   private static final double LONGEST_BLADE = 1.0;
 
@@ -123,10 +117,12 @@ final class Questions {
     if (knife.closedLength() == null || shelf.patterns().patterns().isEmpty()) {
       return;
     }
+    double far = shelf.judgement().of("told.length-beyond");
+    double ordinary = shelf.judgement().of("told.length-ordinary");
     double mm = knife.closedLength().mm();
     double least =
         shelf.patterns().patterns().stream()
-            .filter(p -> p.weight() >= ORDINARY)
+            .filter(p -> p.weight() >= ordinary)
             .mapToDouble(p -> p.closedLengthMm().min())
             .min()
             .orElse(0);
@@ -135,7 +131,7 @@ final class Questions {
             .mapToDouble(p -> p.closedLengthMm().max())
             .max()
             .orElse(0);
-    if (mm > most * FAR || mm < least / FAR) {
+    if (mm > most * far || mm < least / far) {
       out.add(
           Findings.of("pattern", "closed-length-unusual", false, knife.closedLength().written()));
     }

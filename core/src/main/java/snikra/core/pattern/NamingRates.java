@@ -19,6 +19,8 @@ import snikra.core.specimen.LookReliability;
  * @param otherEnd a blade at the end that is accepted as well
  * @param otherSide a blade on the other side of its neighbour
  * @param otherSpring a blade on another spring
+ * @param settles how far a look must part two names to be told of
+ * @param lessUsual what is not the first of what a pattern is made with, against the first
  */
 record NamingRates(
     LookReliability seen,
@@ -34,7 +36,9 @@ record NamingRates(
     double optionalBlade,
     double otherEnd,
     double otherSide,
-    double otherSpring) {
+    double otherSpring,
+    double settles,
+    double lessUsual) {
 
   /** As they are judged. */
   static NamingRates of(Judgement judgement) {
@@ -52,6 +56,8 @@ record NamingRates(
         judgement.of("name.optional-blade"),
         judgement.of("name.other-end"),
         judgement.of("name.other-side"),
-        judgement.of("name.other-spring"));
+        judgement.of("name.other-spring"),
+        judgement.of("told.settles"),
+        judgement.of("name.less-usual"));
   }
 }

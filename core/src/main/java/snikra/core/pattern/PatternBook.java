@@ -99,9 +99,13 @@ public record PatternBook(
     return Objects.requireNonNull(dividers.get(pattern.dividers()));
   }
 
-  /** How this knife is laid out, as the first that fits; empty where too little was counted. */
-  public Optional<SpringLayout> layout(Specimen knife, Set<String> leading) {
-    return springLayouts.stream().filter(l -> l.isOf(knife, leading)).findFirst();
+  /**
+   * How this knife is laid out, as the first that fits; empty where too little was counted.
+   *
+   * @param full share of the handle from which a blade is of full length
+   */
+  public Optional<SpringLayout> layout(Specimen knife, Set<String> leading, double full) {
+    return springLayouts.stream().filter(l -> l.isOf(knife, leading, full)).findFirst();
   }
 
   /** The frame with this id. */

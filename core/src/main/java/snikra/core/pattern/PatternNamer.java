@@ -106,7 +106,7 @@ public final class PatternNamer {
 
   private List<Name> names(Specimen knife, Ranked strict, Ranked trade) {
     Scoring leader = strict.scored.get(0);
-    Settler settler = new Settler(book, knife);
+    Settler settler = new Settler(book, knife, rates);
     Set<String> listed = new HashSet<>();
     List<Name> names = new ArrayList<>();
     for (int i = 0; i < NAMES && strict.probability.get(i) >= SHOWN_FROM; i++) {

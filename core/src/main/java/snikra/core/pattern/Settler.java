@@ -22,18 +22,14 @@ import snikra.core.specimen.Specimen;
  * the two would show overlaps least.
  */
 final class Settler {
-  /** A look that leaves the two this alike settles nothing. */
-  private static final double LEAST_APART = 0.3;
-
-  /** Weight of the second, third and later of values listed from most to least usual. */
-  private static final double LESS_USUAL = 0.4;
-
   private final PatternBook book;
   private final Specimen knife;
+  private final NamingRates rates;
 
-  Settler(PatternBook book, Specimen knife) {
+  Settler(PatternBook book, Specimen knife, NamingRates rates) {
     this.book = book;
     this.knife = knife;
+    this.rates = rates;
   }
 
   private record Candidate(double apart, Settle settle) {}
@@ -49,7 +45,7 @@ final class Settler {
     bolsters(leader, rival).ifPresent(candidates::add);
     asked(leader, rival, candidates);
     return candidates.stream()
-        .filter(c -> c.apart >= LEAST_APART)
+        .filter(c -> c.apart >= rates.settles())
         .max(Comparator.comparingDouble(Candidate::apart))
         .map(Candidate::settle);
   }
@@ -178,10 +174,10 @@ final class Settler {
     return Optional.of(new Candidate(apart, new Settle(station, look)));
   }
 
-  private static <T> Map<T, Double> usual(List<T> values) {
+  private <T> Map<T, Double> usual(List<T> values) {
     Map<T, Double> weights = new HashMap<>();
     for (int i = 0; i < values.size(); i++) {
-      weights.put(values.get(i), i == 0 ? 1 : LESS_USUAL);
+      weights.put(values.get(i), i == 0 ? 1 : rates.lessUsual());
     }
     return weights;
   }

@@ -19,9 +19,6 @@ import snikra.core.specimen.Specimen;
 public record SpringLayout(
     String id, String name, Blades blades, List<String> patterns, String explain, String action) {
 
-  /** Of the handle, that a blade of full length takes. */
-  private static final double FULL = 0.6;
-
   /**
    * How many blades on how many springs; what is null may be any.
    *
@@ -45,8 +42,9 @@ public record SpringLayout(
    * Whether this knife is laid out so.
    *
    * @param leading the patterns it surely is of
+   * @param full share of the handle from which a blade is of full length
    */
-  public boolean isOf(Specimen knife, Set<String> leading) {
+  boolean isOf(Specimen knife, Set<String> leading, double full) {
     if (!patterns.isEmpty() && patterns.stream().anyMatch(leading::contains)) {
       return true;
     }
@@ -61,7 +59,7 @@ public record SpringLayout(
         && (blades.atA == null || at(End.A, knife) == blades.atA)
         && (blades.atB == null || at(End.B, knife) == blades.atB)
         && (blades.main == null || blades.main == main(knife))
-        && (blades.fullLength == null || full(knife) >= blades.fullLength);
+        && (blades.fullLength == null || full(knife, full) >= blades.fullLength);
   }
 
   private boolean isSprung(Specimen knife) {
@@ -81,12 +79,12 @@ public record SpringLayout(
     return knife.blades().isEmpty() ? null : Seen.valueOf(knife.blades().get(0).presses());
   }
 
-  private static long full(Specimen knife) {
+  private static long full(Specimen knife, double full) {
     return knife.closedLength() == null
         ? 0
         : knife.blades().stream()
             .map(SeenBlade::length)
-            .filter(l -> l != null && l.mm() >= FULL * knife.closedLength().mm())
+            .filter(l -> l != null && l.mm() >= full * knife.closedLength().mm())
             .count();
   }
 }

@@ -123,7 +123,7 @@ class PatternBookTest {
   }
 
   private static boolean isOf(SpringLayout.Blades blades, Specimen knife) {
-    return new SpringLayout("l", "L", blades, List.of(), "", "").isOf(knife, Set.of());
+    return new SpringLayout("l", "L", blades, List.of(), "", "").isOf(knife, Set.of(), 0.6);
   }
 
   @Test
@@ -167,9 +167,9 @@ class PatternBookTest {
     var springs = new SpringLayout.Blades(List.of(2), null, null, null, null);
     var named = new SpringLayout("l", "L", springs, List.of("jack"), "", "");
     Specimen two = knife(2, null, at(End.A, null));
-    assertThat(named.isOf(two, Set.of())).isFalse();
-    assertThat(named.isOf(two, Set.of("jack"))).isTrue();
-    assertThat(named.isOf(knife(1, null), Set.of("jack"))).isTrue();
+    assertThat(named.isOf(two, Set.of(), 0.6)).isFalse();
+    assertThat(named.isOf(two, Set.of("jack"), 0.6)).isTrue();
+    assertThat(named.isOf(knife(1, null), Set.of("jack"), 0.6)).isTrue();
     assertThat(isOf(springs, two)).isTrue();
     assertThat(new SpringLayout("l", "L", springs, null, "", "").patterns()).isEmpty();
   }

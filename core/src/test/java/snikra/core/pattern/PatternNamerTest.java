@@ -547,11 +547,13 @@ class PatternNamerTest {
             Seen.sure(2),
             List.of(SeenBlade.sure("clip", End.A, Presses.BOTH, null)),
             Map.of());
-    assertThat(BOOK.layout(whittler, Set.of())).map(SpringLayout::id).hasValue("lifting");
+    assertThat(BOOK.layout(whittler, Set.of(), 0.6)).map(SpringLayout::id).hasValue("lifting");
     Specimen pen = knife("round", "both", "86 mm", 1, blade("clip", End.A), blade("pen", End.B));
-    assertThat(BOOK.layout(pen, Set.of())).map(SpringLayout::id).hasValue("ends");
-    assertThat(BOOK.layout(pen, Set.of("pen-knife"))).map(SpringLayout::id).hasValue("two-long");
+    assertThat(BOOK.layout(pen, Set.of(), 0.6)).map(SpringLayout::id).hasValue("ends");
+    assertThat(BOOK.layout(pen, Set.of("pen-knife"), 0.6))
+        .map(SpringLayout::id)
+        .hasValue("two-long");
     Specimen jack = knife("round", "both", "86 mm", 1, blade("clip", End.A), blade("pen", End.A));
-    assertThat(BOOK.layout(jack, Set.of())).isEmpty();
+    assertThat(BOOK.layout(jack, Set.of(), 0.6)).isEmpty();
   }
 }

@@ -12,6 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import snikra.core.fixture.Patterns;
+import snikra.core.fixture.Shelf;
 import snikra.core.measure.Length;
 import snikra.core.pattern.PatternVerdict.Settle;
 import snikra.core.specimen.End;
@@ -63,7 +64,7 @@ class SettlerTest {
   }
 
   private static Optional<Settle> settle(String leader, String rival, Specimen knife) {
-    return new Settler(BOOK, knife)
+    return new Settler(BOOK, knife, NamingRates.of(Shelf.judgement()))
         .between(BOOK.pattern(leader).orElseThrow(), BOOK.pattern(rival).orElseThrow());
   }
 
