@@ -83,12 +83,13 @@ final class ByWorstFault extends Grading {
 
   // No fault beyond the level, and not so many at it that they lower it.
   private double atMost(List<Item> items, int level) {
-    double[] ways = new double[school.together() > 0 ? school.together() : items.size() + 1];
+    boolean counts = school.together() > 0;
+    double[] ways = new double[counts ? school.together() : 1];
     ways[0] = 1;
     for (Item i : items) {
       double[] next = new double[ways.length];
       for (Item.Option o : i.options()) {
-        int more = o.bad() > 0 && o.bad() >= level ? 1 : 0;
+        int more = counts && o.bad() > 0 && o.bad() >= level ? 1 : 0;
         for (int n = 0; o.bad() <= level && n + more < ways.length; n++) {
           next[n + more] += ways[n] * o.probability();
         }

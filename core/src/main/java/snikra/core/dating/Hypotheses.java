@@ -297,10 +297,13 @@ final class Hypotheses {
         model == null || model.marks().isEmpty()
             ? desk.uses.get(m)
             : MarkUse.of(maker.asFor(model), desk.shelf.region(maker.region()), desk.axis);
-    double[] run = model == null ? null : desk.run(model);
     double prior = often * numberWeight(numbering) * maker.weight() * saidOf(maker);
-    double[] eras = eras(numbering);
-    double[] codes = codes(hand.codesOf(maker));
+    double[] beside =
+        together(
+            codes(hand.codesOf(maker)),
+            record.whole(),
+            eras(numbering),
+            model == null ? null : desk.run(model));
     double[] small = hand.maker() == null || hand.isItself() ? null : smallBlades(hand.maker());
     double[][] mass = new double[2][desk.axis.size()];
     int from = desk.axis.size();
@@ -318,7 +321,7 @@ final class Hypotheses {
         int y = use.first() + i;
         // What is less than a double can hold in full is no hypothesis any more.
         double more = prior * struck * given.in(small, y) * use.share()[i] * made[y];
-        more *= at(codes, y) * at(record.whole(), y) * at(eras, y) * at(run, y);
+        more *= beside == null ? 1 : beside[y];
         mass[use.near()[i]][y] += more > Double.MIN_NORMAL ? more : 0;
       }
       v++;
@@ -327,8 +330,15 @@ final class Hypotheses {
     add(new Hypothesis(maker, hand, record, region, group, mass, from, to));
   }
 
-  private static double at(double @Nullable [] row, int y) {
-    return row == null ? 1 : row[y];
+  /** The product of those that say anything; null where none does. */
+  private static double @Nullable [] together(double @Nullable []... rows) {
+    double[] product = null;
+    for (double[] row : rows) {
+      if (row != null) {
+        product = product == null ? row : Distribution.product(product, row);
+      }
+    }
+    return product;
   }
 
   private double @Nullable [] eras(Maker numbering) {
