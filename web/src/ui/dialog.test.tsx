@@ -42,6 +42,16 @@ test("it opens at its first field, past what is ticked, and gives the focus back
   await waitFor(() => expect(document.activeElement).toBe(screen.getByText("Add")));
 });
 
+test("it opens where one begins, whatever stands above", async () => {
+  await opened(
+    <>
+      <input aria-label="Currency" />
+      <textarea aria-label="Rows" data-first />
+    </>,
+  );
+  await waitFor(() => expect(document.activeElement).toBe(screen.getByLabelText("Rows")));
+});
+
 test("a question opens at what lets it be", async () => {
   await opened(<button type="button">Take it out for good</button>);
   await waitFor(() => expect(document.activeElement).toBe(screen.getByText("Close")));

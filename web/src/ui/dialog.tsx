@@ -3,6 +3,9 @@ import { type ReactNode, type RefObject, useRef } from "react";
 
 const FIELDS = "input:not([type=checkbox], [type=radio], [type=file]), select, textarea, [role=combobox]";
 
+/** A field marked so is where one begins, whatever stands above it. */
+const FIRST = "[data-first]";
+
 /**
  * A sheet laid over the page. It opens at its first field, if it has one, and when it closes the focus goes
  * back to where it came from.
@@ -33,7 +36,8 @@ export function Dialog({
           aria-describedby={undefined}
           onOpenAutoFocus={(e) => {
             opener.current = document.activeElement;
-            const field = (e.currentTarget as HTMLElement).querySelector<HTMLElement>(FIELDS);
+            const sheet = e.currentTarget as HTMLElement;
+            const field = sheet.querySelector<HTMLElement>(FIRST) ?? sheet.querySelector<HTMLElement>(FIELDS);
             // Under a finger that would lay a keyboard over what nobody has read yet.
             if (!field || window.matchMedia("(pointer: coarse)").matches) return;
             e.preventDefault();

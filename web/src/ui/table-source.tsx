@@ -65,6 +65,7 @@ export function TableSource({
         <textarea
           rows={3}
           className="entry font-mono"
+          data-first
           value={pasted}
           onChange={(e) => setPasted(e.target.value)}
           onBlur={() => {

@@ -9,8 +9,7 @@ import { Failed } from "../../ui/failed";
 import { useToast } from "../../ui/toasts";
 import { Entries, type EntryTold } from "./entries";
 import { EntryForm } from "./entry-form";
-import { LotRule } from "./lot-rule";
-import { useNames } from "./names";
+import { Lots } from "./lots";
 
 const LEDGER = { queryKey: ["ledger"], queryFn: () => api.ledger() };
 
@@ -92,71 +91,6 @@ export function LedgerPage() {
     </main>
   );
 }
-
-function Lots({ told }: { told: LedgerTold }) {
-  const { nameOf } = useNames();
-  const most = Math.max(...told.lots.map((l) => l.cost), 1);
-  const least = Math.min(...told.lots.map((l) => l.net), 0);
-  const entryOf = (id: string) => told.entries.find((e) => e.id === id)?.entry;
-  return (
-    <section aria-labelledby="lots-name" className="mt-3">
-      <h2 id="lots-name" className="text-[1.1875rem]/[1.375rem]">
-        What came, and what is left of it
-      </h2>
-      <div className="overflow-x-auto">
-        <table className="mt-1 w-full sm:min-w-[38rem]">
-          <thead className="text-left text-ink2">
-            <tr className="border-b border-ink">
-              <th className="py-1 font-normal">When, from whom</th>
-              <th className="w-[34%] font-normal max-sm:hidden">
-                <span className="sr-only">As a rule</span>
-              </th>
-              <th className="text-right font-normal">Paid</th>
-              <th className="text-right font-normal">Came back</th>
-              <th className="text-right font-normal">Left</th>
-            </tr>
-          </thead>
-          <tbody>
-            {told.lots.toReversed().map((lot) => {
-              const entry = entryOf(lot.entry);
-              const kept = lot.knives.filter((h) => h.out === undefined);
-              return (
-                <tr key={lot.entry} className="border-b border-rule align-top">
-                  <td className="py-1 pr-4">
-                    <span className="num">{entry?.date}</span> {entry?.who}
-                    <span className="block text-[0.8125rem] text-ink2">
-                      {lot.knives.length === 1
-                        ? lot.knives.map(nameOf)
-                        : `${lot.knives.length} knives, ${lot.kept} here`}
-                      {kept.length === 1 && lot.knives.length > 1 && `: ${kept.map(nameOf)}`}
-                    </span>
-                  </td>
-                  <td className="pr-4 max-sm:hidden">
-                    <LotRule lot={lot} most={most} least={least} currency={told.currency} />
-                  </td>
-                  <td className="num pl-2 text-right">{coins(lot.cost, told.currency)}</td>
-                  <td className="num pl-2 text-right">{coins(lot.back, told.currency)}</td>
-                  <td className="text-right">
-                    <span className={lot.net < 0 ? "num font-semibold" : "num text-blue"}>
-                      {coins(lot.net, told.currency)}
-                    </span>
-                    <span className="block text-[0.8125rem] text-ink2">{leftFor(lot.kept, lot.net)}</span>
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
-      </div>
-    </section>
-  );
-}
-
-const leftFor = (kept: number, net: number): string => {
-  if (kept === 0) return net < 0 ? "gained, none here" : net > 0 ? "lost, none here" : "none here";
-  const those = kept === 1 ? "the one here" : `the ${kept} here`;
-  return net < 0 ? `${those} cost less than nothing` : `for ${those}`;
-};
 
 function Years({ told }: { told: LedgerTold }) {
   return (

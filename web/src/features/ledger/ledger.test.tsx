@@ -9,6 +9,7 @@ import { PreferencesProvider } from "../../preferences";
 import { ToastProvider } from "../../ui/toasts";
 import { LedgerPage } from ".";
 import { as, blank, withGone, withMore } from "./draft";
+import { stepsOf } from "./lot-steps";
 
 const BOUGHT: LedgerEntry = {
   kind: "bought",
@@ -171,4 +172,38 @@ test("the rate of the day is looked up, with how it is known, or it is said that
   rate.mockRejectedValue(new Refused(400, "no", problems));
   fireEvent.click(screen.getByText("Look it up"));
   expect(await screen.findByText("Not on file: must be of a year for which it is known.")).toBeTruthy();
+});
+
+test("a lot opens knife by knife, each taking its part off, down to what the one that stayed has cost", async () => {
+  show();
+  const opener = await screen.findByRole("button", { name: /2 knives, 1 here: 7 Whittler/ });
+  expect(screen.queryByRole("table", { name: "The lot, knife by knife" })).toBeNull();
+  fireEvent.click(opener);
+  expect(opener.getAttribute("aria-expanded")).toBe("true");
+  const rows = within(screen.getByRole("table", { name: "The lot, knife by knife" })).getAllByRole("row");
+  expect(rows.slice(1).map((r) => r.textContent)).toEqual([
+    "Paid for the lot, with postage and fees\u00a330.00\u00a330.00",
+    "the jack 2024-05-01\u00a340.00-\u00a310.00",
+    "7 Whittler-\u00a310.00",
+  ]);
+  fireEvent.click(opener);
+  expect(screen.queryByRole("table", { name: "The lot, knife by knife" })).toBeNull();
+});
+
+test("what went stands in the order of its dates, and a loss takes nothing off", () => {
+  const gone = (piece: string, out: string, back?: number) => ({ piece, lot: "l", out, cost: 10, back });
+  const lot = {
+    entry: "l",
+    cost: 30,
+    back: 25,
+    net: 5,
+    kept: 0,
+    knives: [gone("late", "e3", 5), gone("lost", "e2"), gone("early", "e1", 20)],
+  };
+  const dates: Record<string, string> = { e1: "2024-01-01", e2: "2024-02-01", e3: "2024-03-01" };
+  expect(stepsOf(lot, (id) => dates[id]).map((s) => [s.knife.piece, s.before, s.after])).toEqual([
+    ["early", 30, 10],
+    ["lost", 10, 10],
+    ["late", 10, 5],
+  ]);
 });

@@ -1,5 +1,6 @@
 import type { LedgerLot } from "../../api/types";
 import { coins } from "../../format";
+import type { Step } from "./lot-steps";
 
 /**
  * A lot as a rule: what was paid reaches to the right, each knife that went takes its part back off,
@@ -7,23 +8,18 @@ import { coins } from "../../format";
  */
 export function LotRule({
   lot,
+  steps,
   most,
   least,
   currency,
 }: {
   lot: LedgerLot;
+  steps: Step[];
   most: number;
   least: number;
   currency: string;
 }) {
   const x = (amount: number) => (100 * (amount - least)) / (most - least || 1);
-  const left: number[] = [];
-  let so = lot.cost;
-  for (const h of lot.knives) {
-    if (h.back === undefined) continue;
-    so -= h.back;
-    left.push(so);
-  }
   const ends = [lot.net, 0].sort((a, b) => a - b) as [number, number];
   return (
     <svg
@@ -47,9 +43,15 @@ export function LotRule({
         stroke={lot.net < 0 ? "var(--color-ink)" : "var(--color-blue)"}
         strokeWidth="7"
       />
-      {left.map((at, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: a step is known by its place
-        <line key={i} x1={`${x(at)}%`} x2={`${x(at)}%`} y1="5" y2="13" stroke="currentColor" />
+      {steps.map(({ knife, after }) => (
+        <line
+          key={knife.piece}
+          x1={`${x(after)}%`}
+          x2={`${x(after)}%`}
+          y1="5"
+          y2="13"
+          stroke="currentColor"
+        />
       ))}
       <line x1={`${x(lot.cost)}%`} x2={`${x(lot.cost)}%`} y1="2" y2="16" stroke="currentColor" />
       <line x1={`${x(0)}%`} x2={`${x(0)}%`} y1="0" y2="18" stroke="currentColor" strokeWidth="1.5" />

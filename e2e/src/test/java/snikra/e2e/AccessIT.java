@@ -185,6 +185,7 @@ class AccessIT {
     page.keyboard().press("Escape");
     page.navigate(app.url("/ledger"));
     assertThat(page.getByText("What came, and what is left of it")).isVisible();
+    page.getByText("10 knives, 1 here").click();
     check(page, "ledger");
     page.getByText("Add an entry").click();
     page.getByLabel("Shared").selectOption("by-value");

@@ -72,6 +72,7 @@ class ScreenshotsIT {
       shoot(page, "sales");
       page.navigate(app.url("/ledger"));
       assertThat(page.getByText("What came, and what is left of it")).isVisible();
+      page.getByText("10 knives, 1 here").click();
       shoot(page, "ledger");
       bench(app, page, "Sharpened to a sliver", "Condition");
       shoot(page, "bench-condition");
