@@ -20,6 +20,7 @@ const CalibrationPage = lazy(() =>
 );
 const JournalPage = lazy(() => import("./features/journal").then((m) => ({ default: m.JournalPage })));
 const Resembles = lazy(() => import("./features/resembles").then((m) => ({ default: m.Resembles })));
+const CarriedPage = lazy(() => import("./features/carried").then((m) => ({ default: m.CarriedPage })));
 const SetPage = lazy(() => import("./features/sets").then((m) => ({ default: m.SetPage })));
 const OfYearPage = lazy(() => import("./features/sets/of-year").then((m) => ({ default: m.OfYearPage })));
 const CollectionPage = lazy(() =>
@@ -155,6 +156,7 @@ function Sheet() {
               <Route path="/handbook" element={<HandbookPage book={book.data} />} />
               <Route path="/keeping" element={<KeepingPage />} />
               <Route path="/care" element={<CarePage />} />
+              <Route path="/carried" element={<CarriedPage />} />
               <Route path="/sales" element={<SalesPage book={book.data} />} />
               <Route path="/ledger" element={<LedgerPage />} />
               <Route path="/schedules" element={<SchedulesPage />} />

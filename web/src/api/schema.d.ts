@@ -2274,6 +2274,8 @@ export interface components {
         CareBookWork: {
             id: string;
             label: string;
+            /** @enum {string} */
+            pocket?: "in" | "out";
         };
         CareDone: {
             /** @example 193X */
@@ -2285,6 +2287,13 @@ export interface components {
             gradeAfter?: string;
             photoBefore?: string;
             photoAfter?: string;
+        };
+        Carried: {
+            pocket: components["schemas"]["Pocket"];
+            /** Format: double */
+            grams?: number;
+            wear?: string;
+            fit?: string;
         };
         Caution: {
             id: string;
@@ -3710,6 +3719,14 @@ export interface components {
             /** Format: int32 */
             today: number;
         };
+        Pocket: {
+            /** Format: date */
+            since?: string;
+            /** Format: date */
+            last: string;
+            /** Format: int64 */
+            days: number;
+        };
         Portrait: {
             /** Format: int32 */
             knives: number;
@@ -4620,6 +4637,7 @@ export interface components {
             counted: number;
             box?: string;
             reminders: components["schemas"]["CareBookTold"][];
+            carried?: components["schemas"]["Carried"];
         };
         TableField: {
             id: string;

@@ -122,7 +122,10 @@ export const LEAVES: Leaf[] = [
       "Care says only what can be undone. Old celluloid gives off a vapour that rusts what lies beside it: it lies apart, aired and cool, and is looked at every year. Nothing is cleaned for show; cleaning lowers value.",
     ],
     picture: { src: benchCondition, says: "Two schools of grading, and each fault where it is" },
-    go: [["/care", "What must be looked at again"]],
+    go: [
+      ["/care", "What must be looked at again"],
+      ["/carried", "What is in the pocket"],
+    ],
   },
   {
     id: "value",

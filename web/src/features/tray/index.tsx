@@ -12,6 +12,7 @@ import { PopUp } from "../../ui/pop-up";
 import { Opens } from "../../ui/select";
 import { BringPhotos } from "../folder/bring-photos";
 import { BringList } from "../list/bring-list";
+import { askAgain, leftOf } from "./ask-again";
 import { EmptyTray } from "./empty-tray";
 import { Facets } from "./facets";
 import { KeptSearches } from "./kept-searches";
@@ -161,6 +162,7 @@ function Laid({
         )}
         {found.size === 0 && <p className="voice mt-2 text-ink2">Nothing in the tray answers to that.</p>}
         <ToLookAtAgain knives={knives} />
+        <InThePocket knives={knives} />
         {view !== "time line" && <SpansBelow knives={knives} found={found} />}
       </Beside>
     </>
@@ -278,12 +280,6 @@ function useFound(knives: ReadableEntry[], { told, isAsking }: Search) {
   }, [knives, told, isAsking]);
 }
 
-const leftOf = (tray: TrayEntry[] | undefined) => (tray ?? []).filter((k) => k.pending || k.stale).length;
-
-/** While knives are still being worked out the tray is asked for again, the more there are the more seldom. */
-export const askAgain = (tray: TrayEntry[] | undefined) =>
-  leftOf(tray) > 0 ? 1000 + Math.min(9000, (tray ?? []).length) : false;
-
 /** Where the tray was left, to come back to it. */
 function useKeptPlace(isLaidOut: boolean) {
   useEffect(() => {
@@ -305,6 +301,20 @@ function ToLookAtAgain({ knives }: { knives: ReadableEntry[] }) {
         {open} to look at again
       </Link>
       <span className="text-ink2">: celluloid, rust and what else comes back.</span>
+    </p>
+  );
+}
+
+function InThePocket({ knives }: { knives: ReadableEntry[] }) {
+  const carried = knives.filter((k) => k.summary.carried);
+  if (carried.length === 0) return null;
+  const now = carried.filter((k) => k.summary.carried?.pocket.since).length;
+  return (
+    <p className="mt-2">
+      <Link to="/carried" className="underline">
+        {now === 0 ? "None in the pocket" : `${now} in the pocket`}
+      </Link>
+      <span className="text-ink2">: since when, how worn, and whose turn is next.</span>
     </p>
   );
 }

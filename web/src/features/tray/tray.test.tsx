@@ -9,7 +9,8 @@ import type { Book, ReadableEntry, SearchTold, TrayEntry } from "../../api/types
 import { PreferencesProvider } from "../../preferences";
 import { pressUndo } from "../../ui/press-undo";
 import { ToastProvider } from "../../ui/toasts";
-import { askAgain, Tray } from ".";
+import { Tray } from ".";
+import { askAgain } from "./ask-again";
 import { inOrder, type Order } from "./order";
 
 const BOOK = { frames: [], blades: [], bolsters: [], questions: [] } as unknown as Book;

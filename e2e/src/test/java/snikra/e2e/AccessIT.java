@@ -167,6 +167,9 @@ class AccessIT {
     page.navigate(app.url("/care"));
     assertThat(page.getByLabel("Reminders")).isVisible();
     check(page, "to look at again");
+    page.navigate(app.url("/carried"));
+    assertThat(page.getByLabel("Next in turn")).isVisible();
+    check(page, "in the pocket");
     page.navigate(app.url("/grading"));
     assertThat(page.getByLabel("Schools", new Page.GetByLabelOptions().setExact(true))).isVisible();
     check(page, "schools");

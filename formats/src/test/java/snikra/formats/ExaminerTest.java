@@ -3,10 +3,12 @@ package snikra.formats;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import snikra.core.care.Pocket;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Station;
 import snikra.core.examination.Verdict;
@@ -229,6 +231,45 @@ class ExaminerTest {
     assertThat(summary.span()).isEqualTo(verdict.dating().nineTenths());
     assertThat(summary.grade()).isEqualTo(verdict.grade());
     assertThat(summary.maker()).isNull();
+  }
+
+  @Test
+  void aKnifeThatIsCarriedIsToldWithItsDaysItsWeightItsWearAndWhetherItIsFit() {
+    String log =
+        "\"care\":[{\"date\":\"2026-01-01\",\"work\":\"pocketed\"},"
+            + "{\"date\":\"2026-02-01\",\"work\":\"put-away\"},"
+            + "{\"date\":\"2026-03-01\",\"work\":\"pocketed\"}]";
+    assertThat(carried("{\"care\":[{\"date\":\"2026-01-01\",\"work\":\"oiled\"}]}")).isNull();
+    assertThat(carried("{" + log + "}"))
+        .isEqualTo(
+            new Examiner.Carried(
+                new Pocket(LocalDate.of(2026, 3, 1), LocalDate.of(2026, 3, 1), 31),
+                null,
+                null,
+                null));
+    Examiner.Carried worn =
+        carried(
+            "{"
+                + log
+                + ",\"measured\":{\"weight\":[\"60 g\",\"62 g\"]},"
+                + "\"condition\":{\"blade-wear\":\"sliver\",\"snap\":\"strong\"}}");
+    assertThat(worn.grams()).isEqualTo(61);
+    assertThat(worn.wear())
+        .isEqualTo(
+            examiner.shelf().condition().point("blade-wear").orElseThrow().findings().stream()
+                .filter(f -> f.id().equals("sliver"))
+                .findFirst()
+                .orElseThrow()
+                .label());
+    assertThat(worn.fit()).isEqualTo("Not before it is repaired");
+  }
+
+  private Examiner.Carried carried(String knife) {
+    Specimen read = SpecimenFormat.read(knife, examiner.shelf());
+    Examiner.Carried brief = examiner.summarise(read).carried();
+    assertThat(examiner.enter(1, read, examiner.examine(read)).summary().carried())
+        .isEqualTo(brief);
+    return brief;
   }
 
   @Test

@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import snikra.core.care.CareBook;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
 import snikra.core.condition.ConditionBook;
@@ -199,5 +200,15 @@ class ShippedShelfTest {
     Set<String> set = ids.stream().collect(Collectors.toSet());
     assertThat(set).hasSameSizeAs(ids);
     return set;
+  }
+
+  @Test
+  void whatCountsOfAKnifeThatIsCarriedIsInTheBooks() {
+    ReferenceShelf shelf = ShippedShelf.load();
+    CareBook.Carrying carrying = java.util.Objects.requireNonNull(shelf.care().carrying());
+    assertThat(shelf.measures().quantities())
+        .anyMatch(q -> q.id().equals(carrying.weight()) && q.station().equals("handle"));
+    assertThat(shelf.condition().point(carrying.wear())).isPresent();
+    assertThat(shelf.condition().school(carrying.school())).isPresent();
   }
 }

@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.provenance.CareDone;
-import snikra.core.provenance.EdtfDate;
 import snikra.core.specimen.Seen;
 import snikra.core.specimen.SeenBlade;
 import snikra.core.specimen.Specimen;
@@ -18,11 +17,35 @@ import snikra.core.specimen.Specimen;
  *
  * @param works what may be written into a knife's log
  * @param advice the most pressing first
+ * @param carrying what counts of a knife that is carried; null where the book does not say
  */
-public record CareBook(List<Work> works, List<Advice> advice) {
+public record CareBook(List<Work> works, List<Advice> advice, @Nullable Carrying carrying) {
 
-  /** Something that is done to a knife. */
-  public record Work(String id, String label) {}
+  /**
+   * Something that is done to a knife.
+   *
+   * @param pocket whether it goes into the pocket so, or is put away; null where neither
+   */
+  public record Work(String id, String label, Pocket.@Nullable Way pocket) {
+    /** What leaves it where it is. */
+    public Work(String id, String label) {
+      this(id, label, null);
+    }
+  }
+
+  /**
+   * What counts of a knife that is carried.
+   *
+   * @param weight quantity of the measures
+   * @param wear point of the condition book
+   * @param school of the condition book, that says whether one would carry it
+   */
+  public record Carrying(String weight, String wear, String school) {}
+
+  /** A book of works and advice alone. */
+  public CareBook(List<Work> works, List<Advice> advice) {
+    this(works, advice, null);
+  }
 
   /**
    * What to do, and for which knives.
@@ -68,14 +91,14 @@ public record CareBook(List<Work> works, List<Advice> advice) {
     private Optional<LocalDate> last(List<CareDone> log) {
       return log.stream()
           .filter(done -> settledBy.contains(done.work()))
-          .map(done -> onOrAfter(done.date()))
+          .map(CareBook::day)
           .max(Comparator.naturalOrder());
     }
+  }
 
-    // A year alone may mean its first day: better to be reminded too early.
-    private static LocalDate onOrAfter(EdtfDate date) {
-      return date.day().orElseGet(() -> LocalDate.of(date.earliestYear(), 1, 1));
-    }
+  // A year alone may mean its first day: better to be reminded too early.
+  static LocalDate day(CareDone done) {
+    return done.date().day().orElseGet(() -> LocalDate.of(done.date().earliestYear(), 1, 1));
   }
 
   /**
@@ -107,6 +130,19 @@ public record CareBook(List<Work> works, List<Advice> advice) {
         }
       }
     }
+  }
+
+  /** Whether a work puts a knife into the pocket or away. */
+  Optional<Pocket.Way> way(String work) {
+    return works.stream()
+        .filter(w -> w.id().equals(work))
+        .findFirst()
+        .flatMap(w -> Optional.ofNullable(w.pocket()));
+  }
+
+  /** When a knife was carried; empty where it never was. */
+  public Optional<Pocket> pocket(Specimen knife) {
+    return Pocket.of(knife.care(), this);
   }
 
   /** A book that advises nothing. */

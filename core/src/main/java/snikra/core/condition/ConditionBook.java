@@ -347,6 +347,11 @@ public record ConditionBook(
     return schools.stream().filter(s -> s.levels() == null).findFirst().orElse(schools.get(0));
   }
 
+  /** The school with this id. */
+  public Optional<School> school(String id) {
+    return schools.stream().filter(s -> s.id().equals(id)).findFirst();
+  }
+
   /** The point with this id. */
   public Optional<Point> point(String id) {
     return points.stream().filter(p -> p.id().equals(id)).findFirst();

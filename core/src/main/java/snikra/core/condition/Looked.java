@@ -2,6 +2,7 @@ package snikra.core.condition;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.specimen.LookReliability;
@@ -54,6 +55,11 @@ public record Looked(
     return Stream.concat(Stream.of(condition), otherBlades.stream())
         .flatMap(found -> found.values().stream())
         .anyMatch(seen -> seen.value() != null);
+  }
+
+  /** What was found of a point, of the knife or its main blade; empty where nobody looked. */
+  public Optional<ConditionBook.Finding> found(ConditionBook.Point point) {
+    return Optional.ofNullable(point.found(of(point.id(), 1)));
   }
 
   /** What was found of a point: of the knife or its main blade (1), or of another blade. */

@@ -11,10 +11,12 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.care.CareBook;
+import snikra.core.care.Pocket;
 import snikra.core.clue.Clue;
 import snikra.core.clue.Feature;
 import snikra.core.condition.BoxBook;
 import snikra.core.condition.BuildBook;
+import snikra.core.condition.ConditionBook;
 import snikra.core.condition.GradeVerdict;
 import snikra.core.condition.Looked;
 import snikra.core.condition.MeasuredWear;
@@ -36,6 +38,7 @@ import snikra.core.mark.MarkEra;
 import snikra.core.mark.MarkEvidence;
 import snikra.core.mark.MarkReader;
 import snikra.core.meanwhile.Meanwhile;
+import snikra.core.measure.Measurement;
 import snikra.core.number.DecodedNumber;
 import snikra.core.pattern.PatternNamer;
 import snikra.core.pattern.PatternVerdict;
@@ -425,7 +428,8 @@ public final class Examiner {
             shelf.condition().grade(looked),
             value(knife, pattern, dated, mark, looked, done, box, sales(knife, Set.of())),
             box,
-            shelf.care().reminders(knife));
+            shelf.care().reminders(knife),
+            carried(knife, looked));
     return new Entered(
         summary, cards.of(number, knife, pattern, dated, markVerdict(marks).candidates(), summary));
   }
@@ -440,7 +444,8 @@ public final class Examiner {
             verdict.grade(),
             verdict.value(),
             verdict.box(),
-            shelf.care().reminders(knife));
+            shelf.care().reminders(knife),
+            carried(knife, looked(knife)));
     return new Entered(
         summary,
         cards.of(
@@ -466,7 +471,8 @@ public final class Examiner {
       GradeVerdict grade,
       ValueVerdict value,
       BoxBook.@Nullable Boxed box,
-      List<CareBook.Told> reminders) {
+      List<CareBook.Told> reminders,
+      @Nullable Carried carried) {
     boolean conflict = findings(pattern, number, dated).stream().anyMatch(Finding::conflict);
     String maker =
         dated.makers().stream()
@@ -487,8 +493,45 @@ public final class Examiner {
         value.currency(),
         value.counted(),
         box == null ? null : box.label(),
-        reminders);
+        reminders,
+        carried);
   }
+
+  // Worked out for those that ever were in a pocket, which are few.
+  private @Nullable Carried carried(Specimen knife, Looked looked) {
+    CareBook.Carrying carrying = shelf.care().carrying();
+    Pocket pocket = carrying == null ? null : shelf.care().pocket(knife).orElse(null);
+    if (carrying == null || pocket == null) {
+      return null;
+    }
+    List<Measurement> weighed = knife.measured().getOrDefault(carrying.weight(), List.of());
+    ConditionBook condition = shelf.condition();
+    return new Carried(
+        pocket,
+        weighed.isEmpty()
+            ? null
+            : Measurement.Mean.of(weighed.stream().map(Measurement::value).toList()).mean(),
+        condition
+            .point(carrying.wear())
+            .flatMap(looked::found)
+            .map(ConditionBook.Finding::label)
+            .orElse(null),
+        condition
+            .school(carrying.school())
+            .map(school -> condition.judge(school, looked).likely())
+            .map(SchoolVerdict.Stand::label)
+            .orElse(null));
+  }
+
+  /**
+   * A knife that is carried, or was.
+   *
+   * @param grams its weight; null where it was not weighed
+   * @param wear of its main blade; null where nobody looked
+   * @param fit whether one would carry it; null where nothing was looked at
+   */
+  public record Carried(
+      Pocket pocket, @Nullable Double grams, @Nullable String wear, @Nullable String fit) {}
 
   /**
    * A knife in a few words.
@@ -503,6 +546,7 @@ public final class Examiner {
    * @param counted sales that count
    * @param box what came with it; null where nobody looked
    * @param reminders what must be seen to again, the first first
+   * @param carried null where it never was
    */
   public record Summary(
       String title,
@@ -517,7 +561,8 @@ public final class Examiner {
       @Nullable String currency,
       int counted,
       @Nullable String box,
-      List<CareBook.Told> reminders) {}
+      List<CareBook.Told> reminders,
+      @Nullable Carried carried) {}
 
   private ValueVerdict value(
       Specimen knife,

@@ -42,6 +42,7 @@ class PageController {
         "/keeping",
         "/judgement",
         "/care",
+        "/carried",
         "/grading",
         "/sales",
         "/ledger",
