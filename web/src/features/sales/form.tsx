@@ -3,6 +3,7 @@ import { api, Refused } from "../../api/client";
 import type { Book, KeptSale, Problem, Sale } from "../../api/types";
 import { usualCurrency } from "../../format";
 import { Dialog } from "../../ui/dialog";
+import { FigureField, perCent } from "../../ui/figure-field";
 import { FormEntries, useFormEntries } from "../../ui/form-entries";
 import { TextField } from "../../ui/text-field";
 import { useToast } from "../../ui/toasts";
@@ -84,13 +85,13 @@ export function SaleForm({
               book={book}
               problem={(field) => problem(`knife.${field}`)}
             />
-            <TextField
+            <FigureField
               label="On top, per cent"
               hint="what a sale room takes from the buyer"
-              value={sale.premium === undefined ? undefined : `${sale.premium}`}
-              onCommit={(text) =>
-                change((now) => ({ ...now, premium: text === undefined ? undefined : Number(text) }))
-              }
+              value={sale.premium}
+              read={perCent}
+              accepted="a share of the price, as 20 or 12.5"
+              onFigure={(premium) => change((now) => ({ ...now, premium }))}
               problem={problem("premium")}
             />
             <TextField

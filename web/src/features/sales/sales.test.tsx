@@ -6,6 +6,7 @@ import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { api, Refused } from "../../api/client";
 import type { Book, KeptSale, Sale, TableTold } from "../../api/types";
 import { PreferencesProvider } from "../../preferences";
+import { perCent } from "../../ui/figure-field";
 import { ToastProvider } from "../../ui/toasts";
 import { SalesPage } from ".";
 import { find } from "./search";
@@ -113,6 +114,28 @@ test("what is refused stays in hand with its field", async () => {
   fireEvent.click(screen.getByText("Keep it"));
   await screen.findByText(/must be more than 0/);
   screen.getByText("On top: must be 100 or less.");
+});
+
+test("what a room takes on top is read as people write it, and never left out without a word", async () => {
+  show();
+  const change = vi.spyOn(api, "changeSale").mockResolvedValue(undefined as never);
+  fireEvent.click(await screen.findByText("A jack"));
+  const sheet = within(screen.getByRole("dialog"));
+  const onTop = sheet.getByLabelText("On top, per cent");
+  fireEvent.change(onTop, { target: { value: "a fifth" } });
+  fireEvent.blur(onTop);
+  fireEvent.click(sheet.getByText("Keep it"));
+  await sheet.findByText("a fifth: a share of the price, as 20 or 12.5.");
+  expect(change).not.toHaveBeenCalled();
+  fireEvent.change(onTop, { target: { value: "12,5 %" } });
+  fireEvent.blur(onTop);
+  fireEvent.click(sheet.getByText("Keep it"));
+  await waitFor(() => expect(change.mock.calls[0]?.[1].premium).toBe(12.5));
+});
+
+test("a share is read with either mark and with or without the sign; anything else is not", () => {
+  expect(["20", "12.5", "12,5", "20 %", "0.75%"].map(perCent)).toEqual([20, 12.5, 12.5, 20, 0.75]);
+  expect(["", "-5", "1/5", "20 GBP", "1.2.3", "2000"].map(perCent)).toEqual(Array(6).fill(undefined));
 });
 
 test("a sale is taken out and comes back", async () => {

@@ -4,7 +4,8 @@ import { useMakersInUse } from "../../api/makers-in-use";
 import type { Book, KeptWant, Problem, Want } from "../../api/types";
 import { Dialog } from "../../ui/dialog";
 import { Field } from "../../ui/field";
-import { FormEntries, useEntry, useFormEntries } from "../../ui/form-entries";
+import { FigureField, inFourFigures } from "../../ui/figure-field";
+import { FormEntries, useFormEntries } from "../../ui/form-entries";
 import { type Option, Select } from "../../ui/select";
 import { TextField } from "../../ui/text-field";
 import { useToast } from "../../ui/toasts";
@@ -78,17 +79,21 @@ export function WantForm({
               problem={problem("atLeast")}
               onChange={(atLeast) => set({ atLeast })}
             />
-            <Year
+            <FigureField
               label="Not made before"
               value={want.from}
+              read={inFourFigures}
+              accepted="a year, as 1905"
               problem={problem("from")}
-              onYear={(year) => set({ from: year })}
+              onFigure={(year) => set({ from: year })}
             />
-            <Year
+            <FigureField
               label="Not made after"
               value={want.to}
+              read={inFourFigures}
+              accepted="a year, as 1905"
               problem={problem("to")}
-              onYear={(year) => set({ to: year })}
+              onFigure={(year) => set({ to: year })}
             />
             <MoneyEntry
               label="At most"
@@ -185,33 +190,5 @@ function Choice({
     <Field label={label} problem={problem}>
       {(ids) => <Select {...ids} {...select} />}
     </Field>
-  );
-}
-
-function Year({
-  label,
-  value,
-  problem,
-  onYear,
-}: {
-  label: string;
-  value: number | undefined;
-  problem: Problem | undefined;
-  onYear: (year: number | undefined) => void;
-}) {
-  const [wrong, setWrong] = useState<Problem>();
-  const entry = useEntry();
-  return (
-    <TextField
-      label={label}
-      value={wrong?.given ?? (value === undefined ? undefined : `${value}`)}
-      problem={wrong ?? problem}
-      onCommit={(text) => {
-        const isYear = text === undefined || /^\d{4}$/.test(text);
-        entry.isUnderstood(isYear);
-        setWrong(isYear ? undefined : { field: label, given: text, accepted: "a year, as 1905" });
-        if (isYear) onYear(text === undefined ? undefined : Number(text));
-      }}
-    />
   );
 }
