@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useRef } from "react";
+import { useRef, useState } from "react";
 import { Link } from "react-router";
 import { api } from "../../api/client";
 import { useToast } from "../../ui/toasts";
@@ -20,15 +20,21 @@ export function WantIt({
   const toast = useToast();
   const newId = useRef(crypto.randomUUID());
   const told = useQuery({ queryKey: ["wanted"], queryFn: () => api.wanted() });
-  const isWanted = told.data?.wants.some(
-    ({ want }) => want.maker === maker && want.model === model && want.mark === mark,
-  );
-  const again = () => queries.invalidateQueries({ queryKey: ["wanted"] });
+  // The list is long in coming where much is being worked out; what was just put on it stands there at once.
+  const [isJustPut, setJustPut] = useState(false);
+  const isWanted =
+    isJustPut ||
+    told.data?.wants.some(({ want }) => want.maker === maker && want.model === model && want.mark === mark);
+  const again = async () => {
+    await queries.invalidateQueries({ queryKey: ["wanted"] });
+    setJustPut(false);
+  };
   const want = async () => {
     const id = newId.current;
     try {
       await api.want(id, { maker, model, mark });
       newId.current = crypto.randomUUID();
+      setJustPut(true);
       toast("It is on the wanted list.", () => api.unwant(id).then(again));
     } catch (e) {
       toast(`It is not on the wanted list. ${(e as Error).message}`);
