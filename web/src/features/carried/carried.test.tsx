@@ -102,6 +102,19 @@ test("a press writes into the log of the knife as it is kept, and the way back t
   await waitFor(() => expect(change).toHaveBeenLastCalledWith("k3", { version: 8, specimen }));
 });
 
+test("the focus goes along with the knife to its new place", async () => {
+  const away = knife(3, { last: today(), days: 4 });
+  show(knife(3, { since: "2026-06-01", last: "2026-06-01", days: 0 }));
+  vi.spyOn(api, "knife").mockResolvedValue({ id: "k3", version: 7, specimen: { care: [] } } as never);
+  vi.spyOn(api, "change").mockResolvedValue({ version: 8 } as never);
+  const button = await screen.findByRole("button", { name: /^Put away/ });
+  vi.spyOn(api, "tray").mockResolvedValue([away]);
+  fireEvent.click(button);
+  const there = await screen.findByRole("button", { name: /^Into the pocket/ });
+  await waitFor(() => expect(document.activeElement).toBe(there));
+  screen.getByText("put away today");
+});
+
 test("what is refused is said, and nothing is lost", async () => {
   vi.spyOn(api, "knife").mockRejectedValue(new Error("Changed meanwhile."));
   show(knife(5, { since: "2026-06-01", last: "2026-06-01", days: 0 }));

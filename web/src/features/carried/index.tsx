@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { useBook } from "../../api/book";
 import { api } from "../../api/client";
@@ -23,6 +23,7 @@ export function CarriedPage() {
   });
   const book = useBook();
   const navigate = useNavigate();
+  const [moved, setMoved] = useState<string>();
   useKeys({ escape: () => navigate("/tray"), p: () => window.print() });
   useEffect(() => {
     document.title = "In the pocket \u2013 Snikra";
@@ -53,11 +54,25 @@ export function CarriedPage() {
         </p>
       ) : (
         <>
-          <Knives label="Carried now" knives={now} book={book.data} way="out" />
+          <Knives
+            label="Carried now"
+            knives={now}
+            book={book.data}
+            way="out"
+            moved={moved}
+            onMoved={setMoved}
+          />
           {next.length > 0 && (
             <h2 className="mt-4 text-[1.1875rem]/[1.375rem]">Whose turn is next, longest at rest first</h2>
           )}
-          <Knives label="Next in turn" knives={next} book={book.data} way="in" />
+          <Knives
+            label="Next in turn"
+            knives={next}
+            book={book.data}
+            way="in"
+            moved={moved}
+            onMoved={setMoved}
+          />
         </>
       )}
       <p className="mt-3 max-w-[44rem] text-[0.8125rem] text-ink2">
@@ -73,25 +88,53 @@ function Knives({
   knives,
   book,
   way,
+  moved,
+  onMoved,
 }: {
   label: string;
   knives: CarriedEntry[];
   book: Book;
   way: "in" | "out";
+  /** The knife that went to the other list last, and the focus with it. */
+  moved: string | undefined;
+  onMoved: (knife: string) => void;
 }) {
   const work = book.works.find((w) => w.pocket === way);
   return (
     <ul aria-label={label}>
       {knives.map((knife) => (
-        <Knife key={knife.id} knife={knife} book={book} work={work} />
+        <Knife
+          key={knife.id}
+          knife={knife}
+          book={book}
+          work={work}
+          isMoved={moved === knife.id}
+          onMoved={() => onMoved(knife.id)}
+        />
       ))}
     </ul>
   );
 }
 
-function Knife({ knife, book, work }: { knife: CarriedEntry; book: Book; work?: Book["works"][number] }) {
+function Knife({
+  knife,
+  book,
+  work,
+  isMoved,
+  onMoved,
+}: {
+  knife: CarriedEntry;
+  book: Book;
+  work?: Book["works"][number];
+  isMoved: boolean;
+  onMoved: () => void;
+}) {
   const { school, units } = usePreferences();
-  const { busy, log } = useLog(knife);
+  const { busy, log } = useLog(knife, onMoved);
+  const button = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    if (isMoved) button.current?.focus();
+  }, [isMoved]);
   const { carried } = knife.summary;
   const called = knife.title ?? titleBy(school, knife.summary);
   const size = [
@@ -114,6 +157,7 @@ function Knife({ knife, book, work }: { knife: CarriedEntry; book: Book; work?: 
       <When knife={knife} />
       {work && (
         <button
+          ref={button}
           type="button"
           className="press no-print justify-self-start sm:justify-self-end"
           disabled={busy}
@@ -128,13 +172,14 @@ function Knife({ knife, book, work }: { knife: CarriedEntry; book: Book; work?: 
 }
 
 const inDays = (n: number) => (n === 1 ? "1 day" : `${n} days`);
+const rested = (n: number) => (n === 0 ? "put away today" : `at rest ${inDays(n)}`);
 
 function When({ knife }: { knife: CarriedEntry }) {
   const { carried } = knife.summary;
   const { since, last } = carried.pocket;
   return (
     <span>
-      {since ? `since ${dayText(since)}` : `at rest ${inDays(daysRested(carried, today()))}`}
+      {since ? `since ${dayText(since)}` : rested(daysRested(carried, today()))}
       <span className="block text-[0.8125rem] text-ink2">
         {inDays(daysCarried(carried, today()))} in all{since ? "" : `, last on ${dayText(last)}`}
       </span>
@@ -143,7 +188,7 @@ function When({ knife }: { knife: CarriedEntry }) {
 }
 
 /** Writes into the log of a knife, made to the version that is kept, with a way back. */
-function useLog(knife: CarriedEntry) {
+function useLog(knife: CarriedEntry, onMoved: () => void) {
   const queries = useQueryClient();
   const toast = useToast();
   const [busy, setBusy] = useState(false);
@@ -153,6 +198,7 @@ function useLog(knife: CarriedEntry) {
       const { specimen, version } = await api.knife(knife.id);
       const done = { ...specimen, care: [...specimen.care, { date: today(), work: work.id }] };
       const kept = await api.change(knife.id, { version, specimen: done });
+      onMoved();
       await queries.invalidateQueries({ queryKey: ["tray"] });
       toast(`${work.label}: No. ${knife.number}.`, async () => {
         await api.change(knife.id, { version: kept.version, specimen });
