@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import snikra.core.care.Pocket;
+import snikra.core.dating.DatingVerdict;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Station;
 import snikra.core.examination.Verdict;
@@ -231,6 +232,26 @@ class ExaminerTest {
     assertThat(summary.span()).isEqualTo(verdict.dating().nineTenths());
     assertThat(summary.grade()).isEqualTo(verdict.grade());
     assertThat(summary.maker()).isNull();
+  }
+
+  /** Makers whose mark is surely not on it weigh nothing; without the mark each weighs again. */
+  @ParameterizedTest
+  @CsvSource({"ebony", "bone-jigged", "stag"})
+  void withoutItsMarkAKnifeIsDatedAsIfNobodyHadReadIt(String handle) {
+    String seen =
+        "\"seen\":{\"handle_material\":\"%s\",\"shield_shape\":\"bar\"}".formatted(handle);
+    String mark =
+        ",\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\","
+            + "\"lines\":[\"VELDRAKE\",\"TARNMOOR FALLS\"]}]";
+    DatingVerdict marked = examine("{" + seen + mark + "}").dating();
+    DatingVerdict bare = examine("{" + seen + "}").dating();
+    double bits = 0;
+    for (int y = 0; y < marked.curve().length; y++) {
+      double p = marked.curve()[y];
+      bits += p > 0 ? p * Math.log(p / bare.curve()[y]) / Math.log(2) : 0;
+    }
+    assertThat(marked.mark().bits()).isCloseTo(bits, within(1e-6));
+    assertThat(marked.mark().medianShift()).isEqualTo(marked.median() - bare.median());
   }
 
   @Test

@@ -90,12 +90,8 @@ final class Hypotheses {
 
   private double[] atMost(MarkEvidence marks) {
     Seconds seconds = marks.seconds();
-    double[] out = new double[marks.logLikelihood().length];
-    for (int v = 0; v < out.length; v++) {
-      out[v] =
-          Math.exp(seconds == null ? marks.logLikelihood()[v] - shift : seconds.rest()[v] - shift);
-    }
-    return out;
+    double[] log = seconds == null ? marks.logLikelihood() : seconds.rest();
+    return Arrays.stream(log).map(l -> Math.exp(l - shift)).toArray();
   }
 
   /** The same knife with other marks: what is on file of hands says what it said. */
@@ -261,11 +257,8 @@ final class Hypotheses {
   private void meet(int m, Hand hand, HandRecord record) {
     Maker house = desk.shelf.makers().get(m);
     Group group = groupFor(hand.numbersOf(house), house, hand, record);
-    for (MarkUse use : desk.uses.get(m)) {
-      for (int near : use.near()) {
-        group.meet(near);
-      }
-    }
+    group.meet(0);
+    group.meet(1);
   }
 
   /** Makers whose own marks the small blades may well bear. */
