@@ -44,6 +44,9 @@ final class HandReader {
   /** By maker itself: makers are large, and there is one of each. */
   private final IdentityHashMap<Maker, Set<String>> spoken = new IdentityHashMap<>();
 
+  private final IdentityHashMap<Maker, Map<String, List<Fitting>>> fittings =
+      new IdentityHashMap<>();
+
   private final IdentityHashMap<Maker, Map<String, List<Told>>> ofModels = new IdentityHashMap<>();
 
   /** What is told of a model. */
@@ -70,6 +73,9 @@ final class HandReader {
       }
       nearChange.put(maker, near);
       spoken.put(maker, spokenOf(maker));
+      fittings.put(
+          maker,
+          maker.history().allFittings().stream().collect(Collectors.groupingBy(Fitting::feature)));
       Map<String, List<Told>> told = new HashMap<>();
       for (History.Model model : maker.history().models()) {
         for (ModelTell tell : model.tells()) {
@@ -127,14 +133,21 @@ final class HandReader {
 
   // The most that all hands together would gain by a trait in any year.
   private double top(String trait, List<Map<String, double[]>> said, double[] shares) {
-    double top = 1;
-    for (int y = 0; y < axis.size(); y++) {
-      double together = 0;
-      for (int h = 0; h < shares.length; h++) {
-        double[] row = said.get(h).get(trait);
-        together += shares[h] * (row == null ? 1 : row[y]);
+    double[] together = new double[axis.size()];
+    double silent = 0;
+    for (int h = 0; h < shares.length; h++) {
+      double[] row = said.get(h).get(trait);
+      if (row == null) {
+        silent += shares[h];
+      } else {
+        for (int y = 0; y < row.length; y++) {
+          together[y] += shares[h] * row[y];
+        }
       }
-      top = Math.max(top, together);
+    }
+    double top = 1;
+    for (double gained : together) {
+      top = Math.max(top, silent + gained);
     }
     return top;
   }
@@ -228,8 +241,7 @@ final class HandReader {
 
   private double[] fitted(
       Maker maker, String trait, String answer, Sureness sureness, Shown shown) {
-    List<Fitting> all =
-        maker.history().allFittings().stream().filter(f -> f.feature().equals(trait)).toList();
+    List<Fitting> all = fittings.get(maker).getOrDefault(trait, List.of());
     double[] row = new double[axis.size()];
     Arrays.fill(row, 1);
     if (all.isEmpty()) {
@@ -239,25 +251,34 @@ final class HandReader {
     List<Fitting> its = all.stream().filter(f -> f.value().equals(answer)).toList();
     double trust = (its.isEmpty() ? all : its).stream().mapToDouble(Fitting::trust).max().orElse(1);
     double any = Math.max(rare, atLarge.rate(trait, answer, shown.first()));
+    List<Offered> offered = its.isEmpty() ? offered(maker, trait, answer) : List.of();
     for (int y = 0; y < row.length; y++) {
       int year = axis.year(y);
-      double said =
-          its.isEmpty() ? strange(maker, trait, answer, year) : inEra(all, its, year, any);
+      double said = its.isEmpty() ? strange(maker, offered, year) : inEra(all, its, year, any);
       row[y] = q * (trust * said + 1 - trust) + 1 - q;
     }
     return row;
   }
 
+  /** A model that could be had with what was found. */
+  private record Offered(History.Model model, History.Option option) {
+    boolean in(int year) {
+      return option.in(year) && year >= model.from() && year <= model.to();
+    }
+  }
+
+  private static List<Offered> offered(Maker maker, String trait, String answer) {
+    return maker.history().models().stream()
+        .flatMap(m -> m.options().stream().map(o -> new Offered(m, o)))
+        .filter(o -> o.option().feature().equals(trait) && o.option().value().equals(answer))
+        .toList();
+  }
+
   // What a model could be had with is no sign of another hand.
-  private double strange(Maker maker, String trait, String answer, int year) {
+  private double strange(Maker maker, List<Offered> all, int year) {
     double offered = 0;
-    for (History.Model model : maker.history().models()) {
-      for (History.Option o : model.options()) {
-        boolean isIt = o.feature().equals(trait) && o.value().equals(answer) && o.in(year);
-        if (isIt && year >= model.from() && year <= model.to()) {
-          offered = Math.max(offered, model.trust());
-        }
-      }
+    for (Offered o : all) {
+      offered = o.in(year) ? Math.max(offered, o.model().trust()) : offered;
     }
     return offered + (1 - offered) * strange(maker, year);
   }

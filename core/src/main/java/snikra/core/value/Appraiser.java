@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.hipparchus.distribution.continuous.TDistribution;
 import org.jspecify.annotations.Nullable;
@@ -539,14 +540,16 @@ public final class Appraiser {
 
   private List<Step> steps(ComparableSale sale, Sold sold, MarketLikeness likeness, Traits knife) {
     Parts alike = likeness.parts(knife, sold.traits());
-    return List.of(
-        new Step("prices since", inflation(sale), 1),
-        new Step("asked, not paid", paid(sale), 1),
-        new Step("grade and box", Math.exp(knife.worth() - sold.traits().worth()), 1),
-        new Step("maker", 1, alike.maker()),
-        new Step("pattern", 1, alike.pattern()),
-        new Step("handle", 1, alike.handle()),
-        new Step("years", 1, alike.years()));
+    return Stream.of(
+            new Step("prices since", inflation(sale), 1),
+            new Step("asked, not paid", paid(sale), 1),
+            new Step("grade and box", Math.exp(knife.worth() - sold.traits().worth()), 1),
+            new Step("maker", 1, alike.maker()),
+            new Step("pattern", 1, alike.pattern()),
+            new Step("handle", 1, alike.handle()),
+            new Step("years", 1, alike.years()))
+        .filter(Step::saysAnything)
+        .toList();
   }
 
   // Two figures say all that is known of it; three from a thousand on, where they are read as such.

@@ -79,12 +79,16 @@ public record ValueVerdict(
   }
 
   /**
-   * A step from the price of a sale to this knife.
+   * A step from the price of a sale to this knife. What changes nothing is no step.
    *
    * @param times what the price is multiplied with; 1 where it is only a matter of likeness
    * @param likeness from 0 to 1, the same; 1 where it is only a matter of price
    */
-  public record Step(String what, double times, double likeness) {}
+  public record Step(String what, double times, double likeness) {
+    boolean saysAnything() {
+      return times != 1 || likeness != 1;
+    }
+  }
 
   /**
    * One sale with what was made of it.

@@ -1,5 +1,6 @@
 package snikra.server.http;
 
+import java.math.BigDecimal;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.databind.SerializationContext;
 import tools.jackson.databind.ValueSerializer;
@@ -17,6 +18,7 @@ public abstract class ToldCurve {
 
   /** Writes each number to a ten-millionth. */
   static final class Rounded extends ValueSerializer<double[]> {
+    private static final int FIGURES = 7;
     private static final double TEN_MILLIONTHS = 1e7;
 
     @Override
@@ -27,7 +29,8 @@ public abstract class ToldCurve {
         if (told == 0) {
           out.writeNumber(0);
         } else {
-          out.writeNumber(told / TEN_MILLIONTHS);
+          // As a double it would be looked for which figures tell it apart from all others.
+          out.writeNumber(BigDecimal.valueOf(told, FIGURES));
         }
       }
       out.writeEndArray();
