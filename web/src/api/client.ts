@@ -237,6 +237,13 @@ export const api = {
         ...asItIs(file),
       }),
     ),
+  saleRooms: () => answered(client.GET("/api/sales/rooms")),
+  askSaleRoom: (room: string, currency: string, columns: string[], keep: boolean) =>
+    answered(
+      client.POST("/api/sales/rooms/{room}", {
+        params: { path: { room }, query: { currency, columns, keep } },
+      }),
+    ),
   removeTable: (batch: string) =>
     answered(client.DELETE("/api/sales/table/{batch}", { params: { path: { batch } } })),
   restoreTable: (batch: string) =>

@@ -465,6 +465,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sales/rooms/{room}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Asks a sale room what it sold of late, and takes it in or only looks at it.
+         * @description A sale that was taken out of the book by itself is not new to it.
+         */
+        post: operations["ask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sales/check": {
         parameters: {
             query?: never;
@@ -1177,6 +1197,23 @@ export interface paths {
         };
         /** As a table. */
         get: operations["table_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sales/rooms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sale rooms that can be asked what they sold. */
+        get: operations["rooms"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4013,6 +4050,11 @@ export interface components {
             id: "mark-side" | "pile-side" | "tang" | "shield" | "back" | "box" | "other";
             label: string;
         };
+        Room: {
+            id: string;
+            label: string;
+            standIn: boolean;
+        };
         RoundTold: {
             id: string;
             player: string;
@@ -4034,6 +4076,7 @@ export interface components {
             sale?: components["schemas"]["Sale"];
             problems: components["schemas"]["Problem"][];
             leftover: string[];
+            unsold: boolean;
         };
         RowTold: {
             /** Format: int32 */
@@ -4654,6 +4697,8 @@ export interface components {
             known: number;
             /** Format: int32 */
             refused: number;
+            /** Format: int32 */
+            unsold: number;
             /** Format: int32 */
             leftover: number;
             batch?: string;
@@ -6420,6 +6465,44 @@ export interface operations {
             };
         };
     };
+    ask: {
+        parameters: {
+            query: {
+                /** @description of amounts that do not say */
+                currency: string;
+                /** @description what each field of its lines is, where the collector said so */
+                columns?: string[];
+                /** @description whether it is taken in */
+                keep?: boolean;
+            };
+            header?: never;
+            path: {
+                room: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TableTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     check: {
         parameters: {
             query?: never;
@@ -7965,6 +8048,35 @@ export interface operations {
                 };
                 content: {
                     "text/csv": string;
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    rooms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Room"][];
                 };
             };
             /** @description It cannot be done: what was given and what is accepted, by field. */

@@ -61,6 +61,7 @@ export type CareDone = Schemas["CareDone"];
 export type SchoolVerdict = Schemas["SchoolVerdict"];
 export type Grade = Schemas["GradeVerdict"];
 export type Sale = Schemas["Sale"];
+export type SaleRoom = Schemas["Room"];
 export type KeptSale = Schemas["KeptSale"];
 export type TableTold = Schemas["TableTold"];
 export type LedgerEntry = Schemas["LedgerEntry"];

@@ -24,7 +24,7 @@ export function ColumnChooser({
             // biome-ignore lint/suspicious/noArrayIndexKey: a column is known by its place
             <tr key={i} className="border-t border-rule">
               <th className="min-w-16 py-1 pr-4 font-normal break-words">{c.title}</th>
-              <td className="pr-4">
+              <td className="min-w-32 pr-4">
                 <Select
                   aria-label={`What ${c.title} is`}
                   value={c.field}
@@ -35,7 +35,7 @@ export function ColumnChooser({
                   }
                 />
               </td>
-              <td className="max-w-[16rem] truncate text-ink2">{c.sample}</td>
+              <td className="max-w-[16rem] truncate text-ink2 max-sm:max-w-[7rem]">{c.sample}</td>
             </tr>
           ))}
         </tbody>

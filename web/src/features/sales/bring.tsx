@@ -1,7 +1,7 @@
-import { useMutation } from "@tanstack/react-query";
+import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../../api/client";
-import type { TableTold } from "../../api/types";
+import type { SaleRoom, TableTold } from "../../api/types";
 import { money } from "../../format";
 import { ColumnChooser } from "../../ui/column-chooser";
 import { Dialog } from "../../ui/dialog";
@@ -10,7 +10,15 @@ import { TableSource } from "../../ui/table-source";
 
 const SHOWN = 40;
 
-/** A table of any shape, looked at before it is taken in. */
+/** Where sales come from: a table of the collector's, or a sale room that is asked. */
+type From = { file: File } | { room: SaleRoom };
+
+const read = (from: From, currency: string, columns: string[], keep: boolean) =>
+  "file" in from
+    ? api.salesTable(from.file, currency, columns, keep)
+    : api.askSaleRoom(from.room.id, currency, columns, keep);
+
+/** Sales of a table of any shape or of a sale room, looked at before they are added. */
 export function BringTable({
   currency: usual,
   onClose,
@@ -20,43 +28,44 @@ export function BringTable({
   onClose: () => void;
   onBrought: (batch: string, many: number) => void;
 }) {
-  const [file, setFile] = useState<File>();
+  const [from, setFrom] = useState<From>();
   const [currency, setCurrency] = useState(usual);
   const look = useMutation({
-    mutationFn: (asked: { file: File; currency: string; columns: string[] }) =>
-      api.salesTable(asked.file, asked.currency, asked.columns, false),
+    mutationFn: (asked: { from: From; currency: string; columns: string[] }) =>
+      read(asked.from, asked.currency, asked.columns, false),
   });
   const keep = useMutation({
-    mutationFn: (told: TableTold) => api.salesTable(file as File, currency, columnsOf(told), true),
+    mutationFn: (told: TableTold) => read(from as From, currency, columnsOf(told), true),
     onSuccess: (told) => {
       if (told.batch) onBrought(told.batch, told.good - told.known);
       onClose();
     },
   });
   const told = look.data;
-  const again = (next: { file?: File; currency?: string; columns?: string[] }) => {
-    const table = next.file ?? file;
-    if (!table) return;
-    setFile(table);
+  const again = (next: { from?: From; currency?: string; columns?: string[] }) => {
+    const source = next.from ?? from;
+    if (!source) return;
+    setFrom(source);
     look.mutate({
-      file: table,
+      from: source,
       currency: next.currency ?? currency,
-      columns: next.columns ?? (next.file || !told ? [] : columnsOf(told)),
+      columns: next.columns ?? (next.from || !told ? [] : columnsOf(told)),
     });
   };
   return (
-    <Dialog open onClose={onClose} title="Bring a table">
+    <Dialog open onClose={onClose} title="Add a list of sales">
       <TableSource
-        label="Table to bring"
+        label="List of sales"
         currency={currency}
         onCurrency={(to) => {
           setCurrency(to);
           if (told) again({ currency: to });
         }}
-        onFile={(chosen) => again({ file: chosen })}
+        onFile={(chosen) => again({ from: { file: chosen } })}
       />
+      <Rooms onAsk={(room) => again({ from: { room } })} />
       <p role="status" className="voice text-ink2">
-        {look.isPending ? "Reading the table." : ""}
+        {look.isPending ? (from && "room" in from ? "Asking." : "Reading the table.") : ""}
       </p>
       {(look.error ?? keep.error) && (
         <p role="alert" className="mt-2 text-lead">
@@ -65,7 +74,7 @@ export function BringTable({
       )}
       {told && (
         <>
-          <Report told={told} />
+          <Report told={told} from={from} />
           <ColumnChooser
             columns={told.read.columns}
             fields={told.fields}
@@ -79,10 +88,10 @@ export function BringTable({
               disabled={told.good === told.known || keep.isPending}
               onClick={() => keep.mutate(told)}
             >
-              Take in {told.good - told.known} {told.good - told.known === 1 ? "sale" : "sales"}
+              Add {told.good - told.known} {told.good - told.known === 1 ? "sale" : "sales"}
             </button>
             <button type="button" className="press" onClick={onClose}>
-              Let it be
+              Cancel
             </button>
           </div>
         </>
@@ -91,20 +100,45 @@ export function BringTable({
   );
 }
 
+/** The sale rooms that tell what they sold of late; none is no matter. */
+function Rooms({ onAsk }: { onAsk: (room: SaleRoom) => void }) {
+  const rooms = useQuery({ queryKey: ["sale-rooms"], queryFn: () => api.saleRooms() });
+  if (!rooms.data?.length) return null;
+  return (
+    <p className="mt-2 flex flex-wrap items-baseline gap-x-3 gap-y-1">
+      <span className="text-ink2">or ask what was sold of late:</span>
+      {rooms.data.map((room) => (
+        <button key={room.id} type="button" className="press" onClick={() => onAsk(room)}>
+          {room.label}
+        </button>
+      ))}
+    </p>
+  );
+}
+
 const columnsOf = (told: TableTold) => told.read.columns.map((c) => c.field);
 
-function Report({ told }: { told: TableTold }) {
+function Report({ told, from }: { told: TableTold; from?: From }) {
+  const room = from && "room" in from ? from.room : undefined;
   return (
     <p className="mt-3" data-testid="report">
-      {readAs(told.rows, told.read)}. {told.good} can be taken in
-      {told.known > 0 && `, ${told.known} of them are in the book already`}
+      {room?.standIn && <strong className="block font-normal text-lead">{STAND_IN}</strong>}
+      {room ? `${room.label} tells of ${lots(told.rows)} of the last month` : readAs(told.rows, told.read)}.{" "}
+      {told.good} can be added
+      {told.known > 0 &&
+        `, ${told.known} of them ${room ? "are in the book already or were removed from it" : "are in the book already"}`}
+      {told.unsold > 0 && `; ${told.unsold} ${told.unsold === 1 ? "was" : "were"} not sold`}
       {told.refused > 0 && `; ${told.refused} cannot`}
       {told.leftover > 0 && `. In ${told.leftover} something is not known and stays in the note`}.
     </p>
   );
 }
 
-/** What stands in the way, row by row; then the first that can be taken in. */
+const STAND_IN = "This room is a stand-in: what it tells is made up.";
+
+const lots = (n: number) => `${n.toLocaleString()} ${n === 1 ? "lot" : "lots"}`;
+
+/** What stands in the way, row by row; then the first that can be added. */
 function Rows({ told }: { told: TableTold }) {
   return (
     <ul className="mt-3 max-h-[16rem] overflow-auto border-t border-ink" aria-label="Rows">
@@ -116,6 +150,7 @@ function Rows({ told }: { told: TableTold }) {
               {p.field}, {p.given}: {p.accepted}.{" "}
             </span>
           ))}
+          {r.unsold && <span className="text-ink2">not sold</span>}
           {r.sale && (
             <>
               {r.sale.knife.described}, {money(r.sale.knife.price, r.sale.knife.currency)}

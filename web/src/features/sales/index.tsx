@@ -60,7 +60,7 @@ export function SalesPage({ book }: { book: Book }) {
             Add a sale
           </button>
           <button type="button" className="press" onClick={() => setBringing(true)}>
-            Bring a table
+            Add a list of sales
           </button>
           {sales.data.length > 0 && (
             <a className="press inline-flex items-center" href="/api/sales/table" download>
@@ -72,8 +72,8 @@ export function SalesPage({ book }: { book: Book }) {
       {sales.data.length === 0 ? (
         <p className="voice mt-3 max-w-[44rem] text-ink3">
           Nothing yet. Enter what like knives brought once, here, and each knife finds the sales that are most
-          like it. A list you have in a spreadsheet can be brought as it is: columns are found by their
-          headings and by what stands in them.
+          like it. A list you have in a spreadsheet can be added as it is: columns are found by their headings
+          and by what stands in them. So can what a sale room reports.
         </p>
       ) : (
         <>
@@ -111,7 +111,7 @@ export function SalesPage({ book }: { book: Book }) {
           onClose={() => setOpen(undefined)}
           onKept={changed}
           onRemove={(s) =>
-            attempt(api.removeSale(s.id), `${s.sale.knife.described} was taken out.`, () =>
+            attempt(api.removeSale(s.id), `${s.sale.knife.described} was removed.`, () =>
               api.restoreSale(s.id),
             )
           }
@@ -122,7 +122,7 @@ export function SalesPage({ book }: { book: Book }) {
           currency={usualCurrency(sales.data.at(-1)?.sale.knife.currency)}
           onClose={() => setBringing(false)}
           onBrought={(batch, many) =>
-            attempt(Promise.resolve(), `${count(many)} taken in.`, () => api.removeTable(batch))
+            attempt(Promise.resolve(), `${count(many)} added.`, () => api.removeTable(batch))
           }
         />
       )}

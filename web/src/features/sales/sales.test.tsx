@@ -4,7 +4,7 @@ import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-li
 import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { api, Refused } from "../../api/client";
-import type { Book, KeptSale, Sale, TableTold } from "../../api/types";
+import type { Book, KeptSale, Sale, SaleRoom, TableTold } from "../../api/types";
 import { PreferencesProvider } from "../../preferences";
 import { perCent } from "../../ui/figure-field";
 import { ToastProvider } from "../../ui/toasts";
@@ -29,9 +29,11 @@ const sale = (
 });
 
 let kept: KeptSale[];
+let rooms: SaleRoom[];
 
 function show() {
   vi.spyOn(api, "sales").mockImplementation(async () => kept);
+  vi.spyOn(api, "saleRooms").mockImplementation(async () => rooms);
   render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
       <PreferencesProvider>
@@ -46,6 +48,7 @@ function show() {
 }
 
 beforeEach(() => {
+  rooms = [];
   kept = [
     sale("a", "A jack", { maker: "thrale", pattern: "jack", grade: "good", sold: "2024-05" }),
     sale("b", "A pen knife", { asked: true }, { premium: 20, source: "Autumn list" }),
@@ -162,9 +165,16 @@ const TOLD: TableTold = {
       {
         line: 3,
         problems: [{ field: "Price", given: "free", accepted: "must be one amount" }],
+        unsold: false,
         leftover: [],
       },
-      { line: 2, problems: [], leftover: ["Maker: Nobody"], sale: sale("x", "A trapper").sale },
+      {
+        line: 2,
+        problems: [],
+        leftover: ["Maker: Nobody"],
+        unsold: false,
+        sale: sale("x", "A trapper").sale,
+      },
     ],
   },
   fields: [
@@ -176,6 +186,7 @@ const TOLD: TableTold = {
   good: 1,
   known: 0,
   refused: 1,
+  unsold: 0,
   leftover: 1,
 };
 
@@ -185,22 +196,46 @@ test("a table is looked at, its columns told otherwise, taken in, and out again 
     .spyOn(api, "salesTable")
     .mockImplementation(async (_file, _currency, _columns, keep) => (keep ? { ...TOLD, batch: "t1" } : TOLD));
   const out = vi.spyOn(api, "removeTable").mockResolvedValue(undefined as never);
-  fireEvent.click(await screen.findByText("Bring a table"));
+  fireEvent.click(await screen.findByText("Add a list of sales"));
   const sheet = within(screen.getByRole("dialog"));
-  fireEvent.change(sheet.getByLabelText("Table to bring"), {
+  fireEvent.change(sheet.getByLabelText("List of sales"), {
     target: { files: [new File(["Item,Cost\nA jack,45"], "list.csv")] },
   });
   expect((await sheet.findByTestId("report")).textContent).toBe(
-    "2 rows, parted by comma, read as UTF-8. 1 can be taken in; 1 cannot. In 1 something is not known and stays in the note.",
+    "2 rows, parted by comma, read as UTF-8. 1 can be added; 1 cannot. In 1 something is not known and stays in the note.",
   );
   sheet.getByText(/Price, free: must be one amount/);
   sheet.getByText(/Maker: Nobody/);
   fireEvent.change(sheet.getByLabelText("What Cost is"), { target: { value: "price" } });
   await waitFor(() => expect(read.mock.calls.at(-1)?.[2]).toEqual(["described", "price"]));
-  fireEvent.click(await sheet.findByText("Take in 1 sale"));
+  fireEvent.click(await sheet.findByText("Add 1 sale"));
   await waitFor(() => expect(read.mock.calls.at(-1)?.[3]).toBe(true));
   fireEvent.click(await screen.findByText("Undo"));
   await waitFor(() => expect(out).toHaveBeenCalledWith("t1"));
+});
+
+test("a sale room is asked, and what is made up is said to be", async () => {
+  rooms = [
+    { id: "quist", label: "Quist rooms", standIn: false },
+    { id: "made-up", label: "Overwater", standIn: true },
+  ];
+  show();
+  const ask = vi
+    .spyOn(api, "askSaleRoom")
+    .mockImplementation(async (_room, _currency, _columns, keep) =>
+      keep ? { ...TOLD, batch: "t2" } : { ...TOLD, good: 3, known: 2, unsold: 4 },
+    );
+  fireEvent.click(await screen.findByText("Add a list of sales"));
+  const sheet = within(screen.getByRole("dialog"));
+  fireEvent.click(await sheet.findByText("Quist rooms"));
+  expect((await sheet.findByTestId("report")).textContent).toBe(
+    "Quist rooms tells of 2 lots of the last month. 3 can be added, 2 of them are in the book already or were removed from it; 4 were not sold; 1 cannot. In 1 something is not known and stays in the note.",
+  );
+  fireEvent.click(sheet.getByText("Overwater"));
+  await sheet.findByText("This room is a stand-in: what it tells is made up.");
+  fireEvent.click(sheet.getByText("Add 1 sale"));
+  await waitFor(() => expect(ask.mock.calls.at(-1)).toEqual(["made-up", "GBP", ["described", "note"], true]));
+  await screen.findByText("1 sale added.");
 });
 
 test("how far to trust them is worked out when asked, from four sales on", async () => {

@@ -183,8 +183,8 @@ class AccessIT {
     page.getByText("Add a sale").click();
     check(page, "a sale");
     page.keyboard().press("Escape");
-    page.getByText("Bring a table").click();
-    check(page, "a table to bring");
+    page.getByText("Add a list of sales").click();
+    check(page, "a list of sales");
     page.keyboard().press("Escape");
     page.navigate(app.url("/ledger"));
     assertThat(page.getByText("What came, and what is left of it")).isVisible();

@@ -76,14 +76,14 @@ class SalesIT {
         table, "Item;Preis;When\nTrapper;60;2023\nCanoe;dear;2023\nBarlow;45;4/5/2024\n");
     Page page = chromium.page(390, 844);
     page.navigate(app.url("/sales"));
-    page.getByText("Bring a table").click();
+    page.getByText("Add a list of sales").click();
     Locator sheet = page.getByRole(AriaRole.DIALOG);
     sheet.locator("input[type=file]").setInputFiles(table);
-    assertThat(sheet.getByTestId("report")).containsText("1 can be taken in; 2 cannot");
+    assertThat(sheet.getByTestId("report")).containsText("1 can be added; 2 cannot");
     assertThat(rows(sheet)).containsText("2024-04-05 or 2024-05-04");
     sheet.getByLabel("What When is").selectOption("note");
-    assertThat(sheet.getByTestId("report")).containsText("2 can be taken in; 1 cannot");
-    sheet.getByText("Take in 2 sales").click();
+    assertThat(sheet.getByTestId("report")).containsText("2 can be added; 1 cannot");
+    sheet.getByText("Add 2 sales").click();
     assertThat(sheet).isHidden();
     assertThat(page.getByLabel("Sales, the latest first")).containsText("Trapper");
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo")).click();

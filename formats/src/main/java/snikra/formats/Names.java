@@ -26,6 +26,7 @@ final class Names {
   private final Map<String, String> handles = new HashMap<>();
   private final Map<String, String> boxes = new HashMap<>();
   private final Map<String, String> asked = new HashMap<>();
+  private final Map<String, String> prices = new HashMap<>();
   private final Map<String, String> countries = new HashMap<>();
   private final Map<String, String> techniques = new HashMap<>();
   private final Map<String, String> layouts = new HashMap<>();
@@ -70,6 +71,7 @@ final class Names {
             "handle", handles,
             "box", boxes,
             "asked", asked,
+            "price", prices,
             "country", countries,
             "technique", techniques,
             "layout", layouts);
@@ -126,6 +128,11 @@ final class Names {
 
   Optional<Boolean> asked(String written) {
     return find(asked, written).map("asked"::equals);
+  }
+
+  /** Whether this in the place of a price says that there is none. */
+  boolean isUnsold(String written) {
+    return find(prices, written).isPresent();
   }
 
   private static Optional<String> find(Map<String, String> names, String written) {

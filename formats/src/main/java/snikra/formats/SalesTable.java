@@ -43,9 +43,14 @@ public final class SalesTable {
    * @param sale null where it cannot be one
    * @param problems why not, by column
    * @param leftover what was not understood, kept in the note
+   * @param unsold whether it was offered and nobody bought it, which is no fault of the row
    */
   public record RowRead(
-      int line, @Nullable Sale sale, List<Problem> problems, List<String> leftover) {}
+      int line,
+      @Nullable Sale sale,
+      List<Problem> problems,
+      List<String> leftover,
+      boolean unsold) {}
 
   private final Names names;
   private final String currency;
@@ -120,6 +125,10 @@ public final class SalesTable {
 
   private RowRead row(Table.Row row, List<ColumnRead> columns) {
     Cells cells = new Cells(row, columns, COLUMNS.sales());
+    String written = cells.text("price");
+    if (written != null && names.isUnsold(written)) {
+      return new RowRead(row.line(), null, List.of(), List.of(), true);
+    }
     Amount price = cells.read("price", Amount::parse);
     String code = cells.read("currency", Cells::code);
     if (price == null && cells.problems().isEmpty()) {
@@ -141,7 +150,7 @@ public final class SalesTable {
     String source = cells.text("source");
     String note = cells.note(LONGEST_NOTE);
     if (!cells.problems().isEmpty()) {
-      return new RowRead(row.line(), null, cells.problems(), cells.leftover());
+      return new RowRead(row.line(), null, cells.problems(), cells.leftover(), false);
     }
     String in = price.currency() != null ? price.currency() : code != null ? code : currency;
     ComparableSale knife =
@@ -161,7 +170,8 @@ public final class SalesTable {
         row.line(),
         new Sale(knife, premium, source == null ? null : Cells.shortened(source, LONGEST), note),
         List.of(),
-        cells.leftover());
+        cells.leftover(),
+        false);
   }
 
   private static BigDecimal percent(String written) {

@@ -34,6 +34,15 @@ class SalesTableTest {
   }
 
   @Test
+  void aLotThatWasPassedIsNoSaleAndNoMistake() {
+    SalesRead read = read("Item;Sold for\nJack;Passed\nPen;bought in\nCanoe;dear\nBarlow;45\n");
+    assertThat(read.rows()).extracting(RowRead::unsold).containsExactly(true, true, false, false);
+    assertThat(read.rows().get(0).sale()).isNull();
+    assertThat(read.rows().get(0).problems()).isEmpty();
+    assertThat(read.rows().get(2).problems()).hasSize(1);
+  }
+
+  @Test
   void commasQuotesAndEverythingKnown() {
     Sale sale =
         only(

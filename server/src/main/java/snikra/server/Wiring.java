@@ -73,6 +73,7 @@ import snikra.server.reference.ReferenceDesk;
 import snikra.server.reference.Verdicts;
 import snikra.server.sales.DemoSales;
 import snikra.server.sales.SaleRepository;
+import snikra.server.sales.SaleRooms;
 import snikra.server.sales.SalesBook;
 import snikra.server.schedules.SchedulePaper;
 import snikra.server.schedules.ScheduleRepository;
@@ -117,6 +118,13 @@ class Wiring {
   SalesBook salesBook(
       SaleRepository sales, ReferenceDesk desk, PlatformTransactionManager transactions) {
     return new SalesBook(sales, transactions, desk::sellBy, Clock.systemUTC());
+  }
+
+  @Bean
+  SaleRooms saleRooms(ReferenceDesk desk, Environment environment, Path dataFolder) {
+    boolean demo = environment.getProperty("snikra.demo", Boolean.class, false);
+    return SaleRooms.of(
+        dataFolder, demo, () -> desk.examiner().shelf(), Clock.system(ZoneId.systemDefault()));
   }
 
   @Bean

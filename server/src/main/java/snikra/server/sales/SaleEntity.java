@@ -47,6 +47,10 @@ class SaleEntity {
     sale = changed;
   }
 
+  @Nullable String batch() {
+    return batch;
+  }
+
   boolean isRemoved() {
     return removedAt != null;
   }

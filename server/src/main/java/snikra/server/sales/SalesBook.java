@@ -5,8 +5,10 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -51,6 +53,23 @@ public class SalesBook {
   /** All sales, in the order they came. */
   public List<KeptSale> all() {
     return sales;
+  }
+
+  /**
+   * What was taken out by itself and not with all of its table: whoever did so does not want it,
+   * where a whole table that was taken out may be brought again.
+   */
+  public Set<Sale.Told> letGo() {
+    List<SaleEntity> rows = kept.findAll();
+    Set<String> open =
+        rows.stream()
+            .filter(r -> !r.isRemoved() && r.batch() != null)
+            .map(SaleEntity::batch)
+            .collect(Collectors.toSet());
+    return rows.stream()
+        .filter(r -> r.isRemoved() && (r.batch() == null || open.contains(r.batch())))
+        .map(r -> SaleFormat.readKept(r.sale()).told())
+        .collect(Collectors.toSet());
   }
 
   /** Reads the book anew: it was changed from outside, as when a copy is brought back. */

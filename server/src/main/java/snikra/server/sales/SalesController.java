@@ -13,8 +13,10 @@ import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -28,6 +30,7 @@ import snikra.core.examination.Examiner;
 import snikra.core.value.KeptSale;
 import snikra.core.value.MarketCheck;
 import snikra.core.value.Sale;
+import snikra.core.value.SaleRoom;
 import snikra.formats.SaleFormat;
 import snikra.formats.SalesTable;
 import snikra.formats.SalesTable.RowRead;
@@ -44,10 +47,12 @@ class SalesController {
   private static final int MOST_TOLD = 200;
 
   private final SalesBook book;
+  private final SaleRooms rooms;
   private final Supplier<Examiner> desk;
 
-  SalesController(SalesBook book, Supplier<Examiner> desk) {
+  SalesController(SalesBook book, SaleRooms rooms, Supplier<Examiner> desk) {
     this.book = book;
+    this.rooms = rooms;
     this.desk = desk;
   }
 
@@ -59,6 +64,7 @@ class SalesController {
    * @param good how many are sales
    * @param known how many of those are in the book already, and are not taken in again
    * @param refused how many cannot be taken in
+   * @param unsold how many were offered and not sold
    * @param leftover how many have something that was not understood and is kept in the note
    * @param batch by which what was taken in can be taken out again; null where it was only looked
    *     at
@@ -70,6 +76,7 @@ class SalesController {
       int good,
       int known,
       int refused,
+      int unsold,
       int leftover,
       @Nullable String batch) {}
 
@@ -134,10 +141,20 @@ class SalesController {
       @RequestParam(required = false) @Nullable List<String> columns,
       @RequestParam(defaultValue = "false") boolean keep,
       @RequestBody(required = false) byte @Nullable [] body) {
+    return tell(name, body == null ? new byte[0] : body, currency, columns, keep, Set.of());
+  }
+
+  private TableTold tell(
+      String name,
+      byte[] table,
+      String currency,
+      @Nullable List<String> columns,
+      boolean keep,
+      Set<Sale.Told> letGo) {
     SalesRead read =
         new SalesTable(desk.get().shelf(), currency)
-            .read(name, body == null ? new byte[0] : body, columns == null ? List.of() : columns);
-    Set<Sale.Told> known = new HashSet<>();
+            .read(name, table, columns == null ? List.of() : columns);
+    Set<Sale.Told> known = new HashSet<>(letGo);
     book.all().forEach(kept -> known.add(kept.sale().told()));
     List<Sale> good = read.rows().stream().map(RowRead::sale).filter(Objects::nonNull).toList();
     List<Sale> anew = good.stream().filter(sale -> known.add(sale.told())).toList();
@@ -148,7 +165,8 @@ class SalesController {
         read.rows().size(),
         good.size(),
         good.size() - anew.size(),
-        read.rows().size() - good.size(),
+        (int) read.rows().stream().filter(r -> !r.problems().isEmpty()).count(),
+        (int) read.rows().stream().filter(RowRead::unsold).count(),
         (int) read.rows().stream().filter(r -> !r.leftover().isEmpty()).count(),
         batch);
   }
@@ -174,6 +192,42 @@ class SalesController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void restoreTable(@PathVariable String batch) {
     book.removeBatch(batch, false);
+  }
+
+  /**
+   * A sale room that can be asked.
+   *
+   * @param standIn whether what it tells is made up
+   */
+  record Room(String id, String label, boolean standIn) {}
+
+  /** The sale rooms that can be asked what they sold. */
+  @GetMapping("/rooms")
+  List<Room> rooms() {
+    return rooms.all().stream().map(r -> new Room(r.id(), r.label(), r.isStandIn())).toList();
+  }
+
+  /**
+   * Asks a sale room what it sold of late, and takes it in or only looks at it. A sale that was
+   * taken out of the book by itself is not new to it.
+   *
+   * @param currency of amounts that do not say
+   * @param columns what each field of its lines is, where the collector said so
+   * @param keep whether it is taken in
+   */
+  @PostMapping("/rooms/{room}")
+  TableTold ask(
+      @PathVariable String room,
+      @RequestParam String currency,
+      @RequestParam(required = false) @Nullable List<String> columns,
+      @RequestParam(defaultValue = "false") boolean keep) {
+    SaleRoom asked = rooms.find(room);
+    return tell(asked.label(), rooms.report(asked), currency, columns, keep, book.letGo());
+  }
+
+  @ExceptionHandler(SaleRoom.Silent.class)
+  ProblemDetail silent(SaleRoom.Silent e) {
+    return ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, e.getMessage());
   }
 
   /** The book as a table, to save. */
