@@ -4661,6 +4661,10 @@ export interface components {
             with: number[];
             text: string;
             ways: components["schemas"]["StoryReadingReconciling"][];
+            vaguely?: components["schemas"]["StoryReadingVaguely"];
+        };
+        StoryReadingVaguely: {
+            place?: string;
         };
         StoryRequest: {
             specimen: components["schemas"]["Specimen"];
@@ -9123,6 +9127,8 @@ export interface operations {
         parameters: {
             query?: {
                 q?: string;
+                /** @description whether of finds only the county or country is told */
+                vague?: boolean;
                 /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
                 in?: string[];
             };
@@ -9156,6 +9162,8 @@ export interface operations {
         parameters: {
             query?: {
                 q?: string;
+                /** @description whether of finds only the county or country is told, and not what is noted of them; a knife that cannot be read is then left out */
+                vague?: boolean;
                 /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
                 in?: string[];
             };

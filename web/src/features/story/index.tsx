@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect } from "react";
+import { useEffect, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { api } from "../../api/client";
 import type { Book, SavedKnife, StoryTold, Verdict } from "../../api/types";
@@ -52,6 +52,7 @@ function Sheet({ knife, verdict, story, book }: Of) {
   const { opinion } = verdict.dating;
   const bench = `/bench/${knife.id}?at=story`;
   const name = titleBy(school, verdict.pattern);
+  const [vague, setVague] = useState(false);
   useKeys({ escape: () => navigate(bench), p: () => window.print() });
   useEffect(() => {
     document.title = `Provenance of ${knife.specimen.title ?? name} \u2013 Snikra`;
@@ -86,7 +87,18 @@ function Sheet({ knife, verdict, story, book }: Of) {
           ))}
         </ul>
       )}
-      <Links knife={knife} story={story} book={book} />
+      {story.links.some((l) => l.vaguely) && (
+        <label className="no-print mt-3 flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4"
+            checked={vague}
+            onChange={(e) => setVague(e.target.checked)}
+          />
+          Keep vague where it was found, for others to read
+        </label>
+      )}
+      <Links knife={knife} story={story} book={book} vague={vague} />
       <FromLedger knife={knife.id} />
       <p className="mt-3 border-t border-rule pt-1 text-[0.78125rem]/4 text-ink2">
         What is told is given as it was told. How far a link is so is an opinion from what the knife shows and
@@ -96,14 +108,18 @@ function Sheet({ knife, verdict, story, book }: Of) {
   );
 }
 
-function Links({ knife, story, book }: Omit<Of, "verdict">) {
+function Links({ knife, story, book, vague }: Omit<Of, "verdict"> & { vague: boolean }) {
   if (knife.specimen.story.length === 0)
     return <p className="voice mt-3 text-ink3">Nothing is known yet of where it has been.</p>;
   const label = (choices: { id: string; label: string }[], id: string) =>
     choices.find((c) => c.id === id)?.label ?? id;
+  const told = knife.specimen.story.map((e, i) => {
+    const vaguely = vague && story.links[i]?.vaguely;
+    return vaguely ? { ...e, place: vaguely.place, note: undefined } : e;
+  });
   return (
     <ol aria-label="Links" className="mt-3 border-t border-ink">
-      {knife.specimen.story.map((e, i) => (
+      {told.map((e, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: an event is known by its place
         <li key={i} className="grid gap-x-6 border-b border-rule py-1 sm:grid-cols-2 print:grid-cols-2">
           <div className="min-w-0">

@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, render, screen, within } from "@testing-library/react";
+import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
 import { MemoryRouter, Route, Routes } from "react-router";
 import { afterEach, expect, test, vi } from "vitest";
 import { api } from "../../api/client";
@@ -172,4 +172,21 @@ test("what it cost and what came back is the ledger's", async () => {
   expect(linesOf(LEDGER, "k2")).toEqual([]);
   show(KNIFE, STORY);
   expect((await screen.findByLabelText("In the ledger")).textContent).toContain("Bought 2001-05-01");
+});
+
+test("where it was found is kept vague for others to read, as the server says", async () => {
+  const found = { kind: "found", source: "family", place: "Mill field, Overwater", note: "Third oak." };
+  const knife = { ...KNIFE, specimen: { ...KNIFE.specimen, story: [found] } } as unknown as SavedKnife;
+  show(knife, { ...STORY, links: [{ ...link("So it is told."), vaguely: { place: "Overwater" } }] });
+  const links = await screen.findByLabelText("Links");
+  expect(links.textContent).toContain("Mill field, Overwater");
+  fireEvent.click(screen.getByLabelText("Keep vague where it was found, for others to read"));
+  expect(links.textContent).toContain(", Overwater.");
+  expect(links.textContent).not.toMatch(/Mill field|Third oak/);
+});
+
+test("without a find nothing is offered to keep vague", async () => {
+  show(KNIFE, STORY);
+  await screen.findByLabelText("Links");
+  expect(screen.queryByRole("checkbox")).toBeNull();
 });

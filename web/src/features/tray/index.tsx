@@ -204,6 +204,8 @@ function Beside({ search, left, children }: { search: Search; left: number; chil
 
 /** What was found, to save: as a table to read, or as it is kept. */
 function SaveAs({ search }: { search: Search }) {
+  const [vague, setVague] = useState(true);
+  const asked = `${search.asked}${search.asked && "&"}vague=${vague}`;
   return (
     <PopUp name="Save as" align="end">
       <p className="text-ink2">
@@ -212,12 +214,26 @@ function SaveAs({ search }: { search: Search }) {
       <a className="mt-2 block min-h-6 underline" download href={`/api/knives/found.csv?${search.asked}`}>
         A table, for a spreadsheet
       </a>
-      <a className="block min-h-6 underline" download href={`/api/knives/found.json?${search.asked}`}>
+      <a className="block min-h-6 underline" download href={`/api/knives/found.json?${asked}`}>
         All that was seen, as JSON
       </a>
-      <a className="block min-h-6 underline" download href={`/api/knives/found.xml?${search.asked}`}>
+      <a className="block min-h-6 underline" download href={`/api/knives/found.xml?${asked}`}>
         Records for a museum, as LIDO
       </a>
+      <label className="flex items-start gap-2">
+        <input
+          type="checkbox"
+          className="mt-1 size-4"
+          checked={vague}
+          onChange={(e) => setVague(e.target.checked)}
+        />
+        <span>
+          In these two, keep vague where a knife was found
+          <span className="block text-[0.78125rem]/4 text-ink2">
+            Only the county or country goes out, what stands after the last comma.
+          </span>
+        </span>
+      </label>
       <Link className="block min-h-6 underline" to={`/catalogue?${search.asked}`}>
         A catalogue, to print
       </Link>

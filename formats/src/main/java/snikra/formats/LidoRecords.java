@@ -3,6 +3,7 @@ package snikra.formats;
 import java.io.StringWriter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javax.xml.stream.XMLOutputFactory;
@@ -10,13 +11,17 @@ import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
 import snikra.core.dating.Span;
 import snikra.core.examination.Examiner;
+import snikra.core.provenance.DateWords;
+import snikra.core.provenance.EdtfDate;
+import snikra.core.provenance.StoryEvent;
+import snikra.core.provenance.StoryEvent.Kind;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Specimen;
 
 /**
  * Writes knives as records for museums, in LIDO 1.1. What was seen stands as measurement, material
- * and inscription; who made it and when as an event with its doubt in words. What was paid, and who
- * had it, is not written.
+ * and inscription; who made it and when as an event with its doubt in words, and what befell it
+ * since as one event each. What was paid, and who had it, is not written.
  */
 public final class LidoRecords {
   private static final String LIDO = "http://www.lido-schema.org";
@@ -25,12 +30,24 @@ public final class LidoRecords {
   private static final String SOURCE = "Snikra";
   private static final double CENT = 100;
 
+  /** What befell a knife, by how museums name such events; what only tells of it is none. */
+  private static final Map<Kind, String> EVENTS =
+      Map.of(
+          Kind.HELD, "Provenance",
+          Kind.BOUGHT, "Acquisition",
+          Kind.GIVEN, "Acquisition",
+          Kind.INHERITED, "Acquisition",
+          Kind.FOUND, "Finding",
+          Kind.ENGRAVED, "Modification");
+
   private final XMLStreamWriter out;
   private final ReferenceShelf shelf;
+  private final boolean isVague;
 
-  private LidoRecords(XMLStreamWriter out, ReferenceShelf shelf) {
+  private LidoRecords(XMLStreamWriter out, ReferenceShelf shelf, boolean isVague) {
     this.out = out;
     this.shelf = shelf;
+    this.isVague = isVague;
   }
 
   /**
@@ -48,12 +65,16 @@ public final class LidoRecords {
     }
   }
 
-  /** All of them, one record each. */
-  public static String write(ReferenceShelf shelf, List<Kept> knives) {
+  /**
+   * All of them, one record each.
+   *
+   * @param isVague whether of a find only the county or country is told
+   */
+  public static String write(ReferenceShelf shelf, List<Kept> knives, boolean isVague) {
     StringWriter text = new StringWriter();
     try {
       XMLStreamWriter out = XMLOutputFactory.newFactory().createXMLStreamWriter(text);
-      new LidoRecords(out, shelf).all(knives);
+      new LidoRecords(out, shelf, isVague).all(knives);
       out.close();
     } catch (XMLStreamException e) {
       throw new IllegalStateException(e);
@@ -88,7 +109,7 @@ public final class LidoRecords {
         () -> {
           within("objectClassificationWrap", () -> classified(kept));
           within("objectIdentificationWrap", () -> identified(kept));
-          within("eventWrap", () -> within("eventSet", () -> within("event", () -> made(kept))));
+          within("eventWrap", () -> events(kept));
         });
     inEnglish(
         "administrativeMetadata",
@@ -174,6 +195,45 @@ public final class LidoRecords {
                   text("measurementUnit", "mm");
                   text("measurementValue", hundredths(knife.closedLength().mm()));
                 }));
+  }
+
+  private void events(Kept kept) throws XMLStreamException {
+    within("eventSet", () -> within("event", () -> made(kept)));
+    for (StoryEvent e : kept.knife().story()) {
+      String type = EVENTS.get(e.kind());
+      if (type != null && e.date() != null) {
+        within("eventSet", () -> within("event", () -> befell(type, e)));
+      }
+    }
+  }
+
+  // Where it was sold or lay would tell who had it; where it was found does not.
+  private void befell(String type, StoryEvent e) throws XMLStreamException {
+    within("eventType", () -> text("term", type));
+    within("eventDate", () -> dated(e.date()));
+    String place = isVague ? e.vaguePlace() : e.place();
+    if (e.kind() == Kind.FOUND && place != null) {
+      within("eventPlace", () -> text("displayPlace", place));
+    }
+  }
+
+  // An open end is left out: nothing is known of it.
+  private void dated(EdtfDate date) throws XMLStreamException {
+    text("displayDate", DateWords.of(date));
+    within(
+        "date",
+        () -> {
+          if (!date.isOpenBefore()) {
+            text("earliestDate", year(date.earliestYear()));
+          }
+          if (!date.isOpenAfter()) {
+            text("latestDate", year(date.latestYear()));
+          }
+        });
+  }
+
+  private static String year(int year) {
+    return String.format(Locale.ROOT, "%04d", year);
   }
 
   private void made(Kept kept) throws XMLStreamException {

@@ -31,7 +31,7 @@ class LidoRecordsTest {
     factory.setNamespaceAware(true);
     return factory
         .newDocumentBuilder()
-        .parse(new InputSource(new StringReader(LidoRecords.write(SHELF, List.of(knives)))));
+        .parse(new InputSource(new StringReader(LidoRecords.write(SHELF, List.of(knives), true))));
   }
 
   private static String at(Document all, String path) throws Exception {
@@ -115,7 +115,38 @@ class LidoRecordsTest {
                     1,
                     """
                     {"frame":"canoe","story":[{"kind":"bought","date":"1994","holder":"Orla Venn","source":"dealer",
-                      "price":4517,"currency":"GBP"}]}""")));
+                      "price":4517,"currency":"GBP"}]}""")),
+            true);
     assertThat(text).contains("Production").doesNotContain("Venn").doesNotContain("4517");
+  }
+
+  private static final String STORY =
+      """
+      {"frame":"canoe","story":[
+        {"kind":"found","date":"1936/","place":"Mill field, Overwater","source":"family","note":"third oak"},
+        {"kind":"bought","date":"1994-05","place":"Lower Quay","source":"dealer"},
+        {"kind":"engraved","date":"1940~","source":"family"},
+        {"kind":"advertised","date":"1930","source":"catalogue"},
+        {"kind":"held","holder":"Orla Venn","source":"family"}]}""";
+
+  @Test
+  void whatBefellAKnifeIsOneEventEach() throws Exception {
+    Document all = read(kept("k", 1, STORY));
+    assertThat(all.getElementsByTagNameNS("*", "event").getLength()).isEqualTo(4);
+    assertThat(at(all, "//eventSet[2]/event/eventType/term")).isEqualTo("Finding");
+    assertThat(at(all, "//eventSet[2]//earliestDate")).isEqualTo("1936");
+    assertThat(at(all, "//eventSet[2]//latestDate")).isEmpty();
+    assertThat(at(all, "//eventSet[2]//displayPlace")).isEqualTo("Overwater");
+    assertThat(at(all, "//eventSet[3]/event/eventType/term")).isEqualTo("Acquisition");
+    assertThat(at(all, "//eventSet[3]//displayDate")).isEqualTo("May 1994");
+    assertThat(at(all, "//eventSet[3]//displayPlace")).isEmpty();
+    assertThat(at(all, "//eventSet[4]/event/eventType/term")).isEqualTo("Modification");
+  }
+
+  @Test
+  void whereItWasFoundIsWrittenWholeOnlyWhereThatIsAsked() {
+    List<LidoRecords.Kept> one = List.of(kept("k", 1, STORY));
+    assertThat(LidoRecords.write(SHELF, one, true)).doesNotContain("Mill field");
+    assertThat(LidoRecords.write(SHELF, one, false)).contains("Mill field, Overwater");
   }
 }

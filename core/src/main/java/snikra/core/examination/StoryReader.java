@@ -21,6 +21,7 @@ import snikra.core.dating.State;
 import snikra.core.dating.StoryTruth;
 import snikra.core.examination.StoryReading.Reconciling;
 import snikra.core.examination.StoryReading.StoryLink;
+import snikra.core.examination.StoryReading.Vaguely;
 import snikra.core.examination.Verdict.Finding;
 import snikra.core.judgement.Judgement;
 import snikra.core.provenance.Chain;
@@ -108,7 +109,8 @@ final class StoryReader {
           false,
           List.of(),
           say("link-unheard", Wording.chance(word)),
-          List.of());
+          List.of(),
+          vaguely(e));
     }
     StoryTruth truth = Objects.requireNonNull(truths.get(in));
     List<Integer> with =
@@ -125,7 +127,12 @@ final class StoryReader {
         truth.doubted(),
         with,
         says(truth),
-        ways(truth));
+        ways(truth),
+        vaguely(e));
+  }
+
+  private static @Nullable Vaguely vaguely(StoryEvent e) {
+    return e.keptVague().equals(e) ? null : new Vaguely(e.vaguePlace());
   }
 
   private String says(StoryTruth truth) {

@@ -48,6 +48,7 @@ public record StoryReading(
    *     together
    * @param text in a sentence
    * @param ways where it is doubted, what would reconcile the two
+   * @param vaguely the event as strangers may be told it, where that is less; null where it is not
    */
   public record StoryLink(
       @Nullable String when,
@@ -58,12 +59,20 @@ public record StoryReading(
       boolean doubted,
       List<Integer> with,
       String text,
-      List<Reconciling> ways) {
+      List<Reconciling> ways,
+      @Nullable Vaguely vaguely) {
     public StoryLink {
       with = List.copyOf(with);
       ways = List.copyOf(ways);
     }
   }
+
+  /**
+   * A find as strangers may be told it.
+   *
+   * @param place null where nothing of it may be told
+   */
+  public record Vaguely(@Nullable String place) {}
 
   /**
    * How both the knife and what is told can be as they are.

@@ -132,9 +132,14 @@ public record EdtfDate(String written, int earliestYear, int latestYear) {
     return earliestYear == FIRST_YEAR;
   }
 
+  /** Whether it has no end. */
+  public boolean isOpenAfter() {
+    return latestYear == LAST_YEAR;
+  }
+
   /** Whether it is a stretch of time and not one point that may lie anywhere in it. */
   public boolean isThroughout() {
-    boolean isOpen = isOpenBefore() || latestYear == LAST_YEAR;
+    boolean isOpen = isOpenBefore() || isOpenAfter();
     return !isOpen && (written.contains("/") || written.startsWith("{"));
   }
 

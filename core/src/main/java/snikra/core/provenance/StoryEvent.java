@@ -101,6 +101,39 @@ public record StoryEvent(
     this(kind, date, holder, place, source, price, currency, note, null, null, null, null);
   }
 
+  /**
+   * The place as strangers may be told it. Where a thing came out of the ground others would dig:
+   * of a find only what stands after the last comma is told, the county or country, and nothing
+   * where there is no comma.
+   */
+  public @Nullable String vaguePlace() {
+    if (kind != Kind.FOUND || place == null) {
+      return place;
+    }
+    int comma = place.lastIndexOf(',');
+    String wider = comma < 0 ? "" : place.substring(comma + 1).strip();
+    return wider.isEmpty() ? null : wider;
+  }
+
+  /** The same as strangers may be told it; what is noted of a find often says the place too. */
+  public StoryEvent keptVague() {
+    return kind != Kind.FOUND
+        ? this
+        : new StoryEvent(
+            kind,
+            date,
+            holder,
+            vaguePlace(),
+            source,
+            price,
+            currency,
+            null,
+            region,
+            maker,
+            teller,
+            shows);
+  }
+
   public StoryEvent {
     shows = shows == null ? null : Map.copyOf(shows);
     if (price != null && !(price.signum() >= 0)) {

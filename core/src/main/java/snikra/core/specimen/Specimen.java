@@ -173,6 +173,15 @@ public record Specimen(
 
   /** The same knife, lying elsewhere or sorted otherwise. */
   public Specimen lying(@Nullable String where, List<String> sortedBy) {
+    return with(story, where, sortedBy);
+  }
+
+  /** The same knife as strangers may be told of it: where it was found is kept vague. */
+  public Specimen withFindsKeptVague() {
+    return with(story.stream().map(StoryEvent::keptVague).toList(), place, tags);
+  }
+
+  private Specimen with(List<StoryEvent> toldStory, @Nullable String where, List<String> sortedBy) {
     return new Specimen(
         title,
         note,
@@ -188,7 +197,7 @@ public record Specimen(
         hallmarks,
         seen,
         condition,
-        story,
+        toldStory,
         comparables,
         measured,
         notFound,

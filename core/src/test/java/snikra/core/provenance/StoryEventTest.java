@@ -35,6 +35,28 @@ class StoryEventTest {
   }
 
   @Test
+  void ofAFindOnlyTheCountyOrCountryIsToldToStrangers() {
+    assertThat(at(Kind.FOUND, "Mill field, by the weir, Overwater").vaguePlace())
+        .isEqualTo("Overwater");
+    assertThat(at(Kind.FOUND, "Mill field").vaguePlace()).isNull();
+    assertThat(at(Kind.FOUND, "Mill field,").vaguePlace()).isNull();
+    assertThat(at(Kind.FOUND, null).vaguePlace()).isNull();
+    assertThat(at(Kind.BOUGHT, "Fair, Lower Quay").vaguePlace()).isEqualTo("Fair, Lower Quay");
+
+    StoryEvent found = at(Kind.FOUND, "Mill field, Overwater").keptVague();
+    assertThat(found.place()).isEqualTo("Overwater");
+    assertThat(found.note()).isNull();
+    assertThat(found.holder()).isEqualTo("Orla Venn");
+    StoryEvent bought = at(Kind.BOUGHT, "Fair, Lower Quay");
+    assertThat(bought.keptVague()).isEqualTo(bought);
+  }
+
+  private static StoryEvent at(Kind kind, String place) {
+    return new StoryEvent(
+        kind, null, "Orla Venn", place, Source.FAMILY, null, null, "by the third oak");
+  }
+
+  @Test
   void aPriceMayBeNothingButNotLess() {
     assertThat(priced("0").price()).isZero();
     assertThat(priced("0.01").price()).isEqualByComparingTo("0.01");

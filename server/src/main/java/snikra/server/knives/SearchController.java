@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -17,6 +18,8 @@ import snikra.core.search.Found;
 import snikra.core.search.Meaning;
 import snikra.core.search.Phrase;
 import snikra.formats.KnivesList;
+import snikra.formats.SpecimenFormat;
+import snikra.server.knives.Catalogue.Shown;
 import snikra.server.reference.ReferenceDesk;
 
 /** {@code GET /api/knives/search}: knives by plain words and by what they have in common. */
@@ -89,21 +92,34 @@ class SearchController {
         .body(KnivesList.write(desk.examiner().shelf(), all));
   }
 
-  /** What was found as it is kept, to save: all that was seen of each, by the schema of a knife. */
+  /**
+   * What was found as it is kept, to save: all that was seen of each, by the schema of a knife.
+   *
+   * @param vague whether of finds only the county or country is told, and not what is noted of
+   *     them; a knife that cannot be read is then left out
+   */
   @GetMapping(path = "/api/knives/found.json", produces = MediaType.APPLICATION_JSON_VALUE)
   @Ticked
   ResponseEntity<String> kept(
       @RequestParam(defaultValue = "") String q,
+      @RequestParam(defaultValue = "false") boolean vague,
       @Parameter(hidden = true) HttpServletRequest request) {
     List<String> all = new ArrayList<>();
     catalogue.eachFound(
         FoundBy.asked(q, request),
         knife ->
-            all.add(
-                "{\"id\":\"%s\",\"number\":%d,\"specimen\":%s}"
-                    .formatted(knife.id(), knife.number(), knife.text())));
+            (vague ? vaguely(knife) : Optional.of(knife.text()))
+                .ifPresent(
+                    text ->
+                        all.add(
+                            "{\"id\":\"%s\",\"number\":%d,\"specimen\":%s}"
+                                .formatted(knife.id(), knife.number(), text))));
     return saved("knives.json", MediaType.APPLICATION_JSON_VALUE)
         .body("[" + String.join(",\n", all) + "]");
+  }
+
+  private static Optional<String> vaguely(Shown knife) {
+    return knife.listed().map(l -> SpecimenFormat.write(l.knife().withFindsKeptVague()));
   }
 
   private static ResponseEntity.BodyBuilder saved(String file, String type) {

@@ -65,11 +65,16 @@ class ReadersController {
         shown.stream().map(s -> Leaf.of(s, likenesses.get(s.id()), shelf)).toList(), found.size());
   }
 
-  /** What is found as records for museums, in LIDO 1.1; those that cannot be read are left out. */
+  /**
+   * What is found as records for museums, in LIDO 1.1; those that cannot be read are left out.
+   *
+   * @param vague whether of finds only the county or country is told
+   */
   @GetMapping(path = "/api/knives/found.xml", produces = MediaType.APPLICATION_XML_VALUE)
   @Ticked
   ResponseEntity<String> lido(
       @RequestParam(defaultValue = "") String q,
+      @RequestParam(defaultValue = "true") boolean vague,
       @Parameter(hidden = true) HttpServletRequest request) {
     List<LidoRecords.Kept> kept =
         found(q, request).stream()
@@ -80,7 +85,7 @@ class ReadersController {
             HttpHeaders.CONTENT_DISPOSITION,
             ContentDisposition.attachment().filename("knives.lido.xml").build().toString())
         .contentType(MediaType.parseMediaType("application/xml;charset=UTF-8"))
-        .body(LidoRecords.write(desk.examiner().shelf(), kept));
+        .body(LidoRecords.write(desk.examiner().shelf(), kept, vague));
   }
 
   private List<Shown> found(String q, HttpServletRequest request) {

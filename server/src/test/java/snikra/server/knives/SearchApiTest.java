@@ -38,7 +38,8 @@ class SearchApiTest {
                     {"title":"Aunt's knife","frame":"swell-end","closedLength":"3 1/2 in",
                      "seen":{"handle_material":"celluloid","origin_wording":"germany"},
                      "condition":{"blade-wear":"tenth"},
-                     "story":[{"kind":"held","holder":"Aunt Odile","place":"Overwater, mill","source":"own-record"}]}
+                     "story":[{"kind":"held","holder":"Aunt Odile","place":"Overwater, mill","source":"own-record"},
+                              {"kind":"found","place":"Mill field, Overwater","source":"family"}]}
                     """))
             .number();
     jack =
@@ -98,6 +99,15 @@ class SearchApiTest {
         .andExpect(jsonPath("$[0].specimen.story[0].holder").value("Aunt Odile"));
     web.perform(get("/api/knives/found.json").param("in", "nothing"))
         .andExpect(status().isBadRequest());
+  }
+
+  @Test
+  void whereAKnifeWasFoundIsKeptVagueWhereThatIsAsked() throws Exception {
+    web.perform(get("/api/knives/found.json?vague=true").param("q", "odile"))
+        .andExpect(jsonPath("$[0].specimen.story[?(@.kind == 'found')].place").value("Overwater"))
+        .andExpect(content().string(not(containsString("Mill field"))));
+    web.perform(get("/api/knives/found.json").param("q", "odile"))
+        .andExpect(content().string(containsString("Mill field, Overwater")));
   }
 
   @Test
