@@ -186,6 +186,8 @@ test("a lot opens knife by knife, each taking its part off, down to what the one
     "the jack 2024-05-01\u00a340.00-\u00a310.00",
     "7 Whittler-\u00a310.00",
   ]);
+  const links = rows.flatMap((r) => within(r).queryAllByRole("link"));
+  expect(links.map((l) => l.getAttribute("href"))).toEqual(["/bench/k7"]);
   fireEvent.click(opener);
   expect(screen.queryByRole("table", { name: "The lot, knife by knife" })).toBeNull();
 });

@@ -1,3 +1,4 @@
+import { Link } from "react-router";
 import type { LedgerLot } from "../../api/types";
 import { coins } from "../../format";
 import type { Step } from "./lot-steps";
@@ -8,7 +9,7 @@ import { useNames } from "./names";
  * back, and the last line is what those that stayed have cost, left of nothing where more came back.
  */
 export function LotPicture({ lot, steps, currency }: { lot: LedgerLot; steps: Step[]; currency: string }) {
-  const { nameOf } = useNames();
+  const { nameOf, hereOf } = useNames();
   const least = Math.min(0, lot.net);
   const x = (amount: number) => (100 * (amount - least)) / (lot.cost - least || 1);
   const kept = lot.knives.filter((k) => k.out === undefined);
@@ -37,6 +38,7 @@ export function LotPicture({ lot, steps, currency }: { lot: LedgerLot; steps: St
           <Line
             key={s.knife.piece}
             name={nameOf(s.knife)}
+            knife={hereOf(s.knife)}
             went={s.went}
             from={x(s.after)}
             to={x(s.before)}
@@ -49,6 +51,7 @@ export function LotPicture({ lot, steps, currency }: { lot: LedgerLot; steps: St
         {kept.length > 0 && (
           <Line
             name={kept.length === 1 ? kept.map(nameOf).join() : `The ${kept.length} that stayed`}
+            knife={kept.length === 1 && kept[0] ? hereOf(kept[0]) : undefined}
             from={x(0)}
             to={x(lot.net)}
             zero={x(0)}
@@ -65,6 +68,8 @@ export function LotPicture({ lot, steps, currency }: { lot: LedgerLot; steps: St
 
 interface Drawn {
   name: string;
+  /** Where it is one that is catalogued. */
+  knife?: string;
   went?: string;
   from: number;
   to: number;
@@ -76,11 +81,17 @@ interface Drawn {
 }
 
 function Line(line: Drawn) {
-  const { name, went, moved, left, isEnd } = line;
+  const { name, knife, went, moved, left, isEnd } = line;
   return (
     <tr className={isEnd ? "border-t border-ink font-semibold" : ""}>
       <td className="w-[34%] py-0.5 pr-3 text-[0.8125rem] max-sm:w-auto">
-        {name}
+        {knife ? (
+          <Link to={`/bench/${knife}`} className="inline-block min-h-6 underline">
+            {name}
+          </Link>
+        ) : (
+          name
+        )}
         {went && <span className="num text-ink2"> {went}</span>}
         <span className="relative block h-3 sm:hidden">
           <Bar {...line} />

@@ -24,5 +24,7 @@ export function useNames() {
   const idOf = (called: string) => [...byId].find(([, name]) => name === called)?.[0];
   const nameOf = (h: Pick<Holding, "knife" | "name">) =>
     (h.knife && byId.get(h.knife)) || h.name || "a knife without a name";
-  return { all: [...byId.values()], idOf, nameOf };
+  /** Its id, where it still lies in the tray. */
+  const hereOf = (h: Pick<Holding, "knife">) => (h.knife && byId.has(h.knife) ? h.knife : undefined);
+  return { hereOf, all: [...byId.values()], idOf, nameOf };
 }

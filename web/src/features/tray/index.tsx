@@ -220,7 +220,7 @@ function SaveAs({ search }: { search: Search }) {
       <a className="block min-h-6 underline" download href={`/api/knives/found.xml?${asked}`}>
         Records for a museum, as LIDO
       </a>
-      <label className="flex items-start gap-2">
+      <label className="mb-1 flex items-start gap-2">
         <input
           type="checkbox"
           className="mt-1 size-4"

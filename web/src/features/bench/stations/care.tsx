@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useParams } from "react-router";
+import { Link, useParams } from "react-router";
 import { api } from "../../../api/client";
 import type { Advice, Book, CareDone } from "../../../api/types";
 import { dayText, today } from "../../../format";
@@ -42,6 +42,9 @@ export function CareStation({ knife, book }: StationProps) {
             />
           )}
         </Rows>
+        <Link to="/carried" className="mt-2 inline-block min-h-6 underline">
+          Knives that are carried, and whose turn it is
+        </Link>
       </section>
     </div>
   );
