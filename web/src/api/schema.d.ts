@@ -4626,6 +4626,7 @@ export interface components {
             shows?: {
                 [key: string]: string;
             };
+            letters?: string;
         };
         StoryReading: {
             /** Format: int32 */
@@ -4662,6 +4663,7 @@ export interface components {
             text: string;
             ways: components["schemas"]["StoryReadingReconciling"][];
             vaguely?: components["schemas"]["StoryReadingVaguely"];
+            letters?: string;
         };
         StoryReadingVaguely: {
             place?: string;

@@ -11,6 +11,7 @@ export function HeldAgainst({ link }: { link: Link | undefined }) {
         {link.text}
         {link.with.length > 0 && ` One witness with event ${link.with.map((i) => i + 1).join(", ")}.`}
       </p>
+      {link.letters && <p>{link.letters}</p>}
       {link.ways.length > 0 && (
         <ul aria-label="How both can be">
           {link.ways.map((w) => (

@@ -126,7 +126,7 @@ function Links({ knife, story, book, vague }: Omit<Of, "verdict"> & { vague: boo
             <p>
               <span className="num text-ink2">{i + 1}</span> {label(book.choices.story, e.kind)}
               {story.links[i]?.when && <span className="num">, {story.links[i]?.when}</span>}
-              {[e.holder, e.place]
+              {[e.letters && `\u201c${e.letters}\u201d`, e.holder, e.place]
                 .filter(Boolean)
                 .map((w) => `, ${w}`)
                 .join("")}

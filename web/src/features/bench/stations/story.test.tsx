@@ -78,8 +78,22 @@ afterEach(() => {
 test("only an advertisement is asked what it shows", () => {
   render(<Story first={[{ kind: "bought", source: "dealer" }]} />);
   expect(screen.queryByLabelText(WHAT)).toBeNull();
+  expect(screen.queryByLabelText("What was cut")).toBeNull();
   choose("What", "advertised");
   expect(screen.getByLabelText(WHAT)).toBeTruthy();
+});
+
+test("of an engraving it is asked what was cut, and said whom it goes with", async () => {
+  vi.spyOn(api, "story").mockResolvedValue({
+    ...TOLD,
+    links: TOLD.links.map((l) => ({ ...l, letters: "J.R. goes with John Rook." })),
+  });
+  render(<Story first={[{ kind: "engraved", source: "family" }]} />);
+  const cut = screen.getByLabelText("What was cut");
+  fireEvent.change(cut, { target: { value: " J.R. " } });
+  fireEvent.blur(cut);
+  expect(last[0]?.letters).toBe("J.R.");
+  await screen.findByText("J.R. goes with John Rook.");
 });
 
 test("a look is chosen, then what is shown of it; both are taken back with the answer", () => {

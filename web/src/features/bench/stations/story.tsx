@@ -104,6 +104,15 @@ export function StoryStation({ knife, book }: StationProps) {
               onChange={(date) => changed(knife, i, { date })}
             />
             <TextField label="Holder" value={event.holder} onCommit={(holder) => set({ ...event, holder })} />
+            {(event.kind === "engraved" || event.letters !== undefined) && (
+              <TextField
+                label="What was cut"
+                placeholder="J.B.R."
+                maxLength={120}
+                value={event.letters}
+                onCommit={(letters) => set({ ...event, letters })}
+              />
+            )}
             <TextField
               label="From where"
               value={event.place}

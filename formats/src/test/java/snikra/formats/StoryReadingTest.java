@@ -117,6 +117,44 @@ class StoryReadingTest {
         .isEqualTo("1970 to 2001: nothing is known of where it was.");
   }
 
+  private static StoryReading cut(String letters, String when) {
+    return read(
+        "{"
+            + story(
+                "{\"kind\":\"held\",\"date\":\"1912/1922\",\"holder\":\"John Bartle Rook\",\"source\":\"family\"}",
+                "{\"kind\":\"held\",\"date\":\"1930/1950\",\"holder\":\"Ada Venn\",\"source\":\"family\"}",
+                "{\"kind\":\"engraved\",\"letters\":\"%s\",\"date\":\"%s\",\"source\":\"family\"}"
+                    .formatted(letters, when))
+            + "}");
+  }
+
+  @Test
+  void lettersThatWereCutAreHeldAgainstThoseWhoHadIt() {
+    StoryReading fits = cut("J.B.R.", "1915");
+    assertThat(fits.links())
+        .extracting(StoryLink::letters)
+        .containsExactly(null, null, "J.B.R. goes with John Bartle Rook.");
+    assertThat(fits.questions()).isEmpty();
+
+    assertThat(cut("K.L.", "1915").questions())
+        .extracting(Finding::text)
+        .containsExactly(
+            "K.L. is cut into it, and that goes with nobody told of (John Bartle Rook, Ada Venn): is"
+                + " a holder missing?");
+    assertThat(cut("J.B.R.", "1940").questions())
+        .extracting(Finding::text)
+        .containsExactly(
+            "J.B.R. goes with John Bartle Rook, who did not have it when it was cut (1940): is a"
+                + " date wrong?");
+  }
+
+  @Test
+  void wordsThatNameNobodyAreNotAskedAbout() {
+    StoryReading words = cut("From the mill club", "1915");
+    assertThat(words.questions()).isEmpty();
+    assertThat(words.links().get(2).letters()).isNull();
+  }
+
   @Test
   void whatMovesTheOddsByLittleIsNotSaidToSpeak() {
     String found = CARRIED.replace("1917", "2025").replace("family", "own-record");

@@ -216,7 +216,7 @@ final class Cards {
     knife.blades().forEach(b -> blade(b).ifPresent(all::add));
     knife.seen().forEach((feature, seen) -> answer(feature, seen).ifPresent(all::add));
     for (StoryEvent event : knife.story()) {
-      Stream.of(event.holder(), event.place(), event.note(), event.teller())
+      Stream.of(event.holder(), event.place(), event.note(), event.teller(), event.letters())
           .filter(Objects::nonNull)
           .forEach(all::add);
     }

@@ -2,11 +2,14 @@ package snikra.core.examination;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import snikra.core.examination.Verdict.Finding;
 import snikra.core.measure.Measurement;
 import snikra.core.profile.BladeWear;
 import snikra.core.provenance.Chain;
+import snikra.core.provenance.CutLetters;
+import snikra.core.provenance.DateWords;
 import snikra.core.provenance.EdtfDate;
 import snikra.core.provenance.StoryEvent;
 import snikra.core.reference.ReferenceShelf;
@@ -104,6 +107,46 @@ final class Questions {
               "" + both.years().from(),
               "" + both.years().to()));
     }
+    knife.story().stream()
+        .filter(e -> e.letters() != null)
+        .forEach(e -> letters(e, knife.story(), thisYear, out));
+  }
+
+  // Initials nobody bears are of one who is missing, or of another knife.
+  private static void letters(
+      StoryEvent cut, List<StoryEvent> story, int thisYear, List<Finding> out) {
+    List<String> holders = holders(story);
+    List<String> borne = bearers(cut, story);
+    if (new CutLetters(cut.letters()).areInitials() && borne.isEmpty() && !holders.isEmpty()) {
+      out.add(
+          Findings.of(
+              "story", "letters-of-nobody", false, cut.letters(), String.join(", ", holders)));
+    }
+    if (cut.date() == null || borne.size() != 1) {
+      return;
+    }
+    List<Chain.Tenure> had =
+        Chain.of(story, null, thisYear, thisYear).tenures().stream()
+            .filter(t -> borne.get(0).equals(t.holder()))
+            .toList();
+    EdtfDate date = cut.date();
+    if (!had.isEmpty()
+        && had.stream()
+            .allMatch(t -> date.latestYear() < t.from() || date.earliestYear() > t.to())) {
+      out.add(
+          Findings.of(
+              "story", "letters-not-then", false, cut.letters(), borne.get(0), DateWords.of(date)));
+    }
+  }
+
+  /** Those of a story whose name the letters that were cut go with. */
+  static List<String> bearers(StoryEvent cut, List<StoryEvent> story) {
+    CutLetters letters = new CutLetters(cut.letters());
+    return holders(story).stream().filter(letters::goWith).toList();
+  }
+
+  private static List<String> holders(List<StoryEvent> story) {
+    return story.stream().map(StoryEvent::holder).filter(Objects::nonNull).distinct().toList();
   }
 
   /** Who had it, as said within a sentence. */

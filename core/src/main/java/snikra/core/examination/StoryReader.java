@@ -110,7 +110,8 @@ final class StoryReader {
           List.of(),
           say("link-unheard", Wording.chance(word)),
           List.of(),
-          vaguely(e));
+          vaguely(e),
+          letters(e));
     }
     StoryTruth truth = Objects.requireNonNull(truths.get(in));
     List<Integer> with =
@@ -128,7 +129,15 @@ final class StoryReader {
         with,
         says(truth),
         ways(truth),
-        vaguely(e));
+        vaguely(e),
+        letters(e));
+  }
+
+  private @Nullable String letters(StoryEvent e) {
+    List<String> bearers = e.letters() == null ? List.of() : Questions.bearers(e, knife.story());
+    return bearers.isEmpty()
+        ? null
+        : say("letters-go-with", e.letters(), String.join(", ", bearers));
   }
 
   private static @Nullable Vaguely vaguely(StoryEvent e) {

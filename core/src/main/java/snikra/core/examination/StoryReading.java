@@ -49,6 +49,7 @@ public record StoryReading(
    * @param text in a sentence
    * @param ways where it is doubted, what would reconcile the two
    * @param vaguely the event as strangers may be told it, where that is less; null where it is not
+   * @param letters whom the letters cut then go with, in a sentence; null where nobody
    */
   public record StoryLink(
       @Nullable String when,
@@ -60,7 +61,8 @@ public record StoryReading(
       List<Integer> with,
       String text,
       List<Reconciling> ways,
-      @Nullable Vaguely vaguely) {
+      @Nullable Vaguely vaguely,
+      @Nullable String letters) {
     public StoryLink {
       with = List.copyOf(with);
       ways = List.copyOf(ways);

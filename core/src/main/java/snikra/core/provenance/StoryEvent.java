@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param teller who says so, where it is known: what one tells twice counts once
  * @param shows what such a knife is shown with at its date: answers by the id of their feature;
  *     null where it tells of this knife
+ * @param letters what was cut into the knife then, initials or words
  */
 public record StoryEvent(
     Kind kind,
@@ -27,7 +28,8 @@ public record StoryEvent(
     @Nullable String region,
     @Nullable String maker,
     @Nullable String teller,
-    @Nullable Map<String, String> shows) {
+    @Nullable Map<String, String> shows,
+    @Nullable String letters) {
 
   /**
    * What happened. By then the knife existed; where it is dated, a source says it was made then.
@@ -98,7 +100,7 @@ public record StoryEvent(
       @Nullable BigDecimal price,
       @Nullable String currency,
       @Nullable String note) {
-    this(kind, date, holder, place, source, price, currency, note, null, null, null, null);
+    this(kind, date, holder, place, source, price, currency, note, null, null, null, null, null);
   }
 
   /**
@@ -131,7 +133,8 @@ public record StoryEvent(
             region,
             maker,
             teller,
-            shows);
+            shows,
+            letters);
   }
 
   public StoryEvent {

@@ -84,7 +84,8 @@ class StoryEventTest {
             null,
             null,
             null,
-            shows);
+            shows,
+            null);
     shows.clear();
     assertThat(event.shows()).containsExactly(Map.entry("bail", "wire"));
     assertThat(priced("1").shows()).isNull();
