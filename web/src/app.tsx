@@ -102,7 +102,7 @@ function Sheet() {
           className="flex min-h-6 min-w-6 items-center gap-2 font-serif text-[1.3125rem]/none font-medium tracking-tight"
         >
           <Mark />
-          <span className="max-sm:sr-only">Snikra</span>
+          <span className="max-md:sr-only">Snikra</span>
         </NavLink>
         <nav aria-label="Rooms" className="flex flex-wrap gap-4 max-sm:gap-x-2 max-sm:gap-y-0">
           <Room to={lastKnife() ? `/bench/${lastKnife()}` : "/bench"} name="Bench" shortcut="B" />
@@ -113,7 +113,7 @@ function Sheet() {
           <Room to="/keeping" name="Keeping" shortcut="K" />
           <Room to="/words" name="Words" shortcut="W" />
         </nav>
-        <div className="ml-auto flex items-center gap-4 text-ink2">
+        <div className="ml-auto flex items-center gap-4 py-1 text-ink2">
           <button type="button" className="press" onClick={() => newKnife()}>
             New knife
           </button>
@@ -181,7 +181,7 @@ function Room({ to, name, shortcut }: { to: string; name: string; shortcut: stri
       className="-mb-px flex h-11 items-center gap-1.5 border-b-[3px] border-transparent pt-[3px] text-ink2 aria-[current=page]:border-blue aria-[current=page]:font-semibold aria-[current=page]:text-ink"
     >
       {name}{" "}
-      <span className="max-sm:hidden">
+      <span className="max-lg:hidden">
         <Key>{shortcut}</Key>
       </span>
     </NavLink>

@@ -121,7 +121,7 @@ function Laid({
       </SearchLine>
       <nav
         aria-label="Beside the tray"
-        className="flex flex-wrap justify-end gap-x-5 text-ink2 max-sm:justify-start"
+        className="flex flex-wrap justify-end gap-x-5 text-ink2 max-lg:mt-1 max-sm:justify-start"
       >
         <Link to={`/collection?${search.asked}`} className="inline-block min-h-6 underline">
           In pictures

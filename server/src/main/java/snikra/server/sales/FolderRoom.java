@@ -6,7 +6,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Stream;
 import snikra.core.value.SaleRoom;
 
@@ -40,7 +39,7 @@ record FolderRoom(Path file) implements SaleRoom {
 
   @Override
   public String id() {
-    return label().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+    return label();
   }
 
   @Override

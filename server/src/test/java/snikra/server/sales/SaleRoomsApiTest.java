@@ -60,7 +60,7 @@ class SaleRoomsApiTest {
   }
 
   private ResultActions ask(String room, boolean keep) throws Exception {
-    return web.perform(post("/api/sales/rooms/" + room + "?currency=GBP&keep=" + keep));
+    return web.perform(post("/api/sales/rooms/{room}?currency=GBP&keep={keep}", room, keep));
   }
 
   @Test
@@ -74,10 +74,10 @@ class SaleRoomsApiTest {
     lies("notes.txt", "not a report");
     web.perform(get("/api/sales/rooms"))
         .andExpect(jsonPath("$.length()").value(1))
-        .andExpect(jsonPath("$[0].id").value("quist-rooms"))
+        .andExpect(jsonPath("$[0].id").value("Quist rooms"))
         .andExpect(jsonPath("$[0].label").value("Quist rooms"))
         .andExpect(jsonPath("$[0].standIn").value(false));
-    ask("quist-rooms", false)
+    ask("Quist rooms", false)
         .andExpect(status().isOk())
         .andExpect(jsonPath("$.good").value(2))
         .andExpect(jsonPath("$.refused").value(0))
