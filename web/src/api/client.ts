@@ -263,6 +263,9 @@ export const api = {
   removeKnivesTable: (batch: string) =>
     answered(client.DELETE("/api/knives/table/{batch}", { params: { path: { batch } } })),
   ledger: () => answered(client.GET("/api/ledger")),
+  toldPurchases: () => answered(client.GET("/api/ledger/stories")),
+  takeOverPurchases: () => answered(client.POST("/api/ledger/stories")),
+  strikeLedgers: (body: string[]) => answered(client.POST("/api/ledger/strike", { body })),
   lookLedger: (id: string, body: LedgerEntry, signal?: AbortSignal) =>
     answered(client.POST("/api/ledger/look", { params: { query: { id } }, body, signal })),
   addLedger: (id: string, body: LedgerEntry) =>

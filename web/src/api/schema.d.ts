@@ -775,6 +775,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ledger/strike": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Strikes several entries out, or none of them; at most 20000. */
+        post: operations["strikeAll"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ledger/stories": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Purchases that stand in the stories of knives and not here, as entries they would be. */
+        get: operations["stories"];
+        put?: never;
+        /** Takes over all purchases out of stories that can be. */
+        post: operations["takeOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ledger/look": {
         parameters: {
             query?: never;
@@ -4731,12 +4766,22 @@ export interface components {
             /** Format: date-time */
             until: string;
         };
+        TakenOver: {
+            ledger: components["schemas"]["LedgerTold"];
+            ids: string[];
+        };
         ToGrade: {
             /** Format: int32 */
             number: number;
             what: string;
             faults: components["schemas"]["FaultTold"][];
             schools: components["schemas"]["GradedBy"][];
+        };
+        ToldPurchase: {
+            id: string;
+            knife: string;
+            entry: components["schemas"]["LedgerEntry"];
+            problem?: components["schemas"]["Problem"];
         };
         TopPrice: {
             even: number;
@@ -7101,6 +7146,97 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["LedgerTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    strikeAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": string[];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LedgerTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    stories: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ToldPurchase"][];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    takeOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TakenOver"];
                 };
             };
             /** @description It cannot be done: what was given and what is accepted, by field. */

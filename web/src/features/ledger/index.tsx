@@ -9,6 +9,7 @@ import { Failed } from "../../ui/failed";
 import { useToast } from "../../ui/toasts";
 import { Entries, type EntryTold } from "./entries";
 import { EntryForm } from "./entry-form";
+import { FromStories } from "./from-stories";
 import { Lots } from "./lots";
 
 const LEDGER = { queryKey: ["ledger"], queryFn: () => api.ledger() };
@@ -19,8 +20,9 @@ export function LedgerPage() {
   const toast = useToast();
   const ledger = useQuery(LEDGER);
   const [open, setOpen] = useState<EntryTold | "new">();
+  const [looking, setLooking] = useState(false);
   const opener = useRef<HTMLElement | null>(null);
-  useKeys({ "+": () => !open && setOpen("new") });
+  useKeys({ "+": () => !open && !looking && setOpen("new") });
   useEffect(() => {
     document.title = "Ledger \u2013 Snikra";
   }, []);
@@ -47,6 +49,9 @@ export function LedgerPage() {
         <Link to="/schedules" className="ml-auto min-h-6 underline">
           Schedules
         </Link>
+        <button type="button" className="press" onClick={() => setLooking(true)}>
+          From stories
+        </button>
         <button type="button" className="press" onClick={() => setOpen("new")}>
           Add an entry
         </button>
@@ -78,6 +83,18 @@ export function LedgerPage() {
             <Years told={data} />
           </div>
         </>
+      )}
+      {looking && (
+        <FromStories
+          onClose={() => setLooking(false)}
+          onTaken={(told, ids) =>
+            attempt(
+              async () => told,
+              `${ids.length === 1 ? "1 entry" : `${ids.length} entries`} added.`,
+              () => api.strikeLedgers(ids),
+            )
+          }
+        />
       )}
       {open && (
         <EntryForm

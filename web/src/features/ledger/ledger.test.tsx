@@ -209,3 +209,37 @@ test("what went stands in the order of its dates, and a loss takes nothing off",
     ["late", 10, 5],
   ]);
 });
+
+test("purchases told in stories are seen, added in one go and struck out again", async () => {
+  show();
+  const entry = { kind: "bought", date: "2001", currency: "GBP", in: [], out: [] } as unknown as LedgerEntry;
+  vi.spyOn(api, "toldPurchases").mockResolvedValue([
+    { id: "s1", knife: "k7", entry: { ...entry, price: 45 } },
+    {
+      id: "s2",
+      knife: "k8",
+      entry: { ...entry, price: 9 },
+      problem: { field: "date", given: "2001/2003", accepted: "must be a day, a month or a year" },
+    },
+  ]);
+  const take = vi.spyOn(api, "takeOverPurchases").mockResolvedValue({ ledger: TOLD, ids: ["s1"] });
+  const strike = vi.spyOn(api, "strikeLedgers").mockResolvedValue(TOLD);
+  fireEvent.click(await screen.findByText("From stories"));
+  const sheet = within(screen.getByRole("dialog"));
+  await sheet.findByText(/2001\/2003: must be a day/);
+  sheet.getByText(/7 Whittler/);
+  fireEvent.click(sheet.getByText("Add 1 entry"));
+  await screen.findByText("1 entry added.");
+  expect(take).toHaveBeenCalledTimes(1);
+  expect(screen.queryByRole("dialog")).toBeNull();
+  fireEvent.click(screen.getByText("Undo"));
+  await waitFor(() => expect(strike).toHaveBeenCalledWith(["s1"]));
+});
+
+test("where every purchase stands in the ledger that is said", async () => {
+  show();
+  vi.spyOn(api, "toldPurchases").mockResolvedValue([]);
+  fireEvent.click(await screen.findByText("From stories"));
+  await screen.findByText(/stands in the ledger already/);
+  expect(screen.queryByText(/^Add \d/)).toBeNull();
+});

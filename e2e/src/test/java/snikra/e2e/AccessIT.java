@@ -190,6 +190,10 @@ class AccessIT {
     assertThat(page.getByText("What came, and what is left of it")).isVisible();
     page.getByText("10 knives, 1 here").click();
     check(page, "ledger");
+    page.getByText("From stories").click();
+    assertThat(page.getByText("stands in the ledger already")).isVisible();
+    check(page, "purchases told in stories");
+    page.keyboard().press("Escape");
     page.getByText("Add an entry").click();
     page.getByLabel("Shared").selectOption("by-value");
     check(page, "an entry of the ledger");

@@ -55,6 +55,7 @@ import snikra.server.knives.TrayEntry;
 import snikra.server.ledger.DemoLedger;
 import snikra.server.ledger.Ledger;
 import snikra.server.ledger.LedgerRepository;
+import snikra.server.ledger.StoryPurchases;
 import snikra.server.parcel.Parcels;
 import snikra.server.phone.Neighbourhood;
 import snikra.server.phone.PhoneCamera;
@@ -219,6 +220,11 @@ class Wiring {
         transactions,
         journalHand,
         Clock.systemUTC());
+  }
+
+  @Bean
+  StoryPurchases storyPurchases(Catalogue catalogue, Ledger ledger) {
+    return new StoryPurchases(catalogue, ledger, ShippedShelf.exchangeRates());
   }
 
   @Bean

@@ -181,6 +181,12 @@ public record LedgerEntry(
     return amount == null ? BigDecimal.ZERO : amount;
   }
 
+  /** The same at a rate to the currency of the book. */
+  LedgerEntry at(BigDecimal to) {
+    return new LedgerEntry(
+        kind, date, who, price, postage, fees, currency, to, sharing, in, out, note);
+  }
+
   /** How the money is shared; equally where nobody said. */
   Sharing shared() {
     return sharing == null ? Sharing.EQUALLY : sharing;

@@ -136,6 +136,41 @@ public class Ledger {
     }
   }
 
+  /** Keeps all of these new entries, or none of them. */
+  public synchronized void addAll(List<KeptEntry> entries) {
+    List<KeptEntry> all = new ArrayList<>(standing(entries()));
+    all.addAll(entries);
+    requireSound(all);
+    transaction.executeWithoutResult(
+        status ->
+            entries.forEach(
+                e ->
+                    revisions.save(
+                        new LedgerRevisionEntity(
+                            e.id(), 1, LedgerFormat.write(e.entry()), false, instant()))));
+  }
+
+  /** Strikes all of these out, or none of them. */
+  public synchronized void strikeAll(List<String> ids) {
+    requireSound(standing(entries()).stream().filter(e -> !ids.contains(e.id())).toList());
+    transaction.executeWithoutResult(status -> ids.forEach(this::strikeOut));
+  }
+
+  private void strikeOut(String id) {
+    LedgerRevisionEntity last = last(id);
+    if (!last.isStruck()) {
+      revisions.save(
+          new LedgerRevisionEntity(id, last.revision() + 1, last.body(), true, instant()));
+    }
+  }
+
+  private static void requireSound(List<KeptEntry> standing) {
+    List<Problem> problems = book(standing).problems();
+    if (!problems.isEmpty()) {
+      throw new InvalidInput(problems);
+    }
+  }
+
   /**
    * Corrects an entry; what it was stays to be seen.
    *
@@ -156,10 +191,7 @@ public class Ledger {
 
   // Each is written against all that stands: one after the other.
   private synchronized void write(String id, int after, LedgerEntry entry, boolean isStruck) {
-    List<Problem> problems = book(with(id, isStruck ? null : entry)).problems();
-    if (!problems.isEmpty()) {
-      throw new InvalidInput(problems);
-    }
+    requireSound(with(id, isStruck ? null : entry));
     int now = revisions.findByEntryOrderByRevision(id).size();
     if (now != after) {
       throw changed(after, now);

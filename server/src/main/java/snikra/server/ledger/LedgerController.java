@@ -19,21 +19,29 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import snikra.core.examination.Problem;
 import snikra.core.ledger.LedgerEntry;
+import snikra.core.ledger.ToldPurchase;
+import snikra.formats.InvalidInput;
 import snikra.formats.LedgerFormat;
 import snikra.formats.SpecimenFormat;
 import snikra.server.ledger.Ledger.EntryLooked;
 import snikra.server.ledger.Ledger.LedgerTold;
 import snikra.server.ledger.Ledger.RevisionTold;
+import snikra.server.ledger.StoryPurchases.TakenOver;
 
 /** {@code /api/ledger}: what was paid, what came back, and what stayed. */
 @RestController
 @RequestMapping("/api/ledger")
 class LedgerController {
-  private final Ledger ledger;
+  private static final int MOST_STRUCK = 20_000;
 
-  LedgerController(Ledger ledger) {
+  private final Ledger ledger;
+  private final StoryPurchases stories;
+
+  LedgerController(Ledger ledger, StoryPurchases stories) {
     this.ledger = ledger;
+    this.stories = stories;
   }
 
   /** All of the ledger: entries, knives, lots and years. */
@@ -89,6 +97,29 @@ class LedgerController {
   @DeleteMapping("/{id}")
   LedgerTold strike(@PathVariable String id) {
     ledger.strike(id, true);
+    return ledger.told();
+  }
+
+  /** Purchases that stand in the stories of knives and not here, as entries they would be. */
+  @GetMapping("/stories")
+  List<ToldPurchase> stories() {
+    return stories.offered();
+  }
+
+  /** Takes over all purchases out of stories that can be. */
+  @PostMapping("/stories")
+  TakenOver takeOver() {
+    return stories.takeOver();
+  }
+
+  /** Strikes several entries out, or none of them; at most {@value #MOST_STRUCK}. */
+  @PostMapping(path = "/strike", consumes = MediaType.APPLICATION_JSON_VALUE)
+  LedgerTold strikeAll(@RequestBody List<String> ids) {
+    if (ids.size() > MOST_STRUCK) {
+      throw new InvalidInput(
+          List.of(new Problem("ids", ids.size() + " ids", "must be " + MOST_STRUCK + " or fewer")));
+    }
+    ledger.strikeAll(ids);
     return ledger.told();
   }
 

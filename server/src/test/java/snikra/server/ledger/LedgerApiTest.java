@@ -8,6 +8,8 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -15,7 +17,10 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.http.MediaType;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
+import snikra.formats.Json;
+import snikra.formats.SpecimenFormat;
 import snikra.server.TestApp;
+import snikra.server.knives.KnifeService;
 
 class LedgerApiTest {
   private static final String LOT =
@@ -33,9 +38,14 @@ class LedgerApiTest {
   private final MockMvc web = APP.web();
   private final LedgerRepository revisions = APP.bean(LedgerRepository.class);
 
+  private final List<String> lying = new ArrayList<>();
+
   @AfterEach
-  void theLedgerIsEmptyAgain() {
+  void theLedgerAndTheTrayAreEmptyAgain() throws Exception {
     revisions.deleteAll();
+    for (String id : lying) {
+      web.perform(delete("/api/knives/" + id)).andExpect(status().isNoContent());
+    }
   }
 
   private ResultActions add(UUID id, String entry) throws Exception {
@@ -167,5 +177,70 @@ class LedgerApiTest {
         .containsExactly(
             "Went,How,To,Knife,Came,Cost (GBP),Back (GBP),Gain (GBP)",
             "2025-02-03,sold,,'=the jack,2024-03-02,11.50,38.00,26.50");
+  }
+
+  private static final String BOUGHT =
+      """
+      {"title": "%s", "story": [{"kind": "bought", "date": "%s", "place": "a fair",
+        "source": "own-record", "price": 45, "currency": "%s"}]}
+      """;
+
+  private void lies(String id, String when, String currency) {
+    lying.add(id);
+    APP.bean(KnifeService.class)
+        .add(id, SpecimenFormat.readKept(BOUGHT.formatted(id, when, currency)));
+  }
+
+  @Test
+  void whatStandsInStoriesIsTakenOverOnceAndStruckOutAgain() throws Exception {
+    String paid = UUID.randomUUID().toString();
+    lies(paid, "2001-05", "GBP");
+    lies(UUID.randomUUID().toString(), "2001/2003", "GBP");
+    web.perform(get("/api/ledger/stories"))
+        .andExpect(jsonPath("$.length()").value(2))
+        .andExpect(jsonPath("$[?(@.problem)].problem.field").value("date"))
+        .andExpect(jsonPath("$[?(@.knife == '" + paid + "')].entry.who").value("a fair"));
+    told().andExpect(jsonPath("$.entries").isEmpty());
+
+    String taken =
+        web.perform(post("/api/ledger/stories"))
+            .andExpect(jsonPath("$.ids.length()").value(1))
+            .andExpect(jsonPath("$.ledger.lots[0].knives[0].knife").value(paid))
+            .andExpect(jsonPath("$.ledger.lots[0].cost").value(45.00))
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    web.perform(post("/api/ledger/stories")).andExpect(jsonPath("$.ids").isEmpty());
+
+    String ids = Json.mapper().readTree(taken).path("ids").toString();
+    web.perform(post("/api/ledger/strike").contentType(MediaType.APPLICATION_JSON).content(ids))
+        .andExpect(jsonPath("$.lots").isEmpty())
+        .andExpect(jsonPath("$.entries[0].struck").value(true));
+    // Whoever struck it out does not want it.
+    web.perform(post("/api/ledger/stories")).andExpect(jsonPath("$.ids").isEmpty());
+  }
+
+  @Test
+  void aKnifeThatCameByTheLedgerIsNotBoughtAgainByItsStory() throws Exception {
+    String id = UUID.randomUUID().toString();
+    lies(id, "2001-05", "GBP");
+    add(
+        UUID.randomUUID(),
+        LOT.replace("{\"id\": \"b\"}", "{\"id\": \"b\", \"knife\": \"" + id + "\"}"));
+    web.perform(get("/api/ledger/stories"))
+        .andExpect(jsonPath("$[?(@.knife == '" + id + "')]").isEmpty());
+  }
+
+  @Test
+  void entriesThatOthersRestOnAreNotStruckOutTogether() throws Exception {
+    UUID lot = UUID.randomUUID();
+    add(lot, LOT);
+    add(UUID.randomUUID(), SOLD.formatted("2024-05-01", "40"));
+    web.perform(
+            post("/api/ledger/strike")
+                .contentType(MediaType.APPLICATION_JSON)
+                .content("[\"" + lot + "\"]"))
+        .andExpect(status().isBadRequest());
+    told().andExpect(jsonPath("$.lots[0].knives.length()").value(3));
   }
 }
