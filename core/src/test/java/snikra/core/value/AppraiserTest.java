@@ -361,4 +361,95 @@ class AppraiserTest {
     assertThat(own.counted()).isEqualTo(1);
     assertThat(own.sales()).hasSize(1);
   }
+
+  private static ComparableSale boxed(double price, String box) {
+    return new ComparableSale(
+        "a knife",
+        BigDecimal.valueOf(price),
+        "GBP",
+        EdtfDate.parse("2026"),
+        "thrale",
+        "jack",
+        "good",
+        "bone",
+        EdtfDate.parse("1890/1910"),
+        box,
+        null);
+  }
+
+  @Test
+  void whatABoxBroughtIsTakenOffForABareKnife() {
+    List<ComparableSale> inTheirBoxes = List.of(boxed(150, "sealed"), boxed(150, "sealed"));
+    assertThat(middle(appraiser.appraise(GOOD, inTheirBoxes)))
+        .isEqualTo(middle(appraiser.appraise(GOOD, sales(100, 100))));
+  }
+
+  /** Of what keeps it wide each is told once, the most first, and together they are all of it. */
+  @Test
+  void whatKeepsItWideAddsUpToAllOfIt() {
+    Subject open =
+        knife(
+            Map.of("thrale", 0.6, "zwick", 0.4),
+            Map.of("good", 0.5, "mint", 0.5),
+            null,
+            null,
+            new Altered(0.5, 0.4));
+    List<ComparableSale> all = new ArrayList<>(sales(60, 60, 60));
+    all.add(sale(300, "2026", "zwick", "jack", "good", false));
+    all.add(sale(300, "2026", "zwick", "jack", "good", false));
+    List<Cost> costs = appraiser.appraise(open, all).costs();
+    assertThat(costs).extracting(Cost::of).doesNotHaveDuplicates();
+    assertThat(costs)
+        .extracting(Cost::share)
+        .isSortedAccordingTo(java.util.Comparator.reverseOrder())
+        .allMatch(share -> share >= 0.02);
+    assertThat(costs.stream().mapToDouble(Cost::share).sum()).isBetween(0.95, 1.001);
+    // Two grades, one twice the other, as likely: a quarter of the square of that step.
+    double ofGrade = costs.stream().filter(c -> c.of() == Doubt.GRADE).findFirst().get().share();
+    double ofAltered =
+        costs.stream().filter(c -> c.of() == Doubt.ALTERED).findFirst().get().share();
+    assertThat(ofGrade / ofAltered)
+        .isCloseTo(Math.pow(Math.log(2) / Math.log(0.4), 2), within(0.15));
+  }
+
+  @Test
+  void ownSalesAreToldFirstAndThoseOfTheBookByWhatTheyCount() {
+    List<KeptSale> book =
+        List.of(
+            new KeptSale(
+                "far",
+                new Sale(sale(90, "1996", "zwick", "jack", "good", false), null, null, null)),
+            new KeptSale("near", new Sale(sale(100), null, null, null)));
+    ValueVerdict v = appraiser.appraise(GOOD, sales(95), book);
+    assertThat(v.sales())
+        .extracting(ValueVerdict.Weighed::id)
+        .containsExactly("sale-1", "near", "far");
+    assertThat(v.sales().get(1).weight()).isGreaterThan(v.sales().get(2).weight());
+    assertThat(v.sales().stream().mapToDouble(ValueVerdict.Weighed::weight).sum())
+        .isCloseTo(1, within(1e-9));
+  }
+
+  /** The fourth and later count at their mean, whatever order they are told in. */
+  @Test
+  void theOrderInWhichWhatWasDoneIsToldDoesNotMatter() {
+    List<Altered> done =
+        List.of(
+            new Altered(0.9, 0.3),
+            new Altered(0.2, 0.9),
+            new Altered(0.5, 0.5),
+            new Altered(0.7, 0.8));
+    List<Altered> otherwise = new ArrayList<>(done);
+    java.util.Collections.reverse(otherwise);
+    Map<String, Double> thrale = Map.of("thrale", 1.0);
+    Map<String, Double> good = Map.of("good", 1.0);
+    ValueVerdict one =
+        appraiser.appraise(
+            knife(thrale, good, null, null, done.toArray(Altered[]::new)), sales(100));
+    ValueVerdict other =
+        appraiser.appraise(
+            knife(thrale, good, null, null, otherwise.toArray(Altered[]::new)), sales(100));
+    assertThat(one.asItIs()).isEqualTo(other.asItIs());
+    // With the likeliest of them done half lie at or below 0.3 x 0.5, half at or above 0.3 x 0.8.
+    assertThat(asItIs(one)).isBetween(0.15 * middle(one), 0.24 * middle(one));
+  }
 }
