@@ -1,9 +1,12 @@
 package snikra.formats;
 
-import java.io.StringWriter;
+import java.io.ByteArrayOutputStream;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javax.xml.stream.XMLOutputFactory;
@@ -71,15 +74,25 @@ public final class LidoRecords {
    * @param isVague whether of a find only the county or country is told
    */
   public static String write(ReferenceShelf shelf, List<Kept> knives, boolean isVague) {
-    StringWriter text = new StringWriter();
+    ByteArrayOutputStream text = new ByteArrayOutputStream();
+    write(shelf, isVague, text, knives::forEach);
+    return text.toString(StandardCharsets.UTF_8);
+  }
+
+  /**
+   * Writes each as it comes, so that of very many no more than one is held.
+   *
+   * @param each hands over one after the other
+   */
+  public static void write(
+      ReferenceShelf shelf, boolean isVague, OutputStream to, Consumer<Consumer<Kept>> each) {
     try {
-      XMLStreamWriter out = XMLOutputFactory.newFactory().createXMLStreamWriter(text);
-      new LidoRecords(out, shelf, isVague).all(knives);
+      XMLStreamWriter out = XMLOutputFactory.newFactory().createXMLStreamWriter(to, "UTF-8");
+      new LidoRecords(out, shelf, isVague).all(each);
       out.close();
     } catch (XMLStreamException e) {
       throw new IllegalStateException(e);
     }
-    return text.toString();
   }
 
   /** What stands within an element. */
@@ -87,7 +100,7 @@ public final class LidoRecords {
     void write() throws XMLStreamException;
   }
 
-  private void all(List<Kept> knives) throws XMLStreamException {
+  private void all(Consumer<Consumer<Kept>> each) throws XMLStreamException {
     out.writeStartDocument("UTF-8", "1.0");
     out.setPrefix("lido", LIDO);
     out.writeStartElement(LIDO, "lidoWrap");
@@ -95,11 +108,17 @@ public final class LidoRecords {
     out.writeNamespace("xsi", SCHEMA);
     out.writeAttribute(
         "xsi", SCHEMA, "schemaLocation", LIDO + " " + LIDO + "/schema/v1.1/lido-v1.1.xsd");
-    for (Kept knife : knives) {
-      within("lido", () -> one(knife));
-    }
+    each.accept(this::record);
     out.writeEndElement();
     out.writeEndDocument();
+  }
+
+  private void record(Kept knife) {
+    try {
+      within("lido", () -> one(knife));
+    } catch (XMLStreamException e) {
+      throw new IllegalStateException(e);
+    }
   }
 
   private void one(Kept kept) throws XMLStreamException {

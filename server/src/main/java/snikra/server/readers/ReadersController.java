@@ -2,6 +2,7 @@ package snikra.server.readers;
 
 import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpServletRequest;
+import java.io.ByteArrayOutputStream;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -72,20 +73,26 @@ class ReadersController {
    */
   @GetMapping(path = "/api/knives/found.xml", produces = MediaType.APPLICATION_XML_VALUE)
   @Ticked
-  ResponseEntity<String> lido(
+  ResponseEntity<byte[]> lido(
       @RequestParam(defaultValue = "") String q,
       @RequestParam(defaultValue = "true") boolean vague,
       @Parameter(hidden = true) HttpServletRequest request) {
-    List<LidoRecords.Kept> kept =
-        found(q, request).stream()
-            .flatMap(s -> s.listed().map(l -> new LidoRecords.Kept(s.id(), l)).stream())
-            .toList();
+    // One knife at a time: ten thousand at once are more than there is room for.
+    ByteArrayOutputStream records = new ByteArrayOutputStream();
+    LidoRecords.write(
+        desk.examiner().shelf(),
+        vague,
+        records,
+        each ->
+            catalogue.eachFound(
+                FoundBy.asked(q, request),
+                s -> s.listed().map(l -> new LidoRecords.Kept(s.id(), l)).ifPresent(each)));
     return ResponseEntity.ok()
         .header(
             HttpHeaders.CONTENT_DISPOSITION,
             ContentDisposition.attachment().filename("knives.lido.xml").build().toString())
         .contentType(MediaType.parseMediaType("application/xml;charset=UTF-8"))
-        .body(LidoRecords.write(desk.examiner().shelf(), kept, vague));
+        .body(records.toByteArray());
   }
 
   private List<Shown> found(String q, HttpServletRequest request) {
