@@ -38,7 +38,8 @@ export function FromStories({
       )}
       {found.data?.length === 0 && (
         <p className="voice mt-3 text-ink3">
-          Whatever your own records in stories say you paid stands in the ledger already.
+          Whatever your own records in stories say you paid stands in the ledger already, or was struck out
+          there.
         </p>
       )}
       {found.data && found.data.length > 0 && (

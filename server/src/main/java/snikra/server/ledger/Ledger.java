@@ -10,6 +10,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -136,24 +138,33 @@ public class Ledger {
     }
   }
 
-  /** Keeps all of these new entries, or none of them. */
-  public synchronized void addAll(List<KeptEntry> entries) {
-    List<KeptEntry> all = new ArrayList<>(standing(entries()));
-    all.addAll(entries);
+  /**
+   * Keeps all of these new entries, or none of them; one that is known already is left as it is.
+   *
+   * @return those that were new
+   */
+  public synchronized List<KeptEntry> addAll(List<KeptEntry> entries) {
+    List<EntryTold> there = entries();
+    Set<String> known = there.stream().map(EntryTold::id).collect(Collectors.toSet());
+    List<KeptEntry> added = entries.stream().filter(e -> !known.contains(e.id())).toList();
+    List<KeptEntry> all = new ArrayList<>(standing(there));
+    all.addAll(added);
     requireSound(all);
     transaction.executeWithoutResult(
         status ->
-            entries.forEach(
+            added.forEach(
                 e ->
                     revisions.save(
                         new LedgerRevisionEntity(
                             e.id(), 1, LedgerFormat.write(e.entry()), false, instant()))));
+    return added;
   }
 
   /** Strikes all of these out, or none of them. */
   public synchronized void strikeAll(List<String> ids) {
-    requireSound(standing(entries()).stream().filter(e -> !ids.contains(e.id())).toList());
-    transaction.executeWithoutResult(status -> ids.forEach(this::strikeOut));
+    Set<String> out = Set.copyOf(ids);
+    requireSound(standing(entries()).stream().filter(e -> !out.contains(e.id())).toList());
+    transaction.executeWithoutResult(status -> out.forEach(this::strikeOut));
   }
 
   private void strikeOut(String id) {

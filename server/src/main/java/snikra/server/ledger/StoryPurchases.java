@@ -86,7 +86,7 @@ public final class StoryPurchases {
             .filter(p -> p.problem() == null)
             .map(p -> new KeptEntry(p.id(), p.entry()))
             .toList();
-    ledger.addAll(entries);
-    return new TakenOver(ledger.told(), entries.stream().map(KeptEntry::id).toList());
+    List<KeptEntry> added = ledger.addAll(entries);
+    return new TakenOver(ledger.told(), added.stream().map(KeptEntry::id).toList());
   }
 }

@@ -17,6 +17,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.http.MediaType;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
+import snikra.core.ledger.KeptEntry;
 import snikra.formats.Json;
 import snikra.formats.SpecimenFormat;
 import snikra.server.TestApp;
@@ -242,5 +243,17 @@ class LedgerApiTest {
                 .content("[\"" + lot + "\"]"))
         .andExpect(status().isBadRequest());
     told().andExpect(jsonPath("$.lots[0].knives.length()").value(3));
+  }
+
+  @Test
+  void whatIsKnownAlreadyIsLeftAsItIs() throws Exception {
+    Ledger ledger = APP.bean(Ledger.class);
+    UUID id = UUID.randomUUID();
+    add(id, LOT);
+    KeptEntry kept = new KeptEntry("" + id, ledger.told().entries().get(0).entry());
+    assertThat(ledger.addAll(List.of(kept))).isEmpty();
+    ledger.strikeAll(List.of("" + id, "" + id));
+    assertThat(ledger.addAll(List.of(kept))).isEmpty();
+    assertThat(ledger.history("" + id)).hasSize(2);
   }
 }
