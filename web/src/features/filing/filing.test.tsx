@@ -132,7 +132,7 @@ it("keeps a search by a name that stands there already, comes back to it, and le
   await waitFor(() => expect(screen.queryByText("Keep this search")).toBeNull());
   await user.click(await screen.findByRole("button", { name: /For sale/ }));
   expect(screen.getByTestId("asked").textContent).toBe("in=tag%3Ato+sell");
-  await user.click(await screen.findByLabelText("Let go of For sale"));
+  await user.click(await screen.findByLabelText("Remove For sale"));
   expect(gone).toHaveBeenCalledWith("1");
   await pressUndo(user);
   expect(keep).toHaveBeenLastCalledWith("1", { name: "For sale", q: "", in: ["tag:to sell"] });

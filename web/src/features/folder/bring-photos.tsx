@@ -209,7 +209,7 @@ function Source({ onFiles }: { onFiles: (files: File[]) => void }) {
       <input
         ref={files}
         type="file"
-        aria-label="Photographs to bring"
+        aria-label="Photographs to add"
         accept="image/*"
         multiple
         hidden
@@ -221,7 +221,7 @@ function Source({ onFiles }: { onFiles: (files: File[]) => void }) {
       <input
         ref={folder}
         type="file"
-        aria-label="A folder to bring"
+        aria-label="A folder to add"
         hidden
         onChange={taken}
         {...{ webkitdirectory: "" }}

@@ -33,7 +33,7 @@ const show = () => {
   return onClose;
 };
 const choose = (...files: File[]) =>
-  userEvent.setup().upload(screen.getByLabelText("Photographs to bring"), files);
+  userEvent.setup().upload(screen.getByLabelText("Photographs to add"), files);
 
 beforeEach(() => {
   vi.spyOn(api, "readPhotoNames").mockImplementation(async (names) =>
@@ -93,6 +93,6 @@ it("keeps what was not taken where one is refused, and says why", async () => {
 it("takes pictures alone", async () => {
   show();
   const user = userEvent.setup({ applyAccept: false });
-  await user.upload(screen.getByLabelText("Photographs to bring"), new File(["x"], "list.csv"));
+  await user.upload(screen.getByLabelText("Photographs to add"), new File(["x"], "list.csv"));
   expect((await screen.findByRole("alert")).textContent).toBe("There is no picture among them.");
 });

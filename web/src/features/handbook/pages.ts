@@ -37,7 +37,7 @@ export const LEAVES: Leaf[] = [
       "N lays a new knife on the bench; its number stands above its name.",
       "Enter as much as you see at a glance: outline, bolsters, how many blades. Leave the rest.",
       "T goes back to the tray. Take the next knife.",
-      "If you have a list already, the tray brings it: any table, looked at row by row before it is taken in.",
+      "If you have a list already, the tray adds it: any table, looked at row by row before anything is added.",
     ],
     picture: { src: tray, says: "The tray: every knife as a drawing, with who and when" },
     go: [["/tray", "To the tray"]],

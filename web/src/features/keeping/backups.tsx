@@ -155,7 +155,7 @@ function Look({ backup, onBring }: { backup: Backup; onBring: () => void }) {
         and packs come with the knives.
       </p>
       <button type="button" className="press mt-3" onClick={onBring}>
-        Bring this copy back
+        Put this copy back
       </button>
     </>
   );

@@ -76,7 +76,7 @@ describe("safe keeping", () => {
   const bring = async (bytes: number) => {
     render(around(<KeepingPage />));
     const zip = new File([new Uint8Array(bytes)], "all.zip", { type: "application/zip" });
-    await userEvent.setup().upload(await screen.findByLabelText("A collection to bring"), zip);
+    await userEvent.setup().upload(await screen.findByLabelText("A collection to add"), zip);
   };
 
   it("sends a collection piece by piece, tells what it would bring, and takes what was chosen", async () => {
@@ -94,13 +94,13 @@ describe("safe keeping", () => {
       [0, PIECE],
       [PIECE, 10],
     ]);
-    expect(told.textContent).toContain("3not here yet: taken in");
+    expect(told.textContent).toContain("3not here yet: added");
     expect(told.textContent).toContain("1sales otherwise here: left as here");
     await user.click(within(told).getByText("All as in the file"));
     await user.click(within(told).getByRole("radio", { name: /^4 Mine as here/ }));
-    await user.click(within(told).getByText("Take it in"));
+    await user.click(within(told).getByText("Add it"));
     expect(take).toHaveBeenCalledWith(expect.any(String), ["b"]);
-    expect(await screen.findByText(/^It is taken in\./)).toBeDefined();
+    expect(await screen.findByText(/^It is added\./)).toBeDefined();
   });
 
   it("tells why a file cannot be taken, and lets go of it when it is stopped", async () => {
@@ -116,7 +116,7 @@ describe("safe keeping", () => {
     );
     await bring(3);
     await userEvent.setup().click(await screen.findByText("Stop"));
-    await waitFor(() => expect(screen.getByText("Bring one")).toHaveProperty("disabled", false));
+    await waitFor(() => expect(screen.getByText("Add one")).toHaveProperty("disabled", false));
     expect(screen.queryByRole("alert")).toBeNull();
     expect(gone).toHaveBeenCalledTimes(2);
   });
@@ -138,7 +138,7 @@ describe("safe keeping", () => {
     expect(sheet.getByText("Knife 9, new")).toBeDefined();
     expect(sheet.queryByText("Would be again as they were then")).toBeNull();
     expect(restore).not.toHaveBeenCalled();
-    await user.click(sheet.getByText("Bring this copy back"));
+    await user.click(sheet.getByText("Put this copy back"));
     expect(restore).toHaveBeenCalledWith("2026-11-01");
   });
 

@@ -42,7 +42,7 @@ function useParcel(attempt: Attempt) {
     setStep({ is: "taking" });
     await attempt(
       () => api.takeParcel(key, theirs),
-      "It is taken in. What was here until now is the newest copy in the list.",
+      "It is added. What was here until now is the newest copy in the list.",
     );
     setStep(IDLE);
   };
@@ -93,7 +93,7 @@ function Choose({ isOff, onFile }: { isOff: boolean; onFile: (file: File) => voi
         type="file"
         accept=".zip,application/zip"
         hidden
-        aria-label="A collection to bring"
+        aria-label="A collection to add"
         onChange={(e) => {
           const chosen = e.target.files?.[0];
           e.target.value = "";
@@ -101,14 +101,14 @@ function Choose({ isOff, onFile }: { isOff: boolean; onFile: (file: File) => voi
         }}
       />
       <button type="button" className="press" disabled={isOff} onClick={() => file.current?.click()}>
-        Bring one
+        Add one
       </button>
     </>
   );
 }
 
 function Progress({ step, onStop }: { step: Step; onStop: () => void }) {
-  if (step.is === "taking") return <span role="status">Taking it in</span>;
+  if (step.is === "taking") return <span role="status">Adding it</span>;
   if (step.is !== "sending" && step.is !== "looking") return null;
   const share = step.is === "sending" ? step.share : undefined;
   return (
@@ -156,7 +156,7 @@ function Told({
       {told.asked.length > 0 && <Asked asked={told.asked} theirs={theirs} onChange={setTheirs} />}
       <p className="mt-3 flex gap-3">
         <button type="button" className="press" onClick={() => onTake([...theirs])}>
-          Take it in
+          Add it
         </button>
         <button type="button" className="press" onClick={onLeave}>
           Leave it

@@ -19,8 +19,8 @@ export const day = (iso: string) =>
 
 /** How the knives of a collection that is brought stand to those here, in the order they are told. */
 export const STANDINGS: Record<string, string> = {
-  new: "not here yet: taken in",
-  "theirs-newer": "changed there alone: taken in",
+  new: "not here yet: added",
+  "theirs-newer": "changed there alone: theirs is taken",
   "both-changed": "changed here and there: for you to say",
   "ours-newer": "changed here alone: left as here",
   "taken-out": "taken out of the tray here: left out",

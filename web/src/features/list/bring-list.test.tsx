@@ -94,7 +94,7 @@ test("taken in it closes, and one step takes the whole list out again", async ()
   table.mockResolvedValueOnce(TOLD).mockResolvedValueOnce({ ...TOLD, kept: 1 });
   const onClose = show();
   paste();
-  fireEvent.click(await screen.findByRole("button", { name: "Take in 1 knife" }));
+  fireEvent.click(await screen.findByRole("button", { name: "Add 1 knife" }));
   await waitFor(() => expect(onClose).toHaveBeenCalled());
   const { batch, columns } = table.mock.calls[1]?.[1] ?? {};
   expect(columns).toEqual(["title", "note"]);
@@ -109,7 +109,7 @@ test("where a part fails what came in before it goes out again, and it is said",
     .mockRejectedValueOnce(new Error("The disk is full."));
   const onClose = show();
   paste();
-  fireEvent.click(await screen.findByRole("button", { name: "Take in 1 knife" }));
+  fireEvent.click(await screen.findByRole("button", { name: "Add 1 knife" }));
   expect((await screen.findByRole("alert")).textContent).toBe("The disk is full.");
   await waitFor(() => expect(remove).toHaveBeenCalledExactlyOnceWith(table.mock.calls[1]?.[1].batch));
   expect(onClose).not.toHaveBeenCalled();

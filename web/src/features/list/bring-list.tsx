@@ -12,7 +12,7 @@ import { useList } from "./use-list";
 
 const SHOWN = 60;
 
-/** A list of knives one has already, looked at before it is taken into the tray. */
+/** A list of knives one has already, looked at before it is added to the tray. */
 export function BringList({ onClose }: { onClose: () => void }) {
   const queries = useQueryClient();
   const toast = useToast();
@@ -38,7 +38,7 @@ export function BringList({ onClose }: { onClose: () => void }) {
     queries.invalidateQueries({ queryKey: ["tray"] });
     if (whole) {
       onClose();
-      toast(`${counted(whole.kept)} taken into the tray.`, async () => {
+      toast(`${counted(whole.kept)} added to the tray.`, async () => {
         await api.removeKnivesTable(batch);
         queries.invalidateQueries({ queryKey: ["tray"] });
       });
@@ -57,7 +57,7 @@ export function BringList({ onClose }: { onClose: () => void }) {
             list says; the look at the knife itself is still yours.
           </p>
           <TableSource
-            label="List to bring"
+            label="List to add"
             currency={currency}
             onCurrency={(to) => {
               setCurrency(to);
@@ -91,7 +91,7 @@ export function BringList({ onClose }: { onClose: () => void }) {
                   disabled={anew(so) === 0 || work !== undefined}
                   onClick={takeIn}
                 >
-                  Take in {counted(anew(so))}
+                  Add {counted(anew(so))}
                 </button>
                 <button type="button" className="press" onClick={onClose}>
                   Let it be

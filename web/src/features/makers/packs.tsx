@@ -72,7 +72,7 @@ export function Packs({ packs }: { packs: MakersPack[] }) {
         <input
           ref={input}
           type="file"
-          aria-label="Pack to bring"
+          aria-label="Pack to add"
           accept=".yaml,.yml"
           hidden
           onChange={(e) => {

@@ -68,12 +68,12 @@ export function EyeOf({
           </p>
         ) : (
           <button type="button" className="min-h-6 text-ink2 underline" onClick={() => setAsked(true)}>
-            Let go of {player}
+            Remove {player}
           </button>
         )}
         {forget.isError && (
           <p role="alert" className="text-lead">
-            It was not let go. {forget.error.message}
+            Nothing was removed. {forget.error.message}
           </p>
         )}
       </div>

@@ -235,10 +235,10 @@ it("tells a player how their eye does and lets go of them only when asked twice"
   expect(eye.getByRole("img", { name: "1.4, 0.6" })).toBeTruthy();
   expect(screen.getByRole("button", { name: "Ten of today, 3 done" })).toBeTruthy();
   const user = userEvent.setup();
-  await user.click(eye.getByRole("button", { name: "Let go of Ada" }));
+  await user.click(eye.getByRole("button", { name: "Remove Ada" }));
   expect(forget).not.toHaveBeenCalled();
   await user.click(eye.getByRole("button", { name: "Keep it" }));
-  await user.click(eye.getByRole("button", { name: "Let go of Ada" }));
+  await user.click(eye.getByRole("button", { name: "Remove Ada" }));
   await user.click(eye.getByRole("button", { name: "Let it go" }));
   await waitFor(() => expect(forget).toHaveBeenCalledOnce());
   expect(forget).toHaveBeenCalledWith("Ada");

@@ -28,7 +28,7 @@ const show = () =>
 async function paste(text: string) {
   const user = userEvent.setup();
   show();
-  await user.click(screen.getByRole("button", { name: "Take in what I noted" }));
+  await user.click(screen.getByRole("button", { name: "Add what I noted" }));
   fireEvent.change(screen.getByLabelText(/Paste the text/), { target: { value: text } });
   return user;
 }

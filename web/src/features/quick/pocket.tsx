@@ -44,7 +44,7 @@ export function Pocket() {
           Save the card to print
         </a>
         <button ref={button} type="button" className="press" onClick={() => setOpen(true)}>
-          Take in what I noted
+          Add what I noted
         </button>
       </p>
       {isOpen && <TakeIn from={button} onClose={() => setOpen(false)} />}

@@ -30,7 +30,7 @@ export function Originality({ verdict, onGo }: { verdict: Verdict; onGo: (statio
       </ul>
       {percent(originality.worth) < 100 && (
         <p className="mt-1 border-t border-rule pt-1">
-          With that taken in: {grade && `${grade.label} at best, `}
+          With that counted: {grade && `${grade.label} at best, `}
           <span className="num">{percent(originality.worth)}%</span> of what an untouched one brings
           {low !== undefined && high !== undefined && currency && (
             <span className="num">

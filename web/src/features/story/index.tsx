@@ -108,6 +108,9 @@ function Sheet({ knife, verdict, story, book }: Of) {
   );
 }
 
+/** A line with its full stop, but where letters that were cut or a name end in one. */
+const closed = (line: string) => (/\.\u201d?$/.test(line) ? line : `${line}.`);
+
 function Links({ knife, story, book, vague }: Omit<Of, "verdict"> & { vague: boolean }) {
   if (knife.specimen.story.length === 0)
     return <p className="voice mt-3 text-ink3">Nothing is known yet of where it has been.</p>;
@@ -126,17 +129,25 @@ function Links({ knife, story, book, vague }: Omit<Of, "verdict"> & { vague: boo
             <p>
               <span className="num text-ink2">{i + 1}</span> {label(book.choices.story, e.kind)}
               {story.links[i]?.when && <span className="num">, {story.links[i]?.when}</span>}
-              {[e.letters && `\u201c${e.letters}\u201d`, e.holder, e.place]
-                .filter(Boolean)
-                .map((w) => `, ${w}`)
-                .join("")}
-              {e.price !== undefined && e.currency && `, ${money(e.price, e.currency)}`}.
+              {closed(
+                [
+                  e.letters && `\u201c${e.letters}\u201d`,
+                  e.holder,
+                  e.place,
+                  e.price !== undefined && e.currency && money(e.price, e.currency),
+                ]
+                  .filter(Boolean)
+                  .map((w) => `, ${w}`)
+                  .join(""),
+              )}
             </p>
             <p className="text-ink2">
-              {[label(book.choices.source, e.source), e.teller && `told by ${e.teller}`]
-                .filter(Boolean)
-                .join(", ")}
-              .{e.note && ` ${e.note}`}
+              {closed(
+                [label(book.choices.source, e.source), e.teller && `told by ${e.teller}`]
+                  .filter(Boolean)
+                  .join(", "),
+              )}
+              {e.note && ` ${e.note}`}
             </p>
           </div>
           <div className="min-w-0 text-[0.84375rem]/5">

@@ -153,6 +153,16 @@ test("the sheet gives each link with its source and how far it is so", async () 
   expect(screen.getByText("Ada & Bo made it").nextSibling?.textContent).toBe("1950\u20131960, 80%");
 });
 
+test("letters that end in a point get no second one", async () => {
+  const cut = {
+    ...KNIFE,
+    specimen: { ...KNIFE.specimen, story: [{ kind: "held", source: "family", letters: "J.R." }] },
+  };
+  show(cut as unknown as SavedKnife, { ...STORY, links: [] });
+  const [link] = within(await screen.findByLabelText("Links")).getAllByRole("listitem");
+  expect(link?.textContent).toContain("Held, \u201cJ.R.\u201dFamily.");
+});
+
 test("a knife of which nothing is known says so", async () => {
   const bare = { ...KNIFE, specimen: { ...KNIFE.specimen, story: [] } };
   show(bare, { ...STORY, links: [], chain: { tenures: [], gaps: [] }, questions: [] });

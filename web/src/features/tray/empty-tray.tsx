@@ -32,16 +32,16 @@ export function EmptyTray({ onNew, onList }: { onNew: () => void; onList: () => 
           <h3 className="font-semibold">A list I have</h3>
           <p className="mt-1 mb-2 text-ink2">
             Any table with a row for each knife, pasted or as a file. You see what each row becomes before it
-            is taken in; what is not understood stays in the note.
+            is added; what is not understood stays in the note.
           </p>
           <button type="button" className="press" onClick={onList}>
-            Bring a list
+            Add a list
           </button>
         </div>
         <div>
           <h3 className="font-semibold">What I know of makers</h3>
           <p className="mt-1 mb-2 text-ink2">
-            Snikra comes without real makers. Bring marks, years and codes as a reference pack, each with its
+            Snikra comes without real makers. Add marks, years and codes as a reference pack, each with its
             source. Until then knives are dated by how they are built, and their makers stay open.
           </p>
           <Link to="/makers" className="press inline-flex items-center">

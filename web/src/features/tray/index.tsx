@@ -112,7 +112,7 @@ function Laid({
         {view !== "table" && <OrderChoice order={order} onChange={setOrder} />}
         <ViewChoice view={view} onChange={setView} />
         <button type="button" className="press" onClick={onList}>
-          Bring a list
+          Add a list
         </button>
         <button type="button" className="press" onClick={onPhotos}>
           Photographs

@@ -36,7 +36,7 @@ export function KeptSearches({ search, left }: { search: Search; left: number })
   const letGo = async (k: Kept) => {
     try {
       await api.removeSearch(k.id);
-      toast(`The search "${k.name}" is let go.`, () => keep(k.id, k));
+      toast(`The search "${k.name}" is removed.`, () => keep(k.id, k));
     } catch (e) {
       toast(`It is still kept. ${(e as Error).message}`);
     }
@@ -62,7 +62,7 @@ export function KeptSearches({ search, left }: { search: Search; left: number })
               <button
                 type="button"
                 className="min-h-6 min-w-6 text-ink2 hover:text-lead"
-                aria-label={`Let go of ${k.name}`}
+                aria-label={`Remove ${k.name}`}
                 onClick={() => letGo(k)}
               >
                 {"\u00d7"}

@@ -117,7 +117,7 @@ class AccessIT {
     page.getByText("Solid and fitted").click();
     assertThat(page.getByLabel("What to do")).containsText("at most");
     check(page, "a quick look");
-    page.getByText("Take in what I noted").click();
+    page.getByText("Add what I noted").click();
     check(page, "what was noted at the market");
     page.keyboard().press("Escape");
     page.navigate(app.url("/practice"));
@@ -158,7 +158,7 @@ class AccessIT {
     assertThat(page.getByText("Copies", new Page.GetByTextOptions().setExact(true))).isVisible();
     check(page, "safe keeping");
     Download whole = page.waitForDownload(() -> page.getByText("Save it").click());
-    page.getByLabel("A collection to bring").setInputFiles(whole.path());
+    page.getByLabel("A collection to add").setInputFiles(whole.path());
     assertThat(page.getByLabel("What it would bring")).isVisible();
     check(page, "a collection to bring");
     page.navigate(app.url("/words?at=blades&word=kick"));
@@ -201,14 +201,14 @@ class AccessIT {
     check(page, "an entry of what went");
     page.keyboard().press("Escape");
     page.navigate(app.url("/tray"));
-    page.getByText("Bring a list").click();
+    page.getByText("Add a list").click();
     page.getByLabel("or paste rows").fill("Name;Size\nA jack;3 in\nA pen;odd");
     page.keyboard().press("Tab");
     assertThat(page.getByTestId("report")).isVisible();
     check(page, "a list to bring");
     page.keyboard().press("Escape");
     page.getByText("Photographs").click();
-    page.getByLabel("Photographs to bring")
+    page.getByLabel("Photographs to add")
         .setInputFiles(new FilePayload("odd.png", "image/png", new byte[] {1}));
     assertThat(page.getByText("1 without a knife")).isVisible();
     check(page, "photographs to bring");

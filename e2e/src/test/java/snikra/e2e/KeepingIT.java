@@ -42,7 +42,7 @@ class KeepingIT {
       Locator sheet = page.getByRole(AriaRole.DIALOG);
       assertThat(sheet).containsText("7 knives are the same");
       assertThat(sheet).containsText("Would come back");
-      sheet.getByText("Bring this copy back").press("Enter");
+      sheet.getByText("Put this copy back").press("Enter");
       assertThat(page.getByRole(AriaRole.ROW)).hasCount(3);
       assertThat(page.getByText("before a copy was brought back")).isVisible();
       theWholeGoesOutAndComesBack(page);
@@ -54,12 +54,12 @@ class KeepingIT {
 
   private static void theWholeGoesOutAndComesBack(Page page) {
     Download file = page.waitForDownload(() -> page.getByText("Save it").press("Enter"));
-    page.getByLabel("A collection to bring").setInputFiles(file.path());
+    page.getByLabel("A collection to add").setInputFiles(file.path());
     Locator told = page.getByLabel("What it would bring");
     assertThat(told).containsText("8the same in both");
-    told.getByText("Take it in").press("Enter");
+    told.getByText("Add it").press("Enter");
     assertThat(page.getByText("before a collection was brought")).isVisible();
-    assertThat(page.getByText(Pattern.compile("^It is taken in"))).isVisible();
+    assertThat(page.getByText(Pattern.compile("^It is added"))).isVisible();
   }
 
   @Test

@@ -62,7 +62,7 @@ class ListIT {
   void aPastedListWithMistakesIsTakenInByKeysAndOutAgain() {
     Page page = chromium.page(1280, 800);
     page.navigate(app.url("/tray"));
-    page.getByText("Bring a list").press("Enter");
+    page.getByText("Add a list").press("Enter");
     Locator sheet = page.getByRole(AriaRole.DIALOG);
     sheet.getByLabel("or paste rows").focus();
     page.keyboard().insertText(LIST);
@@ -70,9 +70,9 @@ class ListIT {
     assertThat(sheet.getByTestId("report")).containsText("3 rows, parted by semicolon");
     assertThat(rows(sheet)).containsText("In the note: Closed: long");
     assertThat(rows(sheet)).containsText("closed length 3 3/8");
-    sheet.getByText("Take in 3 knives").press("Enter");
+    sheet.getByText("Add 3 knives").press("Enter");
     assertThat(sheet).isHidden();
-    assertThat(page.getByText("3 knives taken into the tray.").first()).isVisible();
+    assertThat(page.getByText("3 knives added to the tray.").first()).isVisible();
     assertThat(inTray(page, "Uncle's jack")).isVisible();
     undo(page).press("Enter");
     assertThat(inTray(page, "Uncle's jack")).hasCount(0);
@@ -86,10 +86,10 @@ class ListIT {
     Files.writeString(file, LIST.replace("Uncle", "Aunt").replace("The", "A"));
     Page page = chromium.page(390, 844);
     page.navigate(app.url("/tray"));
-    page.getByText("Bring a list").click();
+    page.getByText("Add a list").click();
     Locator sheet = page.getByRole(AriaRole.DIALOG);
     sheet.locator("input[type=file]").setInputFiles(file);
-    sheet.getByText("Take in 3 knives").click();
+    sheet.getByText("Add 3 knives").click();
     assertThat(sheet).isHidden();
     inTray(page, "A odd one").click();
     assertThat(page.locator("#station")).isVisible();

@@ -157,7 +157,7 @@ class MakersIT {
   }
 
   private static void bring(Page page, String yaml) {
-    page.getByLabel("Pack to bring")
+    page.getByLabel("Pack to add")
         .setInputFiles(
             new FilePayload("own.yaml", "text/yaml", yaml.getBytes(StandardCharsets.UTF_8)));
   }

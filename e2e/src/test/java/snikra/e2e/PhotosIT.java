@@ -177,7 +177,7 @@ class PhotosIT {
     Path named = Files.copy(picture, files.resolve("Sharpened to a sliver 2.png"));
     Path odd = Files.copy(picture, files.resolve("IMG_77.png"));
     page.getByText("Photographs").press("Enter");
-    page.getByLabel("Photographs to bring").setInputFiles(new Path[] {numbered, named, odd});
+    page.getByLabel("Photographs to add").setInputFiles(new Path[] {numbered, named, odd});
     assertThat(page.getByLabel("Knife of 8 back.png")).hasValue("8");
     assertThat(page.getByLabel("What 8 back.png shows")).hasValue("back");
     assertThat(page.getByLabel("Knife of Sharpened to a sliver 2.png")).hasValue("7");

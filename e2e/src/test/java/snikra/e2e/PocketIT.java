@@ -50,7 +50,7 @@ class PocketIT {
       saved.saveAs(file);
       String kept = onThePhone(chromium, file);
 
-      button(page, "Take in what I noted").press("Enter");
+      button(page, "Add what I noted").press("Enter");
       page.getByLabel("Paste the text from the phone here").fill(kept);
       button(page, "Lay 1 knife in the tray").press("Enter");
       assertThat(page.getByText("1 knife laid in the tray.").first()).isVisible();

@@ -95,7 +95,7 @@ class PracticeIT {
       Locator toGrade = part(page, "A knife to grade");
       assertThat(toGrade).containsText("agreed");
       assertThat(toGrade).containsText("of a grade, Snikra");
-      button(page, "Let go of Ada").tap();
+      button(page, "Remove Ada").tap();
       button(page, "Let it go").tap();
       assertThat(part(page, "Your eye")).hasCount(0);
       assertThat(page.locator("body")).not().containsText("Ada, after");

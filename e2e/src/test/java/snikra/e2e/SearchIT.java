@@ -93,7 +93,7 @@ class SearchIT {
       assertThat(page.getByLabel("Search the tray")).hasValue("lies case 9 tag lent");
       page.locator("li").filter(byText("4 knives tagged lent.")).getByText("Undo").click();
       assertThat(count).hasText("0 of 8");
-      button(page, "Let go of Lent out").press("Enter");
+      button(page, "Remove Lent out").press("Enter");
       page.getByLabel("Search the tray").fill("");
       assertThat(count).hasText("4 of 8");
       button(page, "Take out").press("Enter");

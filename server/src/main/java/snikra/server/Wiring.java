@@ -1,6 +1,8 @@
 package snikra.server;
 
 import jakarta.servlet.Filter;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
@@ -13,6 +15,7 @@ import java.util.concurrent.Executors;
 import java.util.function.Supplier;
 import javax.sql.DataSource;
 import org.flywaydb.core.api.MigrationState;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
@@ -426,8 +429,9 @@ class Wiring {
     return new InstrumentDesk(InstrumentDesk.standIns());
   }
 
+  // Before the first page is served: whoever opens it finds the tin filled.
   @Bean
-  ApplicationRunner demoTin(
+  SmartInitializingSingleton demoTin(
       KnifeService knives,
       Journal journal,
       SalesBook sales,
@@ -436,12 +440,17 @@ class Wiring {
       WantedList wanted,
       Environment environment) {
     boolean demo = environment.getProperty("snikra.demo", Boolean.class, false);
-    return args -> {
-      if (demo) {
+    return () -> {
+      if (!demo) {
+        return;
+      }
+      try {
         DemoSales.fill(sales, desk.examiner().shelf());
         DemoLedger.fill(ledger);
         DemoWants.fill(wanted);
         DemoJournal.fill(journal, DemoTin.fill(knives, desk.examiner().shelf()));
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
       }
     };
   }

@@ -2,6 +2,7 @@ package snikra.server.http;
 
 import java.sql.SQLException;
 import java.sql.SQLTransientConnectionException;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -15,6 +16,8 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.HttpRequestMethodNotSupportedException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
@@ -165,6 +168,35 @@ class Problems extends ResponseEntityExceptionHandler {
           default -> "must be a " + type;
         };
     return invalid(List.of(new Problem(e.getName(), "" + e.getValue(), accepted)));
+  }
+
+  @Override
+  protected @Nullable ResponseEntity<Object> handleHttpRequestMethodNotSupported(
+      HttpRequestMethodNotSupportedException e,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    List<String> taken =
+        e.getSupportedMethods() == null
+            ? List.of()
+            : Arrays.stream(e.getSupportedMethods()).sorted().toList();
+    ProblemDetail detail =
+        ProblemDetail.forStatusAndDetail(
+            HttpStatus.METHOD_NOT_ALLOWED, "This address does not take " + e.getMethod() + ".");
+    detail.setProperty(
+        "problems",
+        List.of(new Problem("method", e.getMethod(), "must be " + String.join(" or ", taken))));
+    return ResponseEntity.status(status).headers(headers).body(detail);
+  }
+
+  @Override
+  protected @Nullable ResponseEntity<Object> handleMissingServletRequestParameter(
+      MissingServletRequestParameterException e,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    return ResponseEntity.badRequest()
+        .body(invalid(List.of(new Problem(e.getParameterName(), "nothing", "must be given"))));
   }
 
   @Override

@@ -197,7 +197,7 @@ public class Disk implements AutoCloseable {
   public void requireRoomForPhotograph() {
     if (free.getAsLong() < ROOM_FOR_PHOTOGRAPHS) {
       throw new DiskFull(
-          "No photograph can be taken in: the disk has "
+          "No photograph can be added: the disk has "
               + free.getAsLong() / MB
               + " MB left, and "
               + ROOM_FOR_PHOTOGRAPHS / MB

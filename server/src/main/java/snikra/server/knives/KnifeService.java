@@ -273,7 +273,7 @@ public class KnifeService {
           List<KnifeEntity> rows = knives.findByBatch(batch);
           if (rows.isEmpty()) {
             throw new InvalidInput(
-                List.of(new Problem("batch", batch, "must be of a list that was taken in")));
+                List.of(new Problem("batch", batch, "must be of a list that was added")));
           }
           Instant now = now();
           rows.stream()

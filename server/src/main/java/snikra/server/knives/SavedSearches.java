@@ -72,7 +72,7 @@ public class SavedSearches {
         status -> {
           SavedSearchEntity kept = searches.findById(id.toString()).orElse(null);
           if (kept == null && searches.count() >= MOST) {
-            throw refused("name", name, "at most " + MOST + " searches are kept: let go of one");
+            throw refused("name", name, "at most " + MOST + " searches are kept: remove one");
           }
           if (kept == null) {
             kept = new SavedSearchEntity(id.toString(), content, Instant.now());

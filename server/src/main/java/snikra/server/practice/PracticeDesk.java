@@ -200,8 +200,7 @@ public class PracticeDesk {
   /** Refuses another round where there are as many as are kept. */
   static void requireRoom(PracticeRepository rounds, String player) {
     if (rounds.count() >= MOST) {
-      throw refused(
-          "player", player, "no room for more than " + MOST + " rounds: let go of a player");
+      throw refused("player", player, "no room for more than " + MOST + " rounds: remove a player");
     }
   }
 

@@ -146,7 +146,7 @@ public class SalesBook {
         status -> {
           List<SaleEntity> rows = kept.findByBatch(batch);
           if (rows.isEmpty()) {
-            throw refused("batch", batch, "must be of a table that was taken in");
+            throw refused("batch", batch, "must be of a table that was added");
           }
           rows.forEach(row -> row.setRemovedAt(isRemoved ? now() : null));
         });

@@ -123,8 +123,7 @@ public class WantedList {
           } else {
             throw new InvalidInput(
                 List.of(
-                    new Problem(
-                        "id", id.toString(), "at most " + MOST + " are kept: let go of one")));
+                    new Problem("id", id.toString(), "at most " + MOST + " are kept: remove one")));
           }
         });
     return told(examiner, against, id.toString(), want, catalogue.cards(ALL));

@@ -147,7 +147,14 @@ class FilterTest {
     assertThat(told).startsWith("HTTP/1.1 404").contains("application/problem+json");
     assertThat(answer("DELETE /api/book" + head() + "\r\n"))
         .startsWith("HTTP/1.1 405")
-        .contains("application/problem+json");
+        .contains("application/problem+json")
+        .contains("This address does not take DELETE.")
+        .contains("must be GET");
+    assertThat(answer("POST /api/schedules" + head() + "X-Snikra: 1\r\nContent-Length: 0\r\n\r\n"))
+        .as("what it needs is named")
+        .startsWith("HTTP/1.1 400")
+        .contains("application/problem+json")
+        .contains("must be given");
   }
 
   private static String head() {
