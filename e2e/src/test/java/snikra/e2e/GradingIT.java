@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -148,5 +150,41 @@ class GradingIT {
     bench.saved();
     page.reload();
     assertThat(page.getByText("The other blades, 1 of 3 looked at")).isVisible();
+  }
+
+  // Four blades, and at every point of each the worst there is.
+  private static final String ALL_WRONG =
+      """
+      async () => {
+        const book = await (await fetch("/api/book")).json();
+        const worst = (of) => Object.fromEntries(
+          book.condition.points.filter(of).map((p) => [p.id, p.findings.at(-1).id]));
+        const other = { type: "pen", condition: worst((p) => p.eachBlade) };
+        const knife = {
+          title: "All that can be wrong",
+          blades: [{ type: "spear" }, other, other, other],
+          condition: worst((p) => ["condition", "action"].includes(p.station)),
+        };
+        const sent = await fetch("/api/knives", {
+          method: "POST",
+          headers: { "Content-Type": "application/json", "X-Snikra": "1" },
+          body: JSON.stringify(knife),
+        });
+        return (await sent.json()).id;
+      }
+      """;
+
+  @Test
+  void aConditionReportPrintsOnOnePageHoweverMuchIsWrong() {
+    Page page = chromium.page(1280, 800);
+    page.navigate(app.url("/tray"));
+    page.navigate(app.url("/bench/" + page.evaluate(ALL_WRONG) + "/condition"));
+    Locator found = page.getByLabel("What was found");
+    assertThat(found).containsText("Point of blade 4: broken");
+    assertThat(found).not().containsText("Without fault:");
+    page.waitForFunction("() => document.querySelectorAll('tbody tr').length > 35");
+    String paper =
+        new String(page.pdf(new Page.PdfOptions().setFormat("A4")), StandardCharsets.ISO_8859_1);
+    assertThat(Pattern.compile("/Type /Page\\b").matcher(paper).results()).hasSize(1);
   }
 }

@@ -178,11 +178,15 @@ public final class SpecimenFormat {
           .path("seen")
           .properties()
           .forEach(e -> seen(at + ".seen.", e, f -> f.asked().ofBlade(place)));
-      // That of the main blade stands with the knife.
-      blade
-          .path("condition")
-          .properties()
-          .forEach(e -> condition(at + ".condition.", e, p -> place > 0 && p.isEachBlade()));
+      var found = blade.path("condition").properties();
+      if (place > 0) {
+        found.forEach(e -> condition(at + ".condition.", e, ConditionBook.Point::isEachBlade));
+      } else if (!found.isEmpty()) {
+        String given = String.join(", ", found.stream().map(Map.Entry::getKey).toList());
+        String accepted =
+            "must stand under condition of the knife: there is that of its main blade";
+        problems.add(problem(at + ".condition", given, accepted));
+      }
     }
 
     // A maker may be of a pack that is switched off just now: the claim stays as it was written.
