@@ -21,6 +21,7 @@ import snikra.core.code.NumberTable;
 import snikra.core.condition.ConditionBook;
 import snikra.core.examination.Problem;
 import snikra.core.glossary.Glossary;
+import snikra.core.induction.ExampleBook;
 import snikra.core.judgement.Judgement;
 import snikra.core.ledger.ExchangeRates;
 import snikra.core.measure.MeasureBook;
@@ -60,6 +61,7 @@ public final class ShippedShelf {
           "price-indices",
           "exchange-rates",
           "label-papers",
+          "by-example",
           "price-then",
           "quick-look",
           "practice",
@@ -201,6 +203,11 @@ public final class ShippedShelf {
         PackFormat.assayOffices(packs),
         PackFormat.makers(packs),
         judgement());
+  }
+
+  /** How makers build codes and numbers, before any example of one of them is seen. */
+  public static ExampleBook byExample() {
+    return read("by-example", ExampleBook.class);
   }
 
   /** Sheets labels are printed on, the usual one first. */
