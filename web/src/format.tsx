@@ -106,6 +106,9 @@ export const dayText = (iso: string) =>
 
 export const sentence = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
 
+/** An id of the trade's as one says it. */
+export const inWords = (id: string) => sentence(id.replaceAll("-", " "));
+
 /** A length as typed, with the unit of the switch where none was written. */
 export function withUnit(typed: string, units: Units): string {
   const text = typed.trim();

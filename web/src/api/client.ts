@@ -1,8 +1,12 @@
 import createClient from "openapi-fetch";
 import type { paths } from "./schema";
 import type {
+  CodeExamples,
+  CodeSlip,
   LedgerEntry,
   MarkSlip,
+  NumberExamples,
+  NumbersSlip,
   OwnSchools,
   Problem,
   RoundKind,
@@ -88,6 +92,16 @@ export const api = {
     answered(client.PUT("/api/own/marks/{mark}", { params: { path: { mark } }, body: slip as MarkSlip })),
   removeMark: (mark: string) =>
     answered(client.DELETE("/api/own/marks/{mark}", { params: { path: { mark } } })),
+  ownExamples: (maker: string) =>
+    answered(client.GET("/api/own/examples/{maker}", { params: { path: { maker } } })),
+  lookCodes: (body: CodeExamples) => answered(client.POST("/api/own/codes/look", { body })),
+  fileCode: (body: CodeSlip) => answered(client.POST("/api/own/codes", { body })),
+  removeCode: (code: string) =>
+    answered(client.DELETE("/api/own/codes/{code}", { params: { path: { code } } })),
+  lookNumbers: (body: NumberExamples) => answered(client.POST("/api/own/numbers/look", { body })),
+  fileNumbers: (body: NumbersSlip) => answered(client.POST("/api/own/numbers", { body })),
+  removeNumbers: (maker: string) =>
+    answered(client.DELETE("/api/own/numbers/{maker}", { params: { path: { maker } } })),
   /** Marks of a table, put on file or only looked at. */
   marksTable: (
     file: File,

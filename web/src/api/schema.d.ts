@@ -689,6 +689,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own/numbers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a way of numbering on file, in place of another of one's own; it can be undone. */
+        post: operations["fileNumbers"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/numbers/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How these numbers may be built, the likeliest way first; nothing is kept. */
+        post: operations["numbers"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/own/marks": {
         parameters: {
             query?: never;
@@ -734,6 +768,40 @@ export interface paths {
         put?: never;
         /** What filing the slip would do, or what is still missing; nothing is kept. */
         post: operations["look_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/codes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a way of dating on file; the step can be undone. */
+        post: operations["fileCode"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/codes/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How codes of these years may go with years, the likeliest way first; nothing is kept. */
+        post: operations["codes"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1565,6 +1633,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own/examples/{maker}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Codes and numbers on the knives of one's own that are held to be of this maker. */
+        get: operations["examples"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/makers": {
         parameters: {
             query?: never;
@@ -2007,6 +2092,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own/numbers/{maker}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes the numbers one put on file for a maker out; the step can be undone. */
+        delete: operations["takeOutNumbers"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/codes/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a way of dating one put on file out; the step can be undone. */
+        delete: operations["takeOutCode"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/knives/taken-out/{id}": {
         parameters: {
             query?: never;
@@ -2052,6 +2171,8 @@ export interface components {
         Addition: {
             to: string;
             marks: components["schemas"]["MarkVariant"][];
+            codes: components["schemas"]["CodeScheme"][];
+            numbers?: components["schemas"]["NumberGrammar"];
         };
         Agreed: {
             school: string;
@@ -2443,6 +2564,56 @@ export interface components {
             id: string;
             label: string;
         };
+        CodeExample: {
+            written: string;
+            years: string;
+        };
+        CodeExamples: {
+            /** @enum {string} */
+            sign: "dot" | "star" | "bar" | "cross" | "ring" | "letter" | "figure" | "letters-and-figures" | "placement";
+            examples: components["schemas"]["CodeExample"][];
+            /** Format: int32 */
+            from?: number;
+            /** Format: int32 */
+            to?: number;
+        };
+        CodeGuess: {
+            /** @enum {string} */
+            kind: "count-down" | "count-up" | "cycle" | "year-figures" | "table";
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            /** Format: int32 */
+            start?: number;
+            letters: string[];
+            /** Format: int32 */
+            figures?: number;
+            table: {
+                [key: string]: number[];
+            };
+            /** Format: double */
+            share: number;
+            odd: number[];
+            years: components["schemas"]["CodeGuessYearOf"][];
+            why: string;
+        };
+        CodeGuessFound: {
+            guesses: components["schemas"]["CodeGuess"][];
+            settling?: components["schemas"]["CodeGuessSettling"];
+        };
+        CodeGuessSettling: {
+            written: string;
+            /** Format: int32 */
+            first: number;
+            /** Format: int32 */
+            second?: number;
+        };
+        CodeGuessYearOf: {
+            /** Format: int32 */
+            year: number;
+            codes: string[];
+        };
         CodeScheme: {
             id: string;
             label: string;
@@ -2483,6 +2654,13 @@ export interface components {
             /** Format: double */
             share: number;
             part?: string;
+        };
+        CodeSlip: {
+            maker: string;
+            code: Record<string, never>;
+            source: string;
+            sourceKind: string;
+            note: string;
         };
         CollectionTold: {
             portrait: components["schemas"]["Portrait"];
@@ -2854,6 +3032,12 @@ export interface components {
         FeatureOnlyIf: {
             feature: string;
             values: string[];
+        };
+        FieldCode: {
+            code: string;
+            label: string;
+            values: string[];
+            supposed: boolean;
         };
         FileNames: {
             names: string[];
@@ -3312,6 +3496,7 @@ export interface components {
             };
             spellings: string[][];
             own: string[];
+            ownNumbers: string[];
         };
         MarkChanged: {
             maker: string;
@@ -3487,6 +3672,25 @@ export interface components {
             q?: string;
             in?: string[];
         };
+        NumberExample: {
+            number: string;
+            shows: {
+                [key: string]: string;
+            };
+        };
+        NumberExamples: {
+            examples: components["schemas"]["NumberExample"][];
+        };
+        NumberField: {
+            /** Format: int32 */
+            width: number;
+            meaning?: string;
+            label: string;
+            mark: boolean;
+            optional: boolean;
+            codes: components["schemas"]["FieldCode"][];
+            odd: number[];
+        };
         NumberGrammar: {
             fields: components["schemas"]["NumberGrammarField"][];
             note: string;
@@ -3515,6 +3719,28 @@ export interface components {
             codes: {
                 [key: string]: components["schemas"]["NumberGrammarCode"];
             };
+        };
+        NumberSettling: {
+            knife: string;
+            first: string;
+            second: string;
+        };
+        NumberWay: {
+            /** Format: double */
+            share: number;
+            fields: components["schemas"]["NumberField"][];
+        };
+        NumbersFound: {
+            ways: components["schemas"]["NumberWay"][];
+            unlike: number[];
+            settling?: components["schemas"]["NumberSettling"];
+        };
+        NumbersSlip: {
+            maker: string;
+            fields: Record<string, never>;
+            source: string;
+            sourceKind: string;
+            note: string;
         };
         OfYear: {
             /** Format: int32 */
@@ -3617,6 +3843,26 @@ export interface components {
             station: string;
             text: string;
             source: string;
+        };
+        OwnCode: {
+            /** Format: int32 */
+            knife: number;
+            /** @enum {string} */
+            sign: "dot" | "star" | "bar" | "cross" | "ring" | "letter" | "figure" | "letters-and-figures" | "placement";
+            written: string;
+            years: string;
+        };
+        OwnExamples: {
+            codes: components["schemas"]["OwnCode"][];
+            numbers: components["schemas"]["OwnNumber"][];
+        };
+        OwnNumber: {
+            /** Format: int32 */
+            knife: number;
+            number: string;
+            shows: {
+                [key: string]: string;
+            };
         };
         OwnSchools: {
             heads: string;
@@ -4188,6 +4434,10 @@ export interface components {
         SchedulesTold: {
             kept: components["schemas"]["ScheduleTold"][];
             choices: components["schemas"]["BasisChoice"][];
+        };
+        SchemeFiled: {
+            maker: string;
+            what: string;
         };
         School: {
             id: string;
@@ -6950,6 +7200,72 @@ export interface operations {
             };
         };
     };
+    fileNumbers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NumbersSlip"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SchemeFiled"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    numbers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NumberExamples"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["NumbersFound"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     file: {
         parameters: {
             query?: never;
@@ -7050,6 +7366,72 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SlipLooked"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    fileCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CodeSlip"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SchemeFiled"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    codes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CodeExamples"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CodeGuessFound"];
                 };
             };
             /** @description It cannot be done: what was given and what is accepted, by field. */
@@ -8847,6 +9229,37 @@ export interface operations {
             };
         };
     };
+    examples: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                maker: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OwnExamples"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     makers: {
         parameters: {
             query?: never;
@@ -9654,6 +10067,68 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    takeOutNumbers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                maker: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SchemeFiled"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    takeOutCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SchemeFiled"];
+                };
             };
             /** @description It cannot be done: what was given and what is accepted, by field. */
             "4XX": {

@@ -84,6 +84,14 @@ export interface Problem {
   given: string;
   accepted: string;
 }
+export type CodeExamples = Schemas["CodeExamples"];
+export type CodeGuess = Schemas["CodeGuess"];
+export type CodeSlip = Schemas["CodeSlip"];
+export type NumberExamples = Schemas["NumberExamples"];
+export type NumberWay = Schemas["NumberWay"];
+export type NumbersSlip = Schemas["NumbersSlip"];
+export type OwnCode = Schemas["OwnCode"];
+export type OwnNumber = Schemas["OwnNumber"];
 export type MarkSlip = Schemas["MarkSlip"];
 export type MarksTold = Schemas["MarksTold"];
 export type MarkFiled = Schemas["MarkFiled"];

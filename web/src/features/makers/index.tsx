@@ -105,7 +105,14 @@ export function Makers() {
       </section>
       <section aria-label="Maker" className="max-lg:mt-6 lg:border-l lg:border-rule lg:pl-8">
         {chosen && (
-          <MakerPage maker={chosen} pack={chosen.pack} search={search} own={shelf.data?.own ?? []} />
+          <MakerPage
+            key={`${chosen.pack.id} ${chosen.id}`}
+            maker={chosen}
+            pack={chosen.pack}
+            search={search}
+            own={shelf.data?.own ?? []}
+            isNumberedByMe={shelf.data?.ownNumbers.includes(chosen.id) ?? false}
+          />
         )}
         {chosen && (
           <p className="mt-6 border-t border-rule pt-2 text-[0.78125rem]/4 text-ink2">{chosen.pack.title}.</p>

@@ -203,8 +203,8 @@ it("tells of each step what was done and to how many", async () => {
   show(<OwnSteps />);
   const list = (await screen.findAllByRole("listitem", { hidden: true })).map((l) => l.textContent);
   expect(list).toEqual([
-    "taken out: THRALE, a mark of Thrale taken back",
-    "changed: THRALE, a mark of Thrale",
-    "THRALE, a mark of Thrale, and 39 more out of one table",
+    "taken out: THRALE, of Thrale taken back",
+    "changed: THRALE, of Thrale",
+    "THRALE, of Thrale, and 39 more out of one table",
   ]);
 });

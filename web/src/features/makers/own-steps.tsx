@@ -15,7 +15,7 @@ export function OwnSteps() {
         {steps.toReversed().map((s) => (
           <li key={s.id} className={s.undone ? "text-ink3" : ""}>
             {WHAT[s.what]}
-            <span className="font-steel">{s.mark}</span>, a mark of {s.maker}
+            <span className="font-steel">{s.mark}</span>, of {s.maker}
             {s.many > 1 && `, and ${(s.many - 1).toLocaleString()} more out of one table`}
             {s.undone && <span className="voice"> taken back</span>}
           </li>

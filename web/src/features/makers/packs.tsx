@@ -168,7 +168,7 @@ const holds = ({ makers, added }: MakersPack) =>
       makers.reduce((n, m) => n + m.marks.length, 0),
       "mark",
     ),
-    ...(added > 0 ? [`${counted(added, "mark")} more for makers of other packs`] : []),
+    ...(added > 0 ? [`${counted(added, "fact")} more of makers of other packs`] : []),
   ].join(", ");
 
 function Remarks({ remarks }: { remarks: MakersPack["remarks"] }) {

@@ -5,6 +5,7 @@ import type { MakersPack, OneMaker } from "../../api/types";
 import { MarkDrawn, plainLetters } from "../../drawing/mark-drawn";
 import { percent } from "../../format";
 import { RestingOn } from "../../ui/resting-on";
+import { ByExample, OwnScheme } from "./by-example";
 import { OwnMark } from "./change-mark";
 import { HistoryOf } from "./history";
 import { marked } from "./search";
@@ -17,12 +18,15 @@ export function MakerPage({
   pack,
   search,
   own,
+  isNumberedByMe,
 }: {
   maker: OneMaker;
   pack: MakersPack;
   search: string;
-  /** Ids of the marks one put on file oneself. */
+  /** Ids of the marks and codes one put on file oneself. */
   own: string[];
+  /** Whether its numbers were put on file by oneself. */
+  isNumberedByMe: boolean;
 }) {
   const { owners, contracts, shields, fittings, models, tells } = maker.history;
   const used = new Set(
@@ -82,7 +86,8 @@ export function MakerPage({
 
       <HistoryOf maker={maker} pack={pack} />
 
-      {maker.codes.length > 0 && <h3 className="mt-4 font-semibold">Date codes</h3>}
+      <h3 className="mt-4 font-semibold">Date codes</h3>
+      {maker.codes.length === 0 && <p className="voice text-ink3">None is on file.</p>}
       {maker.codes.map((c) => (
         <section key={c.scheme.id} aria-label={c.scheme.label} className="mt-1 mb-2">
           <p>
@@ -101,12 +106,17 @@ export function MakerPage({
               </li>
             ))}
           </ol>
+          {own.includes(c.scheme.id) && (
+            <OwnScheme name={c.scheme.label} remove={() => api.removeCode(c.scheme.id)} />
+          )}
         </section>
       ))}
+      <ByExample what="codes" maker={maker} book={book.data} />
 
+      <h3 className="mt-4 font-semibold">Pattern numbers</h3>
+      {!maker.numbers && <p className="voice text-ink3">How they are built is not on file.</p>}
       {maker.numbers && (
         <>
-          <h3 className="mt-4 font-semibold">Pattern numbers</h3>
           <p className="text-ink2">{maker.numbers.note}</p>
           <div className="mt-1 flex flex-wrap gap-x-8 gap-y-2">
             {maker.numbers.fields
@@ -127,8 +137,10 @@ export function MakerPage({
                 </table>
               ))}
           </div>
+          {isNumberedByMe && <OwnScheme name="Pattern numbers" remove={() => api.removeNumbers(maker.id)} />}
         </>
       )}
+      <ByExample what="numbers" maker={maker} book={book.data} />
 
       <h3 className="mt-4 font-semibold">Known from</h3>
       <ul>

@@ -1,5 +1,5 @@
 import type { Book, Problem, SeenCode, Verdict } from "../../../api/types";
-import { percent, sentence } from "../../../format";
+import { inWords, percent, sentence } from "../../../format";
 import { Field } from "../../../ui/field";
 import { Select } from "../../../ui/select";
 import { TextField } from "../../../ui/text-field";
@@ -146,7 +146,6 @@ function Readings({ readings, sign }: { readings: Reading[]; sign: string }) {
 }
 
 const PLACEMENT = "placement";
-const inWords = (id: string) => sentence(id.replaceAll("-", " "));
 
 const SIGNS: Record<string, string> = {
   dot: "M5 8a3 3 0 1 0 6 0a3 3 0 1 0-6 0Z",

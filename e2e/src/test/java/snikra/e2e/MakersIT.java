@@ -146,6 +146,61 @@ class MakersIT {
     }
   }
 
+  private static void example(
+      Locator sheet, int row, String number, String blades, String outline, String handle) {
+    sheet.getByLabel("Number, row " + row).fill(number);
+    sheet.getByLabel("Blades, row " + row).selectOption(blades);
+    sheet.getByLabel("Outline, row " + row).selectOption(outline);
+    sheet.getByLabel("Handle, row " + row).selectOption(handle);
+  }
+
+  @Test
+  void aMakersNumbersAreFoundFromFiveKnivesAndItsCodeFromFourByKeys() {
+    try (App app = App.start(data, "--demo");
+        Chromium chromium = new Chromium()) {
+      Page page = chromium.page(1280, 800);
+      page.navigate(app.url("/makers/vermouzan"));
+      page.getByText("Numbers by example").press("Enter");
+      Locator sheet = page.getByRole(AriaRole.DIALOG);
+      example(sheet, 1, "41/2", "2", "swell-end", "bone-jigged");
+      example(sheet, 2, "33/3", "2", "serpentine", "stag");
+      example(sheet, 3, "41/3", "1", "swell-end", "stag");
+      example(sheet, 4, "56/2", "3", "teardrop", "bone-jigged");
+      example(sheet, 5, "56/8", "1", "teardrop", "ebony");
+      assertThat(sheet.getByLabel("Ways found").locator("li").first())
+          .containsText("Frame in 2 places, then handle material in one place");
+      sheet.getByText("Put it on file").press("Enter");
+      assertThat(sheet).isHidden();
+      Locator maker =
+          page.getByRole(
+              AriaRole.REGION, new Page.GetByRoleOptions().setName("Maker").setExact(true));
+      assertThat(maker).containsText("Stag");
+
+      page.setViewportSize(390, 844);
+      page.getByText("A code by example").press("Enter");
+      sheet.getByLabel("What is struck").selectOption("bar");
+      for (String[] row :
+          new String[][] {{"8", "1949"}, {"5", "1951-53"}, {"3", "c. 1954"}, {"6", "1951"}}) {
+        page.keyboard().press("Tab");
+        page.keyboard().type(row[0]);
+        page.keyboard().press("Tab");
+        page.keyboard().type(row[1]);
+        page.keyboard().press("Tab");
+      }
+      assertThat(sheet.getByLabel("Ways found").locator("li").first())
+          .containsText("One fewer each year, 8 in 1949");
+      sheet.getByText("Put it on file").press("Enter");
+      assertThat(sheet).isHidden();
+      Locator bars = maker.getByLabel("Bars", new Locator.GetByLabelOptions().setExact(true));
+      assertThat(bars).containsText("1954");
+      page.getByLabel("Take out Bars").press("Enter");
+      assertThat(bars).hasCount(0);
+      page.getByText("What I put on file").press("Enter");
+      assertThat(page.getByText("pattern numbers, of Vermouzan")).isVisible();
+      assertThat(chromium.complaints).isEmpty();
+    }
+  }
+
   private static void keepKnife(Page page, App app) {
     String knife =
         "{\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\",\"lines\":[\"VELDRAKE\",\"TARNMOOR FALLS\"]}]}";

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
+import java.util.Base64;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.io.TempDir;
@@ -16,6 +17,10 @@ import org.junit.jupiter.api.io.TempDir;
 class ScreenshotsIT {
   private static final Path FOLDER = Path.of(System.getProperty("snikra.screenshots", "target"));
   @TempDir Path data;
+  private byte[] lookalikes;
+  private byte[] collection;
+  private byte[] quick;
+  private byte[] practised;
 
   @Test
   void everyMainView() {
@@ -40,7 +45,7 @@ class ScreenshotsIT {
       page.keyboard().press("Escape");
       page.locator("#station").press("l");
       assertThat(page.getByTestId("tells")).isVisible();
-      shoot(page, "lookalikes");
+      lookalikes = page.screenshot();
       page.navigate(page.url().replaceAll("/resembles.*", "/story"));
       assertThat(page.getByLabel("Links")).isVisible();
       page.setViewportSize(1280, 800);
@@ -53,7 +58,7 @@ class ScreenshotsIT {
       page.setViewportSize(1280, 800);
       page.navigate(app.url("/collection"));
       assertThat(page.getByText("Spent and got back")).isVisible();
-      shoot(page, "collection");
+      collection = page.screenshot();
       page.navigate(app.url("/catalogue"));
       assertThat(page.locator("article img")).hasCount(4);
       page.evaluate(
@@ -65,7 +70,7 @@ class ScreenshotsIT {
       page.getByText("Solid and fitted").click();
       assertThat(page.getByLabel("What to do")).containsText("at most");
       page.evaluate("() => window.scrollTo(0, 0)");
-      shoot(page, "quick-look");
+      quick = page.screenshot();
       practice(page, app);
       page.navigate(app.url("/sales"));
       assertThat(page.getByText("Save as a table")).isVisible();
@@ -93,10 +98,33 @@ class ScreenshotsIT {
       Page phone = chromium.page(390, 844);
       bench(app, phone, "Four letters short", "Marks");
       shoot(phone, "bench-phone");
+      page.setViewportSize(1280, 800);
+      together(
+          chromium,
+          "condition-report",
+          report(app, page),
+          of(app, page, "/care", "Care"),
+          of(app, page, "/grading", "By the worst fault, the strict scale"),
+          of(app, page, "/carried", "carried"));
+      together(chromium, "collection", collection, lookalikes, set(app, page), list(app, page));
+      together(
+          chromium,
+          "practice",
+          practised,
+          of(app, page, "/practice", "Who practises"),
+          quick,
+          of(app, page, "/handbook", "From a drawer"));
+      together(
+          chromium,
+          "references",
+          numbers(app, page),
+          marks(page),
+          slip(app, page),
+          oneMark(app, page));
     }
   }
 
-  private static void practice(Page page, App app) {
+  private void practice(Page page, App app) {
     page.navigate(app.url("/practice"));
     page.getByLabel("Who practises").fill("Ada");
     page.getByText("Ten of today").click();
@@ -123,7 +151,152 @@ class ScreenshotsIT {
       }
     }
     page.evaluate("() => window.scrollTo(0, 0)");
-    shoot(page, "practice");
+    practised = page.screenshot();
+  }
+
+  private static byte[] report(App app, Page page) {
+    bench(app, page, "Sharpened to a sliver", "Condition");
+    page.getByText("Condition report to print").click();
+    assertThat(page.getByLabel("What was found")).isVisible();
+    return calm(page);
+  }
+
+  private static byte[] of(App app, Page page, String path, String told) {
+    page.navigate(app.url(path));
+    assertThat(page.getByText(told).first()).isVisible();
+    return calm(page);
+  }
+
+  private static byte[] set(App app, Page page) {
+    page.navigate(app.url("/makers/quastenbeck-nachf/set"));
+    assertThat(page.getByText("places filled.")).isVisible();
+    return calm(page);
+  }
+
+  private static byte[] list(App app, Page page) {
+    tray(app, page);
+    page.getByText("Save as").first().press("Escape");
+    page.keyboard().press("Escape");
+    page.evaluate(
+        "() => [...document.querySelectorAll('button')].find(b => b.textContent === 'Add a list')?.click()");
+    page.getByLabel("or paste rows").fill(LIST);
+    page.keyboard().press("Tab");
+    assertThat(page.getByTestId("report")).isVisible();
+    return calm(page);
+  }
+
+  private static final String LIST =
+      """
+      Name;Maker;Pattern;Closed;Made;Paid
+      Uncle's jack;Okkerby;two-blade jack;3 3/8;1910-1920;12.50
+      The odd one;nobody;whittler;long;c. 1900;dear
+      Market find;Veldrake;pen knife;2 7/8;1930s;8
+      """;
+
+  private static byte[] numbers(App app, Page page) {
+    page.navigate(app.url("/makers/vermouzan"));
+    page.getByText("Numbers by example").click();
+    Locator sheet = page.getByRole(AriaRole.DIALOG);
+    String[][] knives = {
+      {"41/2", "2", "swell-end", "bone-jigged"},
+      {"33/3", "2", "serpentine", "stag"},
+      {"41/3", "1", "swell-end", "stag"},
+      {"56/2", "3", "teardrop", "bone-jigged"},
+      {"33/8", "1", "serpentine", "ebony"}
+    };
+    for (int row = 1; row <= knives.length; row++) {
+      String[] knife = knives[row - 1];
+      sheet.getByLabel("Number, row " + row).fill(knife[0]);
+      sheet.getByLabel("Blades, row " + row).selectOption(knife[1]);
+      sheet.getByLabel("Outline, row " + row).selectOption(knife[2]);
+      sheet.getByLabel("Handle, row " + row).selectOption(knife[3]);
+    }
+    page.keyboard().press("Tab");
+    assertThat(sheet.getByLabel("Ways found").locator("li").first()).containsText("99%");
+    return calm(page);
+  }
+
+  private static byte[] marks(Page page) {
+    page.keyboard().press("Escape");
+    page.getByText("Marks out of a table").click();
+    page.getByLabel("or paste rows")
+        .fill(
+            """
+            Maker,Stamp,Dates,Remark
+            Grimblove,GRIMBLOVE / TARNSEY,c. 1895,first die
+            Grimblove,GRIMBLOVE / TARNSEY / ENGLAND,1903-1921,
+            Grimblove,GR_MBLOVE,WWII,worn in the book
+            Grimblove,GRIMBLOVE & CO,1920s,
+            """);
+    page.keyboard().press("Tab");
+    page.getByLabel("Country of a new maker").selectOption("UK");
+    assertThat(page.getByTestId("report")).isVisible();
+    return calm(page);
+  }
+
+  private static byte[] slip(App app, Page page) {
+    marked(app, page, "GRIMBLOVE", "SKEL.Y", "ENGLAND");
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Put this mark on file"))
+        .click();
+    Locator slip = page.getByRole(AriaRole.DIALOG);
+    slip.getByLabel("Maker").fill("Grimblove");
+    slip.getByLabel("Line 2 of the mark side").fill("SKELBY");
+    slip.getByLabel("How it was marked").selectOption("struck");
+    slip.getByLabel("until").fill("1926");
+    slip.getByLabel("until").press("Tab");
+    assertThat(slip.getByTestId("what-it-does")).containsText("Grimblove made it");
+    byte[] shot = calm(page);
+    page.keyboard().press("Escape");
+    return shot;
+  }
+
+  private static byte[] oneMark(App app, Page page) {
+    marked(app, page, "GRIM..OVE", "SKELBY", "ENGLAND");
+    marked(app, page, "G.IMBLO.E", "SK..BY", "ENG.AND");
+    Object of =
+        page.evaluate(
+            "async () => (await (await fetch('/api/knives')).json()).slice(-3).map(k => 'of=' + k.id).join('&')");
+    page.navigate(app.url("/one-mark?" + of));
+    assertThat(page.getByLabel("Its letters")).isVisible();
+    return calm(page);
+  }
+
+  private static void marked(App app, Page page, String... lines) {
+    page.navigate(app.url("/tray"));
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("New knife"))
+        .first()
+        .click();
+    BenchPage bench = new BenchPage(page).go("Marks");
+    for (int i = 0; i < lines.length; i++) {
+      bench.field("Line " + (i + 1) + " of the mark").pressSequentially(lines[i]);
+    }
+    bench.field("Line 3 of the mark").press("Enter");
+    bench.go("Frame").choose("Liners", "Liners of brass").go("Marks").saved();
+  }
+
+  private static byte[] calm(Page page) {
+    page.evaluate("() => document.fonts.ready");
+    page.evaluate("() => window.scrollTo(0, 0)");
+    page.mouse().move(0, 0);
+    page.waitForTimeout(400);
+    return page.screenshot();
+  }
+
+  // Four views on one sheet, two by two.
+  private static void together(Chromium chromium, String name, byte[]... views) {
+    StringBuilder sheet =
+        new StringBuilder(
+            "<body style='margin:0;background:#8a8d84;display:grid;grid-template-columns:1280px 1280px;gap:16px'>");
+    for (byte[] view : views) {
+      sheet.append("<img style='width:1280px;display:block' src='data:image/png;base64,");
+      sheet.append(Base64.getEncoder().encodeToString(view)).append("'>");
+    }
+    Page page = chromium.page(2576, 1616);
+    page.setContent(sheet.toString());
+    page.waitForTimeout(300);
+    page.screenshot(
+        new Page.ScreenshotOptions().setFullPage(true).setPath(FOLDER.resolve(name + ".png")));
+    page.close();
   }
 
   private static void onThePhotograph(Page page, double x, double y) {

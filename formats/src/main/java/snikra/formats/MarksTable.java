@@ -262,7 +262,7 @@ public final class MarksTable {
   }
 
   // No die was in use for a month: 1907-12 is five years, and not December.
-  private static EdtfDate years(String written) {
+  static EdtfDate years(String written) {
     Matcher m = SHORT_END.matcher(written.strip());
     return WrittenDate.read(
         m.matches() && m.group(3).compareTo(m.group(2)) > 0

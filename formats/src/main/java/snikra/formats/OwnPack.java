@@ -132,7 +132,7 @@ public final class OwnPack {
     return new Filed(yaml, put.maker(), put.mark(), put.isNew(), what, many);
   }
 
-  private static ObjectNode read(String yaml) {
+  static ObjectNode read(String yaml) {
     return (ObjectNode) Json.yamlMapper().readTree(yaml);
   }
 
@@ -160,7 +160,7 @@ public final class OwnPack {
     String as = id == null ? free(maker + " " + slip.lines().get(0), marks) : id;
     marks.add(as);
     ObjectNode mark = mark(slip, as);
-    mark.put("source", source(pack, slip, shelf));
+    mark.put("source", source(pack, slip.source(), slip.sourceKind(), shelf));
     if (own != null) {
       own.withArray(MARKS).add(mark);
     } else if (known == null) {
@@ -238,7 +238,7 @@ public final class OwnPack {
     Put put;
     if (held.name(shelf).equalsIgnoreCase(slip.maker().strip())) {
       ObjectNode changed = mark(slip, mark);
-      changed.put("source", source(pack, slip, shelf));
+      changed.put("source", source(pack, slip.source(), slip.sourceKind(), shelf));
       ObjectNode there = held.mark();
       List.of("lines", "pile", "etch", "layout").forEach(there::remove);
       // What a slip does not hold, such as how the letters are cut, stays.
@@ -275,6 +275,9 @@ public final class OwnPack {
     private void remove() {
       ArrayNode marks = (ArrayNode) holder.path(MARKS);
       marks.removeIf(m -> isSame(m, mark));
+      if (marks.isEmpty() && holder.has("to")) {
+        holder.remove(MARKS);
+      }
       if (marks.isEmpty() && isNothingElse()) {
         for (String list : List.of(MAKERS, ADDITIONS)) {
           if (pack.path(list) instanceof ArrayNode all) {
@@ -308,14 +311,14 @@ public final class OwnPack {
         List.of(new Problem("mark", mark, "must be one you put on file yourself")));
   }
 
-  private static List<JsonNode> holders(ObjectNode pack) {
+  static List<JsonNode> holders(ObjectNode pack) {
     List<JsonNode> all = new ArrayList<>();
     pack.path(MAKERS).forEach(all::add);
     pack.path(ADDITIONS).forEach(all::add);
     return all;
   }
 
-  private static String text(JsonNode of, String field) {
+  static String text(JsonNode of, String field) {
     return of.path(field).asString("");
   }
 
@@ -325,7 +328,7 @@ public final class OwnPack {
     return out;
   }
 
-  private static ObjectNode begun() {
+  static ObjectNode begun() {
     ObjectNode pack = Json.mapper().createObjectNode();
     pack.put("schema", 1).put("id", ID).put("title", "My own references");
     pack.put("note", "What I put on file myself.");
@@ -343,7 +346,7 @@ public final class OwnPack {
     return to.withArray(MARKS);
   }
 
-  private static @Nullable ObjectNode entry(ArrayNode all, String field, String value) {
+  static @Nullable ObjectNode entry(ArrayNode all, String field, String value) {
     return (ObjectNode)
         StreamSupport.stream(all.spliterator(), false)
             .filter(e -> e.path(field).asString("").equals(value))
@@ -393,12 +396,12 @@ public final class OwnPack {
   }
 
   // One source is named once; how far its kind is to be believed stands among the rates.
-  private static String source(ObjectNode pack, MarkSlip slip, ReferenceShelf shelf) {
-    String label = slip.source().strip();
+  static String source(ObjectNode pack, String name, String kind, ReferenceShelf shelf) {
+    String label = name.strip();
     List<String> taken = new ArrayList<>();
     for (JsonNode source : pack.path("sources")) {
       if (source.path("label").asString("").equalsIgnoreCase(label)
-          && source.path("kind").asString("").equals(slip.sourceKind())) {
+          && source.path("kind").asString("").equals(kind)) {
         return source.path("id").asString("");
       }
       taken.add(source.path("id").asString(""));
@@ -409,8 +412,8 @@ public final class OwnPack {
         .addObject()
         .put("id", id)
         .put("label", label)
-        .put("kind", slip.sourceKind())
-        .put("reliability", shelf.judgement().of("filing." + slip.sourceKind()));
+        .put("kind", kind)
+        .put("reliability", shelf.judgement().of("filing." + kind));
     return id;
   }
 
@@ -425,7 +428,7 @@ public final class OwnPack {
   }
 
   // An id out of words that nothing else has.
-  private static String free(String words, Collection<String> taken) {
+  static String free(String words, Collection<String> taken) {
     String plain = Normalizer.normalize(words, Normalizer.Form.NFD).toLowerCase(Locale.ROOT);
     String id = plain.replaceAll("\\p{M}", "").replaceAll("[^a-z0-9]+", "-");
     id = id.replaceAll("^-+|-+$", "");

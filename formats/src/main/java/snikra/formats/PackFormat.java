@@ -55,7 +55,7 @@ public final class PackFormat {
    *
    * @param confusions by letter what a worn one is taken for
    * @param spellings sets of words taken for one another
-   * @param additions marks for makers of other packs
+   * @param additions what is told of makers of other packs
    */
   public record Pack(
       int schema,
@@ -218,20 +218,24 @@ public final class PackFormat {
       JsonNode maker = tree.path("makers").path(m);
       String at = "makers[" + m + "]";
       unique(at + ".id", maker.path("id").asString(""), ids, problems);
-      for (int k = 0; k < maker.path("marks").size(); k++) {
-        mark(at + ".marks[" + k + "]", maker.path("marks").path(k), sources, ids, problems);
-      }
-      codes(at, maker.path("numbers").path("fields"), problems);
+      told(at, maker, sources, ids, problems);
       history(at + ".history", maker, sources, problems);
-      for (int c = 0; c < maker.path("codes").size(); c++) {
-        scheme(at + ".codes[" + c + "]", maker.path("codes").path(c), sources, ids, problems);
-      }
     }
     for (int a = 0; a < tree.path("additions").size(); a++) {
-      JsonNode marks = tree.path("additions").path(a).path("marks");
-      for (int k = 0; k < marks.size(); k++) {
-        mark("additions[" + a + "].marks[" + k + "]", marks.path(k), sources, ids, problems);
-      }
+      JsonNode added = tree.path("additions").path(a);
+      told("additions[" + a + "]", added, sources, ids, problems);
+    }
+  }
+
+  // What is told of a maker, in its own pack or added to it in another.
+  private static void told(
+      String at, JsonNode of, Set<String> sources, Set<String> ids, List<Problem> problems) {
+    for (int k = 0; k < of.path("marks").size(); k++) {
+      mark(at + ".marks[" + k + "]", of.path("marks").path(k), sources, ids, problems);
+    }
+    codes(at, of.path("numbers").path("fields"), problems);
+    for (int c = 0; c < of.path("codes").size(); c++) {
+      scheme(at + ".codes[" + c + "]", of.path("codes").path(c), sources, ids, problems);
     }
   }
 

@@ -5,8 +5,10 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.code.CodeScheme.Kind;
@@ -58,8 +60,23 @@ public final class CodeFinder {
     return code.matches("[1-9][0-9]?") ? Integer.parseInt(code) : Integer.MIN_VALUE;
   }
 
-  /** The likeliest ways the codes go with years. */
+  /** The likeliest ways the codes go with years, as far as the examples reach. */
   public CodeGuess.Found find(Sign sign, List<DatedCode> examples) {
+    return find(sign, examples, Use.OPEN);
+  }
+
+  /**
+   * When the codes were in use, as far as that is known besides.
+   *
+   * @param from null where the first example tells it
+   * @param to null where the last does
+   */
+  public record Use(@Nullable Integer from, @Nullable Integer to) {
+    static final Use OPEN = new Use(null, null);
+  }
+
+  /** The likeliest ways the codes go with years. */
+  public CodeGuess.Found find(Sign sign, List<DatedCode> examples, Use use) {
     int first = examples.stream().mapToInt(DatedCode::from).min().orElse(0);
     int last = examples.stream().mapToInt(DatedCode::to).max().orElse(0);
     int span = last - first + 1 + REACH;
@@ -83,8 +100,11 @@ public final class CodeFinder {
             .filter(w -> w.likely >= WORTH_TELLING * sum)
             .toList();
     List<CodeGuess> guesses =
-        likeliest.stream().map(w -> guess(w.rule, w.likely / sum, examples, first, last)).toList();
-    return new CodeGuess.Found(guesses, settling(likeliest, guesses));
+        likeliest.stream()
+            .map(w -> guess(w.rule, w.likely / sum, examples, first, last, use))
+            .toList();
+    Set<String> shown = examples.stream().map(DatedCode::written).collect(Collectors.toSet());
+    return new CodeGuess.Found(guesses, settling(likeliest, guesses, shown));
   }
 
   private record Weighed(Rule rule, double likely) {}
@@ -168,7 +188,8 @@ public final class CodeFinder {
     return likely;
   }
 
-  private CodeGuess guess(Rule rule, double share, List<DatedCode> examples, int first, int last) {
+  private static CodeGuess guess(
+      Rule rule, double share, List<DatedCode> examples, int first, int last, Use use) {
     if (rule.kind == Kind.TABLE) {
       return tabled(rule.why, share, examples);
     }
@@ -186,10 +207,12 @@ public final class CodeFinder {
         reached.add(may[0]);
       }
     }
-    int from = reached.isEmpty() ? first : reached.first();
-    int to = reached.isEmpty() ? last : reached.last();
+    int from = use.from != null ? use.from : reached.isEmpty() ? first : reached.first();
+    int to = use.to != null ? use.to : reached.isEmpty() ? last : reached.last();
+    boolean counts = rule.kind == Kind.COUNT_DOWN || rule.kind == Kind.COUNT_UP;
     List<CodeGuess.YearOf> years =
         IntStream.rangeClosed(from, to)
+            .filter(y -> !counts || count(struck(rule, y)) > 0)
             .mapToObj(y -> new CodeGuess.YearOf(y, List.of(struck(rule, y))))
             .toList();
     List<String> letters =
@@ -198,12 +221,11 @@ public final class CodeFinder {
                 .mapToObj(i -> struck(rule, from + i))
                 .toList()
             : List.of();
-    boolean counts = rule.kind == Kind.COUNT_DOWN || rule.kind == Kind.COUNT_UP;
     return new CodeGuess(
         rule.kind,
         from,
         to,
-        counts ? (Integer) count(struck(rule, from)) : null,
+        counts ? (Integer) Math.max(0, counted(rule, from)) : null,
         letters,
         rule.kind == Kind.YEAR_FIGURES ? rule.anchor : null,
         Map.of(),
@@ -213,10 +235,13 @@ public final class CodeFinder {
         rule.why);
   }
 
+  private static int counted(Rule rule, int year) {
+    return rule.kind == Kind.COUNT_DOWN ? rule.anchor - year : year - rule.anchor;
+  }
+
   private static String struck(Rule rule, int year) {
     return switch (rule.kind) {
-      case COUNT_DOWN -> Integer.toString(rule.anchor - year);
-      case COUNT_UP -> Integer.toString(year - rule.anchor);
+      case COUNT_DOWN, COUNT_UP -> Integer.toString(counted(rule, year));
       case YEAR_FIGURES -> {
         String all = Integer.toString(year);
         yield all.substring(Math.max(0, all.length() - rule.anchor));
@@ -258,19 +283,25 @@ public final class CodeFinder {
         Kind.TABLE, from, to, null, List.of(), null, table, share, odd, years, why);
   }
 
-  // The code whose years by the two likeliest are farthest apart, the next after the examples
-  // first.
-  private CodeGuess.@Nullable Settling settling(List<Weighed> likeliest, List<CodeGuess> guesses) {
+  // A code nobody has shown yet, of the years the examples reach if there is one, whose years by
+  // the two likeliest are
+  // farthest apart.
+  private static CodeGuess.@Nullable Settling settling(
+      List<Weighed> likeliest, List<CodeGuess> guesses, Set<String> shown) {
     if (guesses.size() < 2) {
       return null;
     }
+    CodeGuess first = guesses.get(0);
     CodeGuess.Settling best = null;
     int most = 0;
-    for (int year = guesses.get(0).from(); year <= guesses.get(0).to() + REACH; year++) {
-      for (String code : struck(likeliest.get(0).rule, guesses.get(0), year)) {
+    for (int year = first.from(); year <= first.to() + REACH; year++) {
+      if (best != null && year > first.to()) {
+        break;
+      }
+      for (String code : struck(likeliest.get(0).rule, first, year)) {
         Integer other = nearest(likeliest.get(1).rule, guesses.get(1), code, year);
         int apart = other == null ? 1 : 2 * Math.abs(other - year);
-        if (apart > most) {
+        if (apart > most && !shown.contains(code)) {
           most = apart;
           best = new CodeGuess.Settling(code, year, other);
         }

@@ -2,6 +2,7 @@ package snikra.core.induction;
 
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import snikra.core.code.CodeScheme;
 
 /**
@@ -34,9 +35,14 @@ public record ExampleBook(
    * @param meaning a trait or a feature of the clue book
    * @param width how many places it usually has
    * @param share how often a field is of it
-   * @param itself how often its codes are what they stand for, as a 2 for two blades
+   * @param itself how often its codes are what they stand for, as a 2 for two blades; none where
+   *     they never are
    */
-  public record FieldHabit(String meaning, int width, double share, double itself) {}
+  public record FieldHabit(String meaning, int width, double share, @Nullable Double itself) {
+    double isItself() {
+      return itself == null ? 0 : itself;
+    }
+  }
 
   /**
    * How often codes go with years so.

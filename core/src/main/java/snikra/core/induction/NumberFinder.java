@@ -177,7 +177,7 @@ public final class NumberFinder {
           habit
               .map(h -> Math.log(h.share()) + width(slot, h.width()))
               .orElseGet(() -> Math.log(book.otherLook()) + width(slot, 1));
-      double itself = habit.map(ExampleBook.FieldHabit::itself).orElse(0.0);
+      double itself = habit.map(ExampleBook.FieldHabit::isItself).orElse(0.0);
       double log = prior + Math.log(tells(slot, name, itself, examples));
       extend(so, then, new Chosen(slot, look, false), log);
     }
@@ -318,7 +318,7 @@ public final class NumberFinder {
 
   // Where codes are what they stand for, the others are so too.
   private List<GuessedCode> supposed(String look, Slot slot, Map<String, Set<String>> values) {
-    double itself = book.habit(look).map(ExampleBook.FieldHabit::itself).orElse(0.0);
+    double itself = book.habit(look).map(ExampleBook.FieldHabit::isItself).orElse(0.0);
     boolean are =
         itself > 0
             && slot.width() == 1

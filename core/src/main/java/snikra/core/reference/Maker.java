@@ -48,12 +48,6 @@ public record Maker(
     this(id, name, region, place, weight, changes, numbers, codes, marks, History.NONE, note);
   }
 
-  /** The same maker with other marks. */
-  Maker marked(List<MarkVariant> others) {
-    return new Maker(
-        id, name, region, place, weight, changes, numbers, codes, others, history, note);
-  }
-
   public Maker {
     history = history == null ? History.NONE : history;
     changes = List.copyOf(changes);

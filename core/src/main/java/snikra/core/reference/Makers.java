@@ -38,15 +38,29 @@ public final class Makers {
         over.note());
   }
 
-  /** Makers with marks added to those that are there; a mark of the same id takes its place. */
+  /** Makers with what is added to those that are there; what has the same id takes its place. */
   public static List<Maker> with(List<Maker> makers, List<Addition> additions) {
     Map<String, Maker> byId = new LinkedHashMap<>();
     makers.forEach(m -> byId.put(m.id(), m));
     for (Addition added : additions) {
-      byId.computeIfPresent(
-          added.to(), (id, m) -> m.marked(joined(m.marks(), added.marks(), MarkVariant::id)));
+      byId.computeIfPresent(added.to(), (id, m) -> with(m, added));
     }
     return List.copyOf(byId.values());
+  }
+
+  private static Maker with(Maker maker, Addition added) {
+    return new Maker(
+        maker.id(),
+        maker.name(),
+        maker.region(),
+        maker.place(),
+        maker.weight(),
+        maker.changes(),
+        added.numbers() == null ? maker.numbers() : added.numbers(),
+        joined(maker.codes(), added.codes(), CodeScheme::id),
+        joined(maker.marks(), added.marks(), MarkVariant::id),
+        maker.history(),
+        maker.note());
   }
 
   private static <T> List<T> joined(List<T> under, List<T> over, Function<T, String> id) {

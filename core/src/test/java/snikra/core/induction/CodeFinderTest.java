@@ -21,8 +21,8 @@ class CodeFinderTest {
     return new ExampleBook(
         List.of(
             new ExampleBook.FieldHabit("blades", 1, 0.28, 0.5),
-            new ExampleBook.FieldHabit("frame", 2, 0.28, 0),
-            new ExampleBook.FieldHabit("handle", 1, 0.25, 0)),
+            new ExampleBook.FieldHabit("frame", 2, 0.28, null),
+            new ExampleBook.FieldHabit("handle", 1, 0.25, null)),
         0.04,
         0.12,
         0.15,
@@ -138,6 +138,21 @@ class CodeFinderTest {
     assertThat(found.guesses()).hasSizeGreaterThan(1);
     assertThat(found.settling()).isNotNull();
     assertThat(found.settling().first()).isNotEqualTo(found.settling().second());
+  }
+
+  @Test
+  void whatIsKnownOfItsUseReachesFurtherThanTheExamples() {
+    CodeGuess best =
+        new CodeFinder(book())
+            .find(
+                Sign.BAR,
+                List.of(code("8", 1949, 1949), code("5", 1952, 1952), code("6", 1951, 1951)),
+                new CodeFinder.Use(1946, 1960))
+            .guesses()
+            .get(0);
+    assertThat(best.start()).isEqualTo(11);
+    assertThat(best.years()).last().isEqualTo(new CodeGuess.YearOf(1956, List.of("1")));
+    assertThat(best.to()).isEqualTo(1960);
   }
 
   @Test

@@ -1,6 +1,7 @@
 package snikra.server.reference;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.SortedMap;
@@ -21,6 +22,7 @@ import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
 import snikra.core.reference.Source;
 import snikra.formats.OwnPack;
+import snikra.formats.OwnSchemes;
 import snikra.formats.PackFormat.Pack;
 
 /**
@@ -39,13 +41,15 @@ class MakersController {
    *
    * @param confusions by letter what a worn one is taken for, as marks are read just now
    * @param spellings sets of words taken for one another
-   * @param own ids of the marks one put on file oneself
+   * @param own ids of the marks and codes one put on file oneself
+   * @param ownNumbers ids of the makers whose numbers one put on file oneself
    */
   record Makers(
       List<OnePack> packs,
       SortedMap<Character, String> confusions,
       List<List<String>> spellings,
-      Set<String> own) {}
+      Set<String> own,
+      Set<String> ownNumbers) {}
 
   /**
    * A pack: where it is from and whom it tells of.
@@ -99,11 +103,14 @@ class MakersController {
   @GetMapping("/api/makers")
   Makers makers() {
     ReferenceShelf shelf = desk.examiner().shelf();
+    Set<String> own = new HashSet<>(OwnPack.own(desk.own()));
+    own.addAll(OwnSchemes.codes(desk.own()));
     return new Makers(
         desk.packs().stream().map(this::pack).toList(),
         new TreeMap<>(shelf.confusions()),
         shelf.spellings(),
-        OwnPack.own(desk.own()));
+        own,
+        OwnSchemes.numbered(desk.own()));
   }
 
   private OnePack pack(ReferenceDesk.Held held) {
@@ -147,7 +154,11 @@ class MakersController {
         held.remarks(),
         Stream.concat(pack.sources().stream(), others(pack)).toList(),
         makers,
-        pack.additions().stream().mapToInt(a -> a.marks().size()).sum());
+        pack.additions().stream().mapToInt(MakersController::told).sum());
+  }
+
+  private static int told(Addition added) {
+    return added.marks().size() + added.codes().size() + (added.numbers() == null ? 0 : 1);
   }
 
   private List<Addition> additions() {

@@ -15,6 +15,9 @@ import snikra.core.reference.MarkSlip;
 import snikra.core.reference.ReferenceShelf;
 import snikra.formats.InvalidInput;
 import snikra.formats.OwnPack;
+import snikra.formats.OwnSchemes;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * What the collector puts on file, step by step: each can be undone and done again, the last first.
@@ -111,6 +114,36 @@ public class OwnReferences {
   /** Takes a mark of one's own out. */
   public OwnPack.Filed takeOut(String mark) {
     return step((text, shelf) -> OwnPack.without(text, mark, shelf));
+  }
+
+  /**
+   * Puts a way of dating on file.
+   *
+   * @param code as a pack has it, without id, note and source
+   * @throws InvalidInput with every problem
+   */
+  public OwnPack.Filed fileCode(String maker, ObjectNode code, OwnSchemes.Known known) {
+    return step((text, shelf) -> OwnSchemes.withCode(text, maker, code, known, shelf));
+  }
+
+  /**
+   * Puts a way of numbering on file.
+   *
+   * @param fields as a pack has them
+   * @throws InvalidInput with every problem
+   */
+  public OwnPack.Filed fileNumbers(String maker, ArrayNode fields, OwnSchemes.Known known) {
+    return step((text, shelf) -> OwnSchemes.withNumbers(text, maker, fields, known, shelf));
+  }
+
+  /** Takes a way of dating of one's own out. */
+  public OwnPack.Filed takeOutCode(String code) {
+    return step((text, shelf) -> OwnSchemes.withoutCode(text, code, shelf));
+  }
+
+  /** Takes the numbers one put on file for a maker out. */
+  public OwnPack.Filed takeOutNumbers(String maker) {
+    return step((text, shelf) -> OwnSchemes.withoutNumbers(text, maker, shelf));
   }
 
   private synchronized OwnPack.Filed step(
