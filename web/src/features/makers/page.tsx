@@ -5,7 +5,7 @@ import type { MakersPack, OneMaker } from "../../api/types";
 import { MarkDrawn, plainLetters } from "../../drawing/mark-drawn";
 import { percent } from "../../format";
 import { RestingOn } from "../../ui/resting-on";
-import { ByExample, OwnScheme } from "./by-example";
+import { ByExample, OwnScheme } from "../by-example";
 import { OwnMark } from "./change-mark";
 import { HistoryOf } from "./history";
 import { marked } from "./search";

@@ -3,6 +3,7 @@ import { inWords, percent, sentence } from "../../../format";
 import { Field } from "../../../ui/field";
 import { Select } from "../../../ui/select";
 import { TextField } from "../../../ui/text-field";
+import { TeachIts } from "../../by-example";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { NotFound } from "./not-found";
@@ -45,6 +46,9 @@ export function DateCodes({ knife, book }: StationProps) {
           />
         )}
       </Rows>
+      {knife.verdict?.codes.some((c) => c.readings.length === 0) && (
+        <TeachIts what="codes" knife={knife.verdict} book={book} />
+      )}
       {knife.specimen.codes.length === 0 && <NotFound book={book} knife={knife} sought="code" />}
     </section>
   );

@@ -1,6 +1,7 @@
 import type { Verdict } from "../../../api/types";
 import { percent } from "../../../format";
 import { TextField } from "../../../ui/text-field";
+import { TeachIts } from "../../by-example";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { DateCodes } from "./codes";
@@ -56,7 +57,10 @@ function PatternNumber({ knife, book }: StationProps) {
         </div>
       )}
       {knife.specimen.number && !number?.decoded && (
-        <p className="text-ink2">No maker on the shelf is known to have built a number like this.</p>
+        <div>
+          <p className="text-ink2">No maker on the shelf is known to have built a number like this.</p>
+          {knife.verdict && <TeachIts what="numbers" knife={knife.verdict} book={book} />}
+        </div>
       )}
       {number?.decoded && (
         <div>

@@ -29,6 +29,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Sketch;
 import snikra.core.examination.Verdict;
+import snikra.core.provenance.StoryEvent;
 import snikra.core.search.Card;
 import snikra.core.search.Facet;
 import snikra.core.search.Found;
@@ -298,6 +299,18 @@ public class Catalogue implements AutoCloseable {
     /** What was seen of it. */
     public Specimen knife() {
       return SpecimenFormat.readKept(text);
+    }
+
+    /** What is told of it; nothing where it cannot be read. One without a story is not read at all. */
+    public List<StoryEvent> story() {
+      if (!text.contains("\"story\"")) {
+        return List.of();
+      }
+      try {
+        return knife().story();
+      } catch (UnreadableKnife e) {
+        return List.of();
+      }
     }
 
     /** How it lies in the tray. */

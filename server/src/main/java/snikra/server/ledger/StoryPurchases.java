@@ -54,12 +54,11 @@ public final class StoryPurchases {
     Map<String, StoryEvent> bought = new LinkedHashMap<>();
     catalogue.eachFound(
         FoundBy.of("", new String[0]),
-        knife ->
-            knife
-                .listed()
-                .flatMap(l -> ToldPurchase.in(l.knife().story()))
-                .filter(e -> !known.contains(knife.id()))
-                .ifPresent(e -> bought.put(knife.id(), e)));
+        knife -> {
+          if (!known.contains(knife.id())) {
+            ToldPurchase.in(knife.story()).ifPresent(e -> bought.put(knife.id(), e));
+          }
+        });
     String currency = told.entries().isEmpty() ? commonest(bought) : null;
     String of = currency == null ? told.currency() : currency;
     List<ToldPurchase> all = new ArrayList<>();

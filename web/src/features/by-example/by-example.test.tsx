@@ -3,11 +3,11 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { cleanup, render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import { api, Refused } from "../../../api/client";
-import type { Book, OneMaker } from "../../../api/types";
-import { pressUndo } from "../../../ui/press-undo";
-import { ToastProvider } from "../../../ui/toasts";
-import { ByExample, OwnScheme } from ".";
+import { api, Refused } from "../../api/client";
+import type { Book, OneMaker, Verdict } from "../../api/types";
+import { pressUndo } from "../../ui/press-undo";
+import { ToastProvider } from "../../ui/toasts";
+import { ByExample, OwnScheme, TeachIts } from ".";
 
 const BOOK = {
   signs: [
@@ -85,6 +85,7 @@ const NUMBERS = {
 
 beforeEach(() => {
   vi.spyOn(api, "ownSteps").mockResolvedValue([]);
+  vi.spyOn(api, "lookCodes").mockResolvedValue(FOUND as never);
   vi.spyOn(api, "ownExamples").mockResolvedValue({
     codes: [
       { knife: 3, sign: "bar", written: "8", years: "1949" },
@@ -200,6 +201,26 @@ test("numbers are asked with all one's own knives show, and are put on file fiel
     ["blades", "blades", 1],
   ]);
   expect(fields[0]?.codes).toEqual({ "14": { label: "Swell-end", values: ["swell-end"] } });
+});
+
+test("at the bench the likeliest maker is taught, and one that is not on file is not", async () => {
+  const show = (maker: string | undefined) =>
+    render(
+      <QueryClientProvider client={new QueryClient()}>
+        <TeachIts
+          what="codes"
+          knife={{ dating: { makers: [{ maker, label: "Thrale" }] } } as unknown as Verdict}
+          book={BOOK}
+        />
+      </QueryClientProvider>,
+    );
+  show(undefined);
+  expect(screen.queryByRole("button")).toBeNull();
+  cleanup();
+  show("thrale");
+  await userEvent.setup().click(screen.getByRole("button", { name: "A code by example" }));
+  await screen.findByRole("dialog");
+  expect(api.ownExamples).toHaveBeenCalledWith("thrale");
 });
 
 test("what one put on file oneself is taken out by its name", async () => {

@@ -1,5 +1,5 @@
 import { type ReactNode, useId } from "react";
-import { percent } from "../../../format";
+import { percent } from "../../format";
 
 /** The ways that were found, the likeliest first; one of them is the one to keep. */
 export function Ways({

@@ -1,10 +1,23 @@
 import { useQuery } from "@tanstack/react-query";
 import { useRef, useState } from "react";
-import { api } from "../../../api/client";
-import { useOwnReferences } from "../../../api/own";
-import type { Book, OneMaker } from "../../../api/types";
+import { api } from "../../api/client";
+import { useOwnReferences } from "../../api/own";
+import type { Book, Verdict } from "../../api/types";
 import { CodesByExample } from "./codes";
+import type { Taught } from "./known-from";
 import { NumbersByExample } from "./numbers";
+
+/** The likeliest maker of a knife, where it is on file: whoever made it otherwise has nothing to be taught. */
+export function TeachIts({ what, knife, book }: { what: "codes" | "numbers"; knife: Verdict; book: Book }) {
+  const likeliest = knife.dating.makers[0];
+  if (!likeliest?.maker) return null;
+  return (
+    <div className="mt-1">
+      <p className="voice text-ink2">Do you know other knives of {likeliest.label}?</p>
+      <ByExample what={what} maker={{ id: likeliest.maker, name: likeliest.label }} book={book} />
+    </div>
+  );
+}
 
 /** The ways to teach a maker's codes and numbers out of a few knives one knows. */
 export function ByExample({
@@ -13,7 +26,7 @@ export function ByExample({
   book,
 }: {
   what: "codes" | "numbers";
-  maker: OneMaker;
+  maker: Taught;
   book: Book | undefined;
 }) {
   const [isOpen, setOpen] = useState(false);

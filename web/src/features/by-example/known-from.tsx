@@ -1,8 +1,11 @@
 import { useState } from "react";
-import type { Book, Problem } from "../../../api/types";
-import { Field } from "../../../ui/field";
-import { Select } from "../../../ui/select";
-import { TextField } from "../../../ui/text-field";
+import type { Book, OneMaker, Problem } from "../../api/types";
+import { Field } from "../../ui/field";
+import { Select } from "../../ui/select";
+import { TextField } from "../../ui/text-field";
+
+/** Whose codes or numbers they are. */
+export type Taught = Pick<OneMaker, "id" | "name" | "numbers">;
 
 export interface Source {
   source: string;

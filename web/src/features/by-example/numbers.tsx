@@ -1,14 +1,14 @@
 import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type RefObject, useState } from "react";
-import { api, Refused } from "../../../api/client";
-import { useOwnReferences } from "../../../api/own";
-import type { Book, NumberWay, OneMaker, OwnNumber } from "../../../api/types";
-import { sentence } from "../../../format";
-import { Dialog } from "../../../ui/dialog";
-import { Field } from "../../../ui/field";
-import { Select } from "../../../ui/select";
-import { TextField } from "../../../ui/text-field";
-import { KnownFrom, useSource } from "./known-from";
+import { api, Refused } from "../../api/client";
+import { useOwnReferences } from "../../api/own";
+import type { Book, NumberWay, OwnNumber } from "../../api/types";
+import { sentence } from "../../format";
+import { Dialog } from "../../ui/dialog";
+import { Field } from "../../ui/field";
+import { Select } from "../../ui/select";
+import { TextField } from "../../ui/text-field";
+import { KnownFrom, type Taught, useSource } from "./known-from";
 import { Row, Ways } from "./ways";
 
 interface Line {
@@ -31,7 +31,7 @@ export function NumbersByExample({
   from,
   onClose,
 }: {
-  maker: OneMaker;
+  maker: Taught;
   /** Numbers on the knives of one's own that are held to be theirs. */
   own: OwnNumber[];
   book: Book;
