@@ -4912,6 +4912,7 @@ export interface components {
                 [key: string]: string;
             };
             letters?: string;
+            document?: string;
         };
         StoryReading: {
             /** Format: int32 */

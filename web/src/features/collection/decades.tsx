@@ -17,7 +17,7 @@ export function Decades({ portrait, asked }: { portrait: Portrait; asked: URLSea
       <h2 id="decades-name" className="text-[1.1875rem]/[1.375rem]">
         When they were made
       </h2>
-      <ol className="mt-2 flex items-end overflow-x-auto border-b border-ink pt-5">
+      <ol className="mt-2 flex items-end overflow-x-auto pt-5">
         {decades.map((d) => (
           <li key={d.from} className="min-w-11 flex-1">
             <Link
@@ -25,7 +25,11 @@ export function Decades({ portrait, asked }: { portrait: Portrait; asked: URLSea
               className="group block"
               aria-label={`${d.from}s: ${count(d)}, nine times in ten ${d.low === d.high ? d.low : `${d.low} to ${d.high}`}`}
             >
-              <span className="relative block" style={{ height: HIGH }} aria-hidden="true">
+              <span
+                className="relative block border-b border-ink"
+                style={{ height: HIGH }}
+                aria-hidden="true"
+              >
                 <span
                   className="absolute bottom-0 left-1/2 w-3/5 -translate-x-1/2 bg-ink group-hover:bg-blue group-focus-visible:bg-blue"
                   style={{ height: y(d.expected) }}
@@ -45,17 +49,13 @@ export function Decades({ portrait, asked }: { portrait: Portrait; asked: URLSea
                   {d.high > 0 ? count(d) : ""}
                 </span>
               </span>
+              <span
+                className="num block text-center text-[0.78125rem]/5 whitespace-nowrap text-ink2"
+                aria-hidden="true"
+              >
+                {d.from}s
+              </span>
             </Link>
-          </li>
-        ))}
-      </ol>
-      <ol className="flex overflow-hidden" aria-hidden="true">
-        {decades.map((d) => (
-          <li
-            key={d.from}
-            className="num min-w-11 flex-1 text-center text-[0.78125rem]/5 whitespace-nowrap text-ink2"
-          >
-            {d.from}s
           </li>
         ))}
       </ol>

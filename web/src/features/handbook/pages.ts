@@ -179,7 +179,7 @@ export const LEAVES: Leaf[] = [
     title: "Keeping references",
     text: [
       "The makers that ship are made up, and are off until you ask for them. What Snikra says of makers is as good as the references you bring: marks with their years, and how each is known.",
-      "A mark that is not on file goes there from the bench in one step, filled in from the knife, with what it would do to the verdict shown beforehand. Whole tables of marks go in at once. Strikes on several knives, each worn in its own way, are put together into one.",
+      "A mark that is not on file goes there from the bench in one step, filled in from the knife, with what it would do to the verdict shown beforehand. Whole tables of marks go in at once. Strikes on several knives, each worn in its own way, are put together into one. A few knives of known years teach how a maker\u2019s codes run, and five numbers how its numbers are built: you see every way that fits, how sure each is, and which knife would settle it.",
       "Say where you know it from. A list of somebody unknown is heard less than a dated catalogue, and what disagrees stands side by side. Your own references are a file of your own that you can save, share and keep under versions.",
     ],
     picture: { src: makers, says: "A maker on the time line, with marks, owners and models" },

@@ -108,6 +108,22 @@ function Sheet({ knife, verdict, story, book }: Of) {
   );
 }
 
+/** The paper that says so, as it lies among the photographs; whole on a click. */
+function Paper({ photo, of }: { photo: string; of: number }) {
+  const [isGone, setGone] = useState(false);
+  if (isGone) return <p className="voice text-ink3">Its paper is no longer among the photographs.</p>;
+  return (
+    <a href={`/api/photos/${photo}/original`} target="_blank" rel="noreferrer" className="inline-block">
+      <img
+        src={`/api/photos/${photo}/view`}
+        alt={`The paper that says so, link ${of}`}
+        className="mt-1 max-h-40 max-w-full border border-edge"
+        onError={() => setGone(true)}
+      />
+    </a>
+  );
+}
+
 /** A line with its full stop, but where letters that were cut or a name end in one. */
 const closed = (line: string) => (/\.\u201d?$/.test(line) ? line : `${line}.`);
 
@@ -118,7 +134,7 @@ function Links({ knife, story, book, vague }: Omit<Of, "verdict"> & { vague: boo
     choices.find((c) => c.id === id)?.label ?? id;
   const told = knife.specimen.story.map((e, i) => {
     const vaguely = vague && story.links[i]?.vaguely;
-    return vaguely ? { ...e, place: vaguely.place, note: undefined } : e;
+    return vaguely ? { ...e, place: vaguely.place, note: undefined, document: undefined } : e;
   });
   return (
     <ol aria-label="Links" className="mt-3 border-t border-ink">
@@ -149,6 +165,7 @@ function Links({ knife, story, book, vague }: Omit<Of, "verdict"> & { vague: boo
               )}
               {e.note && ` ${e.note}`}
             </p>
+            {e.document && <Paper photo={e.document} of={i + 1} />}
           </div>
           <div className="min-w-0 text-[0.84375rem]/5">
             <HeldAgainst link={story.links[i]} />

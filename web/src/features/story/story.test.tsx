@@ -153,6 +153,18 @@ test("the sheet gives each link with its source and how far it is so", async () 
   expect(screen.getByText("Ada & Bo made it").nextSibling?.textContent).toBe("1950\u20131960, 80%");
 });
 
+test("the paper that says so stands with its link, and one that is gone is said to be", async () => {
+  const papered = {
+    ...KNIFE,
+    specimen: { ...KNIFE.specimen, story: [{ kind: "held", source: "family", document: "p1" }] },
+  };
+  show(papered as unknown as SavedKnife, { ...STORY, links: [] });
+  const paper = await screen.findByAltText("The paper that says so, link 1");
+  expect(paper.closest("a")?.getAttribute("href")).toBe("/api/photos/p1/original");
+  fireEvent.error(paper);
+  expect(screen.getByText("Its paper is no longer among the photographs.")).toBeDefined();
+});
+
 test("letters that end in a point get no second one", async () => {
   const cut = {
     ...KNIFE,

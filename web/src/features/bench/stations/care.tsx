@@ -1,6 +1,4 @@
-import { useQuery } from "@tanstack/react-query";
-import { Link, useParams } from "react-router";
-import { api } from "../../../api/client";
+import { Link } from "react-router";
 import type { Advice, Book, CareDone } from "../../../api/types";
 import { dayText, today } from "../../../format";
 import { Field } from "../../../ui/field";
@@ -8,6 +6,7 @@ import { Select } from "../../../ui/select";
 import { TextField } from "../../../ui/text-field";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
+import { OwnPicture } from "./own-picture";
 import { Rows } from "./rows";
 
 /** What keeps this knife, and the log of what was done to it. */
@@ -146,7 +145,15 @@ function Entry({
       <TextField label="By whom" maxLength={120} value={done.by} onCommit={(by) => set({ ...done, by })} />
       {choice("Grade before", "gradeBefore", book.condition.grades)}
       {choice("Grade after", "gradeAfter", book.condition.grades)}
-      <Pictures done={done} set={set} />
+      {(["photoBefore", "photoAfter"] as const).map((field) => (
+        <OwnPicture
+          key={field}
+          label={field === "photoBefore" ? "Photograph before" : "Photograph after"}
+          alt={field === "photoBefore" ? "Before" : "After"}
+          value={done[field]}
+          onChange={(photo) => set({ ...done, [field]: photo })}
+        />
+      ))}
       <TextField
         label="Note"
         className="col-span-2"
@@ -156,34 +163,4 @@ function Entry({
       />
     </>
   );
-}
-
-/** Photographs of the knife from before and after, side by side. */
-function Pictures({ done, set }: { done: CareDone; set: (changed: CareDone) => void }) {
-  const { id = "" } = useParams();
-  const photos = useQuery({ queryKey: ["photos", id], queryFn: () => api.photos(id), enabled: id !== "" });
-  const options = (photos.data ?? []).map((p, i) => ({ id: p.id, label: `${i + 1}, ${p.role}` }));
-  if (options.length === 0) return null;
-  return (["photoBefore", "photoAfter"] as const).map((field) => (
-    <Field key={field} label={field === "photoBefore" ? "Photograph before" : "Photograph after"}>
-      {(ids) => (
-        <>
-          <Select
-            {...ids}
-            value={done[field]}
-            nothing="none"
-            options={options}
-            onChange={(photo) => set({ ...done, [field]: photo })}
-          />
-          {done[field] && (
-            <img
-              src={`/api/photos/${done[field]}/view`}
-              alt={field === "photoBefore" ? "Before" : "After"}
-              className="mt-1 h-20 w-full border border-edge object-cover"
-            />
-          )}
-        </>
-      )}
-    </Field>
-  ));
 }

@@ -155,3 +155,17 @@ test("what cannot be worked out leaves the events to be mended", async () => {
   expect(screen.getByLabelText("Holder")).toBeTruthy();
   expect(screen.queryByLabelText("Who had it")).toBeNull();
 });
+
+test("the paper that says so is one of the knife's photographs, and one that is gone is told", async () => {
+  vi.spyOn(api, "photos").mockResolvedValue([{ id: "p1", role: "box" }] as never);
+  render(<Story first={[{ kind: "bought", source: "family" }]} />);
+  const chosen = await screen.findByLabelText("The paper that says so");
+  fireEvent.change(chosen, { target: { value: "p1" } });
+  expect(last[0]?.document).toBe("p1");
+  expect((await screen.findByAltText("The paper that says so")).getAttribute("src")).toBe(
+    "/api/photos/p1/view",
+  );
+  cleanup();
+  render(<Story first={[{ kind: "bought", source: "family", document: "p9" }]} />);
+  expect(await screen.findByText("It is no longer among the photographs.")).toBeDefined();
+});

@@ -14,6 +14,7 @@ import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { DateEntry } from "./date-entry";
 import { MoneyEntry } from "./money-entry";
+import { OwnPicture } from "./own-picture";
 import { Rows } from "./rows";
 
 /** Takes what changed alone: a price and a date may both be on their way to be read. */
@@ -175,6 +176,12 @@ export function StoryStation({ knife, book }: StationProps) {
                 onChange={(shows) => set({ ...event, shows })}
               />
             )}
+            <OwnPicture
+              label="The paper that says so"
+              alt="The paper that says so"
+              value={event.document}
+              onChange={(document) => set({ ...event, document })}
+            />
             <TextField
               label="Note"
               className="col-span-2"

@@ -195,7 +195,8 @@ class MakersIT {
       assertThat(bars).containsText("1954");
       page.getByLabel("Take out Bars").press("Enter");
       assertThat(bars).hasCount(0);
-      page.getByText("What I put on file").press("Enter");
+      page.getByText("What I put on file", new Page.GetByTextOptions().setExact(true))
+          .press("Enter");
       assertThat(page.getByText("pattern numbers, of Vermouzan")).isVisible();
       assertThat(chromium.complaints).isEmpty();
     }

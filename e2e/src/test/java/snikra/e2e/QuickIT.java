@@ -52,6 +52,31 @@ class QuickIT {
   }
 
   @Test
+  void eachOfTheSixLooksIsOneTapAndTheNextComesIntoSightByItself() {
+    try (App app = App.start(data.resolve("taps"), "--demo");
+        Chromium chromium = new Chromium()) {
+      Page page = chromium.phone();
+      page.navigate(app.url("/quick"));
+      Locator told = page.getByLabel("What to do");
+      for (String answer :
+          List.of(
+              "A house of sound work",
+              "Solid and fitted",
+              "Honed, all there",
+              "Snaps and stands firm",
+              "All of an age",
+              "Something that adds")) {
+        Locator here = page.getByText(answer);
+        assertThat(here).isInViewport();
+        assertThat(told).isInViewport();
+        here.tap();
+      }
+      assertThat(told).not().containsText("Next:");
+      assertThat(chromium.complaints).isEmpty();
+    }
+  }
+
+  @Test
   void byKeysAMakerOnFileIsNamedWithWhatIsWantedOfIt() {
     try (App app = App.start(data.resolve("other"), "--demo");
         Chromium chromium = new Chromium()) {

@@ -17,10 +17,6 @@ import org.junit.jupiter.api.io.TempDir;
 class ScreenshotsIT {
   private static final Path FOLDER = Path.of(System.getProperty("snikra.screenshots", "target"));
   @TempDir Path data;
-  private byte[] lookalikes;
-  private byte[] collection;
-  private byte[] quick;
-  private byte[] practised;
 
   @Test
   void everyMainView() {
@@ -45,7 +41,7 @@ class ScreenshotsIT {
       page.keyboard().press("Escape");
       page.locator("#station").press("l");
       assertThat(page.getByTestId("tells")).isVisible();
-      lookalikes = page.screenshot();
+      byte[] lookalikes = page.screenshot();
       page.navigate(page.url().replaceAll("/resembles.*", "/story"));
       assertThat(page.getByLabel("Links")).isVisible();
       page.setViewportSize(1280, 800);
@@ -58,7 +54,7 @@ class ScreenshotsIT {
       page.setViewportSize(1280, 800);
       page.navigate(app.url("/collection"));
       assertThat(page.getByText("Spent and got back")).isVisible();
-      collection = page.screenshot();
+      shoot(page, "collection");
       page.navigate(app.url("/catalogue"));
       assertThat(page.locator("article img")).hasCount(4);
       page.evaluate(
@@ -70,11 +66,11 @@ class ScreenshotsIT {
       page.getByText("Solid and fitted").click();
       assertThat(page.getByLabel("What to do")).containsText("at most");
       page.evaluate("() => window.scrollTo(0, 0)");
-      quick = page.screenshot();
+      shoot(page, "quick-look");
       practice(page, app);
       page.navigate(app.url("/sales"));
       assertThat(page.getByText("Save as a table")).isVisible();
-      shoot(page, "sales");
+      byte[] sales = calm(page);
       page.navigate(app.url("/ledger"));
       assertThat(page.getByText("What came, and what is left of it")).isVisible();
       page.getByText("10 knives, 1 here").click();
@@ -94,7 +90,7 @@ class ScreenshotsIT {
       onThePhotograph(page, 800, 880);
       onThePhotograph(page, 489, 560);
       onThePhotograph(page, 1111, 560);
-      shoot(page, "bench-photograph");
+      byte[] photograph = page.screenshot();
       Page phone = chromium.page(390, 844);
       bench(app, phone, "Four letters short", "Marks");
       shoot(phone, "bench-phone");
@@ -103,17 +99,10 @@ class ScreenshotsIT {
           chromium,
           "condition-report",
           report(app, page),
-          of(app, page, "/care", "Care"),
-          of(app, page, "/grading", "By the worst fault, the strict scale"),
-          of(app, page, "/carried", "carried"));
-      together(chromium, "collection", collection, lookalikes, set(app, page), list(app, page));
-      together(
-          chromium,
-          "practice",
-          practised,
-          of(app, page, "/practice", "Who practises"),
-          quick,
-          of(app, page, "/handbook", "From a drawer"));
+          of(app, page, "/care", "To look at again"),
+          of(app, page, "/grading", "Schools of grading"),
+          photograph);
+      together(chromium, "sets-and-lists", set(app, page), list(app, page), lookalikes, sales);
       together(
           chromium,
           "references",
@@ -124,7 +113,7 @@ class ScreenshotsIT {
     }
   }
 
-  private void practice(Page page, App app) {
+  private static void practice(Page page, App app) {
     page.navigate(app.url("/practice"));
     page.getByLabel("Who practises").fill("Ada");
     page.getByText("Ten of today").click();
@@ -151,7 +140,7 @@ class ScreenshotsIT {
       }
     }
     page.evaluate("() => window.scrollTo(0, 0)");
-    practised = page.screenshot();
+    shoot(page, "practice");
   }
 
   private static byte[] report(App app, Page page) {
@@ -175,10 +164,7 @@ class ScreenshotsIT {
 
   private static byte[] list(App app, Page page) {
     tray(app, page);
-    page.getByText("Save as").first().press("Escape");
-    page.keyboard().press("Escape");
-    page.evaluate(
-        "() => [...document.querySelectorAll('button')].find(b => b.textContent === 'Add a list')?.click()");
+    page.getByText("Add a list").click();
     page.getByLabel("or paste rows").fill(LIST);
     page.keyboard().press("Tab");
     assertThat(page.getByTestId("report")).isVisible();

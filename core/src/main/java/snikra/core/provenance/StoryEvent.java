@@ -15,6 +15,8 @@ import org.jspecify.annotations.Nullable;
  * @param shows what such a knife is shown with at its date: answers by the id of their feature;
  *     null where it tells of this knife
  * @param letters what was cut into the knife then, initials or words
+ * @param document a photograph or scan of the paper that says so, by its id among the photographs
+ *     of this knife
  */
 public record StoryEvent(
     Kind kind,
@@ -29,7 +31,8 @@ public record StoryEvent(
     @Nullable String maker,
     @Nullable String teller,
     @Nullable Map<String, String> shows,
-    @Nullable String letters) {
+    @Nullable String letters,
+    @Nullable String document) {
 
   /**
    * What happened. By then the knife existed; where it is dated, a source says it was made then.
@@ -100,7 +103,9 @@ public record StoryEvent(
       @Nullable BigDecimal price,
       @Nullable String currency,
       @Nullable String note) {
-    this(kind, date, holder, place, source, price, currency, note, null, null, null, null, null);
+    this(
+        kind, date, holder, place, source, price, currency, note, null, null, null, null, null,
+        null);
   }
 
   /**
@@ -117,7 +122,10 @@ public record StoryEvent(
     return wider.isEmpty() ? null : wider;
   }
 
-  /** The same as strangers may be told it; what is noted of a find often says the place too. */
+  /**
+   * The same as strangers may be told it; what is noted of a find often says the place too, and so
+   * does the paper it is told by.
+   */
   public StoryEvent keptVague() {
     return kind != Kind.FOUND
         ? this
@@ -134,7 +142,8 @@ public record StoryEvent(
             maker,
             teller,
             shows,
-            letters);
+            letters,
+            null);
   }
 
   public StoryEvent {

@@ -173,15 +173,24 @@ public record Specimen(
 
   /** The same knife, lying elsewhere or sorted otherwise. */
   public Specimen lying(@Nullable String where, List<String> sortedBy) {
-    return with(story, where, sortedBy);
+    return with(codes, story, where, sortedBy);
+  }
+
+  /** The same knife as if nobody had looked for its date codes. */
+  public Specimen withoutCodes() {
+    return with(List.of(), story, place, tags);
   }
 
   /** The same knife as strangers may be told of it: where it was found is kept vague. */
   public Specimen withFindsKeptVague() {
-    return with(story.stream().map(StoryEvent::keptVague).toList(), place, tags);
+    return with(codes, story.stream().map(StoryEvent::keptVague).toList(), place, tags);
   }
 
-  private Specimen with(List<StoryEvent> toldStory, @Nullable String where, List<String> sortedBy) {
+  private Specimen with(
+      List<SeenCode> seenCodes,
+      List<StoryEvent> toldStory,
+      @Nullable String where,
+      List<String> sortedBy) {
     return new Specimen(
         title,
         note,
@@ -192,7 +201,7 @@ public record Specimen(
         blades,
         marks,
         number,
-        codes,
+        seenCodes,
         registered,
         hallmarks,
         seen,

@@ -49,6 +49,26 @@ class StoryEventTest {
     assertThat(found.holder()).isEqualTo("Orla Venn");
     StoryEvent bought = at(Kind.BOUGHT, "Fair, Lower Quay");
     assertThat(bought.keptVague()).isEqualTo(bought);
+    assertThat(papered(Kind.FOUND).keptVague().document()).as("its paper tells the field").isNull();
+    assertThat(papered(Kind.BOUGHT).keptVague().document()).isEqualTo("p-1");
+  }
+
+  private static StoryEvent papered(Kind kind) {
+    return new StoryEvent(
+        kind,
+        null,
+        null,
+        null,
+        Source.DOCUMENT,
+        null,
+        null,
+        null,
+        null,
+        null,
+        null,
+        null,
+        null,
+        "p-1");
   }
 
   private static StoryEvent at(Kind kind, String place) {
@@ -85,6 +105,7 @@ class StoryEventTest {
             null,
             null,
             shows,
+            null,
             null);
     shows.clear();
     assertThat(event.shows()).containsExactly(Map.entry("bail", "wire"));

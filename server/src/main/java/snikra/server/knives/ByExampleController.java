@@ -145,8 +145,9 @@ class ByExampleController {
   /** Codes and numbers on the knives of one's own that are held to be of this maker. */
   @GetMapping("/examples/{maker}")
   OwnExamples examples(@PathVariable String maker) {
+    Examiner examiner = desk.examiner();
     String name =
-        desk.examiner()
+        examiner
             .shelf()
             .maker(maker)
             .map(Maker::name)
@@ -161,22 +162,24 @@ class ByExampleController {
         if (number != null && !number.matches(".*[_?*].*")) {
           numbers.add(new OwnNumber(entry.number(), number, Gathering.found(knife)));
         }
-        Span span = summary.span();
-        if (span != null) {
-          knife.codes().stream()
-              .filter(c -> !c.written().matches(".*[_?+].*|0"))
-              .forEach(c -> codes.add(code(entry.number(), c, span)));
-        }
+        codes.addAll(codes(entry.number(), knife, examiner));
       }
     }
     return new OwnExamples(codes, numbers);
   }
 
-  private static OwnCode code(int knife, SeenCode seen, Span span) {
+  // Its years by all else it shows: a code that is on file must not teach itself.
+  private static List<OwnCode> codes(int number, Specimen knife, Examiner examiner) {
+    List<SeenCode> whole =
+        knife.codes().stream().filter(c -> !c.written().matches(".*[_?+].*|0")).toList();
+    if (whole.isEmpty()) {
+      return List.of();
+    }
+    Span span = examiner.date(knife.withoutCodes()).nineTenths();
     int from = span.pieces().get(0).from();
     int to = span.pieces().get(span.pieces().size() - 1).to();
-    return new OwnCode(
-        knife, seen.sign(), seen.written(), from == to ? "" + from : from + "/" + to);
+    String years = from == to ? "" + from : from + "/" + to;
+    return whole.stream().map(c -> new OwnCode(number, c.sign(), c.written(), years)).toList();
   }
 
   /** How codes of these years may go with years, the likeliest way first; nothing is kept. */

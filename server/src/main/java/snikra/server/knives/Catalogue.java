@@ -301,7 +301,9 @@ public class Catalogue implements AutoCloseable {
       return SpecimenFormat.readKept(text);
     }
 
-    /** What is told of it; nothing where it cannot be read. One without a story is not read at all. */
+    /**
+     * What is told of it; nothing where it cannot be read. One without a story is not read at all.
+     */
     public List<StoryEvent> story() {
       if (!text.contains("\"story\"")) {
         return List.of();

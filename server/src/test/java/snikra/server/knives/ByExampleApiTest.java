@@ -1,5 +1,6 @@
 package snikra.server.knives;
 
+import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.greaterThan;
 import static org.hamcrest.Matchers.hasItem;
@@ -99,8 +100,7 @@ class ByExampleApiTest {
         .andExpect(status().isOk())
         .andExpect(jsonPath("$.maker").value("Vermouzan"));
     String dated = sent("/api/examine", asked).andReturn().getResponse().getContentAsString();
-    org.assertj.core.api.Assertions.assertThat(
-            JsonPath.<Integer>read(dated, "$.dating.opinion.years.pieces[0].from"))
+    assertThat(JsonPath.<Integer>read(dated, "$.dating.opinion.years.pieces[0].from"))
         .isBetween(1950, 1951);
     String told = web.perform(get("/api/makers")).andReturn().getResponse().getContentAsString();
     String id =
@@ -149,6 +149,13 @@ class ByExampleApiTest {
         .andExpect(jsonPath("$.problems[*].field", hasItem("source")));
   }
 
+  private String examples() throws Exception {
+    return web.perform(get("/api/own/examples/vermouzan"))
+        .andReturn()
+        .getResponse()
+        .getContentAsString();
+  }
+
   @Test
   void theKnivesOfTheTrayTeach() throws Exception {
     String id =
@@ -164,6 +171,9 @@ class ByExampleApiTest {
         .andExpect(status().isOk())
         .andExpect(jsonPath("$.codes[0].written").value("7"))
         .andExpect(jsonPath("$.numbers[0].number").value("41/2"));
+    String before = examples();
+    sent("/api/own/codes", CODE).andExpect(status().isOk());
+    assertThat(examples()).as("a code on file does not teach itself").isEqualTo(before);
     web.perform(delete("/api/knives/" + id));
     web.perform(get("/api/own/examples/nobody")).andExpect(status().isBadRequest());
   }
