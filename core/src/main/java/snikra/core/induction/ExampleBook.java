@@ -10,6 +10,7 @@ import snikra.core.code.CodeScheme;
  *
  * @param fields what numbers mostly tell
  * @param otherLook how often a field tells one other look, such as a bail
+ * @param leftOut how often what may be left out is
  * @param saysNothing how often a field tells nothing one could see, as a running number does
  * @param otherWidth by how much each place more or less than is usual is seldomer
  * @param widest so many places a field has at most
@@ -21,6 +22,7 @@ import snikra.core.code.CodeScheme;
 public record ExampleBook(
     List<FieldHabit> fields,
     double otherLook,
+    double leftOut,
     double saysNothing,
     double otherWidth,
     int widest,

@@ -32,9 +32,6 @@ public final class NumberFinder {
   /** So many looks are weighed: those most of the knives show. */
   private static final int LOOKS = 9;
 
-  /** In what may be left out, leaving it out is as likely as any code. */
-  private static final double LEFT_OUT = 0.5;
-
   private static final int COUNTED_TO = 6;
   private static final int COMBINED = 4000;
 
@@ -203,16 +200,16 @@ public final class NumberFinder {
         });
   }
 
-  private static double chance(Slot slot, String code) {
+  private double chance(Slot slot, String code) {
     double any = 1 / slot.room;
-    return !slot.optional ? any : code.isEmpty() ? LEFT_OUT : (1 - LEFT_OUT) * any;
+    return !slot.optional ? any : code.isEmpty() ? book.leftOut() : (1 - book.leftOut()) * any;
   }
 
-  private static double free(Slot slot) {
+  private double free(Slot slot) {
     return free(slot, slot.codes);
   }
 
-  private static double free(Slot slot, List<String> codes) {
+  private double free(Slot slot, List<String> codes) {
     Map<String, Integer> met = new HashMap<>();
     double p = 1;
     int before = 0;

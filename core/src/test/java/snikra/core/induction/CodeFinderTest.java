@@ -24,6 +24,7 @@ class CodeFinderTest {
             new ExampleBook.FieldHabit("frame", 2, 0.28, null),
             new ExampleBook.FieldHabit("handle", 1, 0.25, null)),
         0.04,
+        0.5,
         0.12,
         0.15,
         3,
