@@ -216,6 +216,9 @@ class ScreenshotsIT {
             """);
     page.keyboard().press("Tab");
     page.getByLabel("Country of a new maker").selectOption("UK");
+    page.getByLabel("Which, by name").fill("A list of small firms");
+    page.getByLabel("Which, by name").press("Tab");
+    assertThat(page.getByText("Put 3 marks on file")).isVisible();
     assertThat(page.getByTestId("report")).isVisible();
     return calm(page);
   }
