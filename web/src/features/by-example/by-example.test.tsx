@@ -178,6 +178,25 @@ test("what is known of its use is asked for with the examples", async () => {
   expect((await sheet.findByRole("alert")).textContent).toBe("It is not on file. Its name is taken.");
 });
 
+test("a year that is none is told at its field, and can be mended there", async () => {
+  vi.spyOn(api, "lookCodes").mockImplementation(async (asked) => {
+    if (asked.from === undefined) return FOUND as never;
+    throw new Refused(400, "One entry cannot be used.", [
+      { field: "from", given: `${asked.from}`, accepted: "must be a year from 1700 to 2100" },
+    ]);
+  });
+  const { user, sheet } = await open("codes");
+  await sheet.findAllByRole("radio");
+  await user.clear(sheet.getByLabelText("In use from"));
+  await user.type(sheet.getByLabelText("In use from"), "19x{Tab}");
+  expect(await sheet.findByText("19x: must be a year from 1700 to 2100.")).toBeDefined();
+  expect(sheet.queryByText("Put it on file")).toBeNull();
+  await user.clear(sheet.getByLabelText("In use from"));
+  await user.tab();
+  await sheet.findAllByRole("radio");
+  expect((sheet.getByLabelText("In use from") as HTMLInputElement).value).toBe("1949");
+});
+
 test("numbers are asked with all one's own knives show, and are put on file field by field", async () => {
   const look = vi.spyOn(api, "lookNumbers").mockResolvedValue(NUMBERS as never);
   const file = vi.spyOn(api, "fileNumbers").mockResolvedValue({ maker: "Thrale", what: "pattern numbers" });

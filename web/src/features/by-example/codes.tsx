@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-quer
 import { type RefObject, useState } from "react";
 import { api, Refused } from "../../api/client";
 import { useOwnReferences } from "../../api/own";
-import type { Book, CodeGuess, OwnCode, SeenCode } from "../../api/types";
+import type { Book, CodeExamples, CodeGuess, OwnCode, SeenCode } from "../../api/types";
 import { inWords } from "../../format";
 import { Dialog } from "../../ui/dialog";
 import { Field } from "../../ui/field";
@@ -40,7 +40,7 @@ export function CodesByExample({
 }) {
   const [sign, setSign] = useState<Sign>(own[0]?.sign ?? "letter");
   const [lines, setLines] = useState<Line[]>(() => of(own, own[0]?.sign ?? "letter"));
-  const [use, setUse] = useState<{ from?: number; to?: number }>({});
+  const [use, setUse] = useState<{ from?: number | string; to?: number | string }>({});
   const [chosen, setChosen] = useState(0);
   const [label, setLabel] = useState<string>();
   const [known, setKnown] = useSource();
@@ -49,11 +49,12 @@ export function CodesByExample({
   const queries = useQueryClient();
   const called = SIGNS[sign] ?? inWords(sign);
   const filled = lines.filter((l) => l.written && l.years);
+  // A year that is none goes along as it was typed, and comes back refused at its field.
   const asked = {
     sign,
     examples: filled.map((l) => ({ written: l.written ?? "", years: l.years ?? "" })),
     ...use,
-  };
+  } as CodeExamples;
   const weighing = {
     queryKey: ["own-codes", asked],
     queryFn: () => api.lookCodes(asked),
@@ -70,6 +71,7 @@ export function CodesByExample({
     problems.find((p) => p.field === `examples[${filled.indexOf(line)}].${field}`);
   // What was still being typed when one pressed is weighed first.
   const keep = async () => {
+    setFailed(undefined);
     try {
       const { guesses } = await queries.fetchQuery(weighing);
       const so = guesses[Math.min(chosen, guesses.length - 1)] as CodeGuess;
@@ -146,7 +148,7 @@ export function CodesByExample({
                 ? "Weighing the ways."
                 : ""}
           </p>
-          {look.isError && !(look.error instanceof Refused) && (
+          {look.isError && (
             <p role="alert" className="text-lead">
               {look.error.message}
             </p>
@@ -170,26 +172,32 @@ export function CodesByExample({
                   first way, {told.settling.second ? `of ${told.settling.second}` : "not told"} by the second.
                 </p>
               )}
-              <div className="mt-3 grid grid-cols-3 gap-x-5">
+            </>
+          )}
+          {filled.length > 1 && (
+            <div className="mt-3 grid grid-cols-3 gap-x-5">
+              <TextField
+                label="Called"
+                maxLength={100}
+                value={label ?? called}
+                problem={problems.find((p) => p.field === "label")}
+                onCommit={setLabel}
+              />
+              {(["from", "to"] as const).map((end) => (
                 <TextField
-                  label="Called"
-                  maxLength={100}
-                  value={label ?? called}
-                  problem={problems.find((p) => p.field === "label")}
-                  onCommit={setLabel}
+                  key={end}
+                  label={end === "from" ? "In use from" : "until"}
+                  maxLength={4}
+                  entryClassName="num"
+                  value={`${use[end] ?? way?.[end] ?? ""}`}
+                  problem={problems.find((p) => p.field === end)}
+                  onCommit={(text) => setUse((now) => ({ ...now, [end]: text && (whole(text) ?? text) }))}
                 />
-                {(["from", "to"] as const).map((end) => (
-                  <TextField
-                    key={end}
-                    label={end === "from" ? "In use from" : "until"}
-                    maxLength={4}
-                    entryClassName="num"
-                    value={`${use[end] ?? way[end]}`}
-                    problem={problems.find((p) => p.field === end)}
-                    onCommit={(text) => setUse((now) => ({ ...now, [end]: whole(text) }))}
-                  />
-                ))}
-              </div>
+              ))}
+            </div>
+          )}
+          {told && way && (
+            <>
               <KnownFrom known={known} onChange={setKnown} book={book} problems={problems} />
               {failed && (
                 <p role="alert" className="mt-2 text-lead">

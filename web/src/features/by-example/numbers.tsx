@@ -74,6 +74,7 @@ export function NumbersByExample({
   ];
   // What was still being typed when one pressed is weighed first.
   const keep = async () => {
+    setFailed(undefined);
     try {
       const { ways } = await queries.fetchQuery(weighing);
       const fields = fieldsOf(ways[Math.min(chosen, ways.length - 1)] as NumberWay);

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -50,6 +51,10 @@ public final class CodeFinder {
         case TABLE -> false;
       };
     }
+  }
+
+  private static boolean isSmall(String code) {
+    return code.equals(code.toLowerCase(Locale.ROOT));
   }
 
   private String why(Kind kind) {
@@ -139,17 +144,15 @@ public final class CodeFinder {
               book.habit(Kind.YEAR_FIGURES).share()));
     }
     if (sign == Sign.LETTER) {
+      boolean small = examples.stream().allMatch(e -> isSmall(e.written()));
       for (ExampleBook.Alphabet alphabet : book.alphabets()) {
-        int n = alphabet.letters().length();
+        String letters = small ? alphabet.letters().toLowerCase(Locale.ROOT) : alphabet.letters();
+        int n = letters.length();
         for (int a = 0; a < n; a++) {
           double prior = book.habit(Kind.CYCLE).share() * alphabet.share() / n;
           rules.add(
               new Rule(
-                  Kind.CYCLE,
-                  first + a,
-                  alphabet.letters(),
-                  why(Kind.CYCLE) + " " + alphabet.why(),
-                  prior));
+                  Kind.CYCLE, first + a, letters, why(Kind.CYCLE) + " " + alphabet.why(), prior));
         }
       }
     }

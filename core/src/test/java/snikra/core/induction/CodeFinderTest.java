@@ -101,6 +101,15 @@ class CodeFinderTest {
   }
 
   @Test
+  void smallLettersAreACycleOfSmallLetters() {
+    CodeGuess best =
+        find(Sign.LETTER, code("a", 1921, 1921), code("h", 1928, 1928), code("k", 1930, 1930))
+            .guesses()
+            .get(0);
+    assertThat(best.letters()).startsWith("a", "b").doesNotContain("j");
+  }
+
+  @Test
   void whatFollowsNoRuleIsATableOfWhatIsKnown() {
     CodeGuess best =
         find(
