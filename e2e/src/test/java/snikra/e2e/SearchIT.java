@@ -96,6 +96,8 @@ class SearchIT {
       button(page, "Remove Lent out").press("Enter");
       page.getByLabel("Search the tray").fill("");
       assertThat(count).hasText("4 of 8");
+      // The knives are laid out anew, and with them what is done to those chosen.
+      assertThat(first).containsText("keeper");
       button(page, "Take out").press("Enter");
       assertThat(count).hasText("0 of 4");
       page.locator("li").filter(byText("taken out of the tray.")).getByText("Undo").click();
