@@ -3855,6 +3855,7 @@ export interface components {
         OwnExamples: {
             codes: components["schemas"]["OwnCode"][];
             numbers: components["schemas"]["OwnNumber"][];
+            numbered: boolean;
         };
         OwnNumber: {
             /** Format: int32 */

@@ -92,6 +92,7 @@ beforeEach(() => {
       { knife: 4, sign: "bar", written: "7", years: "1950" },
     ],
     numbers: [{ knife: 3, number: "14/2", shows: { blades: "2", shield: "bar" } }],
+    numbered: true,
   });
 });
 
@@ -210,6 +211,7 @@ test("numbers are asked with all one's own knives show, and are put on file fiel
   ]);
   expect(sheet.getAllByText("does not fit")).toHaveLength(1);
   expect(sheet.getByText("supposed")).toBeDefined();
+  expect(sheet.getByText("It goes in place of the way that is on file now.")).toBeDefined();
   expect(sheet.getByText(/by the first/).textContent).toContain("2 blades, stag: 14/2 by the first way");
   await user.click(sheet.getByText("Put it on file"));
   await waitFor(() => expect(file).toHaveBeenCalledOnce());

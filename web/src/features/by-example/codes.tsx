@@ -8,7 +8,7 @@ import { Dialog } from "../../ui/dialog";
 import { Field } from "../../ui/field";
 import { Select } from "../../ui/select";
 import { TextField } from "../../ui/text-field";
-import { KnownFrom, type Taught, useSource } from "./known-from";
+import { KeepIt, type Taught, useSource } from "./known-from";
 import { Row, Ways } from "./ways";
 
 interface Line {
@@ -175,9 +175,10 @@ export function CodesByExample({
             </>
           )}
           {filled.length > 1 && (
-            <div className="mt-3 grid grid-cols-3 gap-x-5">
+            <div className="mt-3 grid grid-cols-2 gap-x-5 sm:grid-cols-3">
               <TextField
                 label="Called"
+                className="max-sm:col-span-2"
                 maxLength={100}
                 value={label ?? called}
                 problem={problems.find((p) => p.field === "label")}
@@ -197,22 +198,15 @@ export function CodesByExample({
             </div>
           )}
           {told && way && (
-            <>
-              <KnownFrom known={known} onChange={setKnown} book={book} problems={problems} />
-              {failed && (
-                <p role="alert" className="mt-2 text-lead">
-                  It is not on file. {failed.message}
-                </p>
-              )}
-              <div className="mt-3 flex gap-3 border-t border-ink pt-3">
-                <button type="button" className="press" onClick={keep}>
-                  Put it on file
-                </button>
-                <button type="button" className="press" onClick={onClose}>
-                  Let it be
-                </button>
-              </div>
-            </>
+            <KeepIt
+              known={known}
+              onChange={setKnown}
+              book={book}
+              problems={problems}
+              failed={failed}
+              onKeep={keep}
+              onClose={onClose}
+            />
           )}
         </div>
       </div>

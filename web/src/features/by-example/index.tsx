@@ -39,7 +39,7 @@ export function ByExample({
   });
   const close = () => setOpen(false);
   const isReady = isOpen && book && !own.isFetching;
-  const mine = own.data ?? { codes: [], numbers: [] };
+  const mine = own.data ?? { codes: [], numbers: [], numbered: false };
   return (
     <>
       <button ref={button} type="button" className="press no-print" onClick={() => setOpen(true)}>
@@ -49,7 +49,14 @@ export function ByExample({
         <CodesByExample maker={maker} own={mine.codes} book={book} from={button} onClose={close} />
       )}
       {isReady && what === "numbers" && (
-        <NumbersByExample maker={maker} own={mine.numbers} book={book} from={button} onClose={close} />
+        <NumbersByExample
+          maker={maker}
+          own={mine.numbers}
+          isNumbered={mine.numbered}
+          book={book}
+          from={button}
+          onClose={close}
+        />
       )}
     </>
   );

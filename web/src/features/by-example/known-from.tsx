@@ -5,7 +5,7 @@ import { Select } from "../../ui/select";
 import { TextField } from "../../ui/text-field";
 
 /** Whose codes or numbers they are. */
-export type Taught = Pick<OneMaker, "id" | "name" | "numbers">;
+export type Taught = Pick<OneMaker, "id" | "name">;
 
 export interface Source {
   source: string;
@@ -17,7 +17,7 @@ export interface Source {
 export const useSource = () =>
   useState<Source>({ source: "My own knives", sourceKind: "own-knives", note: "" });
 
-export function KnownFrom({
+function KnownFrom({
   known,
   onChange,
   book,
@@ -53,10 +53,37 @@ export function KnownFrom({
       <TextField
         label="Note"
         className="sm:col-span-2"
-        maxLength={900}
+        maxLength={700}
         value={known.note}
         onCommit={(note) => set({ note: note ?? "" })}
       />
     </div>
+  );
+}
+
+/** Where one knows it from, why it is not on file yet, and the press that puts it there. */
+export function KeepIt({
+  failed,
+  onKeep,
+  onClose,
+  ...source
+}: Parameters<typeof KnownFrom>[0] & { failed: Error | undefined; onKeep: () => void; onClose: () => void }) {
+  return (
+    <>
+      <KnownFrom {...source} />
+      {failed && (
+        <p role="alert" className="mt-2 text-lead">
+          It is not on file. {failed.message}
+        </p>
+      )}
+      <div className="mt-3 flex gap-3 border-t border-ink pt-3">
+        <button type="button" className="press" onClick={onKeep}>
+          Put it on file
+        </button>
+        <button type="button" className="press" onClick={onClose}>
+          Let it be
+        </button>
+      </div>
+    </>
   );
 }

@@ -8,7 +8,7 @@ import { Dialog } from "../../ui/dialog";
 import { Field } from "../../ui/field";
 import { Select } from "../../ui/select";
 import { TextField } from "../../ui/text-field";
-import { KnownFrom, type Taught, useSource } from "./known-from";
+import { KeepIt, type Taught, useSource } from "./known-from";
 import { Row, Ways } from "./ways";
 
 interface Line {
@@ -27,6 +27,7 @@ const blank = (): Line => ({ id: crypto.randomUUID(), shows: {} });
 export function NumbersByExample({
   maker,
   own,
+  isNumbered,
   book,
   from,
   onClose,
@@ -34,6 +35,8 @@ export function NumbersByExample({
   maker: Taught;
   /** Numbers on the knives of one's own that are held to be theirs. */
   own: OwnNumber[];
+  /** Whether there is a way of theirs on file, which this one would take the place of. */
+  isNumbered: boolean;
   book: Book;
   from: RefObject<HTMLElement | null>;
   onClose: () => void;
@@ -170,23 +173,18 @@ export function NumbersByExample({
                   <span className="font-steel">{told.settling.second}</span> by the second.
                 </p>
               )}
-              {maker.numbers && (
+              {isNumbered && (
                 <p className="voice mt-2 text-ink2">It goes in place of the way that is on file now.</p>
               )}
-              <KnownFrom known={known} onChange={setKnown} book={book} problems={problems} />
-              {failed && (
-                <p role="alert" className="mt-2 text-lead">
-                  It is not on file. {failed.message}
-                </p>
-              )}
-              <div className="mt-3 flex gap-3 border-t border-ink pt-3">
-                <button type="button" className="press" onClick={keep}>
-                  Put it on file
-                </button>
-                <button type="button" className="press" onClick={onClose}>
-                  Let it be
-                </button>
-              </div>
+              <KeepIt
+                known={known}
+                onChange={setKnown}
+                book={book}
+                problems={problems}
+                failed={failed}
+                onKeep={keep}
+                onClose={onClose}
+              />
             </>
           )}
         </div>

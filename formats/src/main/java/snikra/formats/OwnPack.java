@@ -166,7 +166,7 @@ public final class OwnPack {
     } else if (known == null) {
       pack.withArray(MAKERS).add(maker(slip, maker, mark, shelf));
     } else {
-      added(pack, maker).add(mark);
+      addition(pack, maker).withArray(MARKS).add(mark);
     }
     return new Put(
         known == null ? name : known.name(),
@@ -337,13 +337,11 @@ public final class OwnPack {
     return pack;
   }
 
-  private static ArrayNode added(ObjectNode pack, String maker) {
+  /** What the pack adds to a maker of another. */
+  static ObjectNode addition(ObjectNode pack, String maker) {
     ArrayNode additions = pack.withArray(ADDITIONS);
     ObjectNode to = entry(additions, "to", maker);
-    if (to == null) {
-      to = additions.addObject().put("to", maker);
-    }
-    return to.withArray(MARKS);
+    return to == null ? additions.addObject().put("to", maker) : to;
   }
 
   static @Nullable ObjectNode entry(ArrayNode all, String field, String value) {

@@ -141,12 +141,7 @@ public final class OwnSchemes {
 
   private static ObjectNode holder(ObjectNode pack, Maker maker) {
     ObjectNode own = OwnPack.entry(pack.withArray("makers"), "id", maker.id());
-    if (own != null) {
-      return own;
-    }
-    ArrayNode additions = pack.withArray("additions");
-    ObjectNode added = OwnPack.entry(additions, "to", maker.id());
-    return added == null ? additions.addObject().put("to", maker.id()) : added;
+    return own == null ? OwnPack.addition(pack, maker.id()) : own;
   }
 
   private static String note(Known known) {

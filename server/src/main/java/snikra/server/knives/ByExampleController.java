@@ -5,6 +5,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
@@ -43,6 +44,9 @@ import tools.jackson.databind.node.ObjectNode;
 @RestController
 @RequestMapping("/api/own")
 class ByExampleController {
+  /** As a pack has it. */
+  private static final int LONGEST_LABEL = 80;
+
   private final OwnReferences own;
   private final ReferenceDesk desk;
   private final Catalogue catalogue;
@@ -80,8 +84,12 @@ class ByExampleController {
   /** A number on a knife of one's own. */
   record OwnNumber(int knife, String number, Map<String, String> shows) {}
 
-  /** What the knives of one's own that are held to be of a maker teach. */
-  record OwnExamples(List<OwnCode> codes, List<OwnNumber> numbers) {}
+  /**
+   * What the knives of one's own that are held to be of a maker teach.
+   *
+   * @param numbered whether a way of numbering of this maker is on file
+   */
+  record OwnExamples(List<OwnCode> codes, List<OwnNumber> numbers, boolean numbered) {}
 
   /**
    * A field of a number.
@@ -146,12 +154,12 @@ class ByExampleController {
   @GetMapping("/examples/{maker}")
   OwnExamples examples(@PathVariable String maker) {
     Examiner examiner = desk.examiner();
-    String name =
+    Maker of =
         examiner
             .shelf()
             .maker(maker)
-            .map(Maker::name)
             .orElseThrow(() -> refused("maker", maker, "must be the id of a maker on file"));
+    String name = of.name();
     List<OwnCode> codes = new ArrayList<>();
     List<OwnNumber> numbers = new ArrayList<>();
     for (TrayEntry entry : catalogue.entries(FoundBy.of("", new String[] {"maker:" + name}))) {
@@ -165,7 +173,7 @@ class ByExampleController {
         codes.addAll(codes(entry.number(), knife, examiner));
       }
     }
-    return new OwnExamples(codes, numbers);
+    return new OwnExamples(codes, numbers, of.numbers() != null);
   }
 
   // Its years by all else it shows: a code that is on file must not teach itself.
@@ -238,11 +246,18 @@ class ByExampleController {
 
   private static String label(
       @Nullable String meaning, NumberGuess.GuessedCode code, ReferenceShelf shelf) {
-    return meaning == null
-        ? ""
-        : String.join(
-            " or ",
-            code.values().stream().map(v -> ExamplesFormat.label(meaning, v, shelf)).toList());
+    if (meaning == null) {
+      return "";
+    }
+    List<String> all =
+        code.values().stream()
+            .map(v -> Objects.requireNonNullElse(ExamplesFormat.label(meaning, v, shelf), v))
+            .toList();
+    String joined = String.join(" or ", all);
+    // A pack has room for so much; the values stand beside it in full.
+    return joined.length() <= LONGEST_LABEL
+        ? joined
+        : all.get(0) + " and " + (all.size() - 1) + " more";
   }
 
   private static String words(Map<String, String> shows, ReferenceShelf shelf) {

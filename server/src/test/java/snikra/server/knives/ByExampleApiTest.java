@@ -12,6 +12,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import com.jayway.jsonpath.JsonPath;
+import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -104,7 +105,7 @@ class ByExampleApiTest {
         .isBetween(1950, 1951);
     String told = web.perform(get("/api/makers")).andReturn().getResponse().getContentAsString();
     String id =
-        JsonPath.<java.util.List<String>>read(told, "$.own[*]").stream()
+        JsonPath.<List<String>>read(told, "$.own[*]").stream()
             .filter(o -> o.contains("dots"))
             .findFirst()
             .orElseThrow();
@@ -149,6 +150,29 @@ class ByExampleApiTest {
         .andExpect(jsonPath("$.problems[*].field", hasItem("source")));
   }
 
+  @Test
+  void aCodeOfManyThingsStillHasALabelAPackHasRoomFor() throws Exception {
+    StringBuilder rows = new StringBuilder();
+    for (String handle : List.of("acetal 7", "wood 7", "horn 7", "stag 1", "pearl 2", "ebony 3")) {
+      String code = handle.substring(handle.length() - 1);
+      for (int blades = 1; blades <= 3; blades++) {
+        rows.append(rows.isEmpty() ? "" : ",")
+            .append(
+                "{\"number\":\"%d%s\",\"shows\":{\"blades\":\"%d\",\"handle_material\":\"%s\"}}"
+                    .formatted(blades, code, blades, handle.substring(0, handle.length() - 2)));
+      }
+    }
+    String told =
+        sent("/api/own/numbers/look", "{\"examples\":[" + rows + "]}")
+            .andExpect(status().isOk())
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    assertThat(JsonPath.<List<String>>read(told, "$..label"))
+        .anyMatch(l -> l.endsWith(" and 2 more"))
+        .allMatch(l -> l.length() <= 80);
+  }
+
   private String examples() throws Exception {
     return web.perform(get("/api/own/examples/vermouzan"))
         .andReturn()
@@ -170,7 +194,9 @@ class ByExampleApiTest {
     web.perform(get("/api/own/examples/vermouzan"))
         .andExpect(status().isOk())
         .andExpect(jsonPath("$.codes[0].written").value("7"))
-        .andExpect(jsonPath("$.numbers[0].number").value("41/2"));
+        .andExpect(jsonPath("$.numbers[0].number").value("41/2"))
+        .andExpect(jsonPath("$.numbered").value(false));
+    web.perform(get("/api/own/examples/veldrake")).andExpect(jsonPath("$.numbered").value(true));
     String before = examples();
     sent("/api/own/codes", CODE).andExpect(status().isOk());
     assertThat(examples()).as("a code on file does not teach itself").isEqualTo(before);
