@@ -37,6 +37,7 @@ import snikra.core.practice.Described;
 import snikra.core.practice.PracticeBook;
 import snikra.core.profile.BladeRoom;
 import snikra.core.quick.QuickBook;
+import snikra.core.reference.Lettering;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
 import snikra.core.specimen.Specimen;
@@ -162,6 +163,7 @@ public final class ShippedShelf {
       double unlistedWeight,
       List<Region> regions,
       Map<String, String> confusions,
+      Map<String, Double> letters,
       List<List<String>> spellings,
       List<Part> parts,
       List<Feature> features,
@@ -179,6 +181,8 @@ public final class ShippedShelf {
     Clues clues = read("clue-book", Clues.class);
     Map<Character, String> confusions = new HashMap<>();
     clues.confusions.forEach((letter, taken) -> confusions.put(letter.charAt(0), taken));
+    Map<Character, Double> often = new HashMap<>();
+    clues.letters.forEach((letter, met) -> often.put(letter.charAt(0), met));
     return new ReferenceShelf(
         new ClueBook(clues.parts, clues.features, clues.cautions),
         new PatternBook(
@@ -198,7 +202,7 @@ public final class ShippedShelf {
         read("number-tables", NumberTables.class).tables,
         clues.regions,
         clues.unlistedWeight,
-        confusions,
+        new Lettering(confusions, often),
         clues.spellings,
         PackFormat.assayOffices(packs),
         PackFormat.makers(packs),

@@ -106,6 +106,15 @@ class JudgementTest {
           note: Invented.
           marks:
             - {id: tr-1, lines: [TREVVICK], pile: [], technique: struck, everyBlade: true, from: 1900, to: 1925, give: 1, note: "", source: book}
+        - id: early
+          name: Early Bird
+          region: US
+          place: Nowhere Mills
+          weight: 1
+          changes: []
+          note: Invented.
+          marks:
+            - {id: ea-1, lines: [EARLY BIRD], pile: [], technique: struck, everyBlade: true, from: 1790, to: 1825, give: 1, note: "", source: book}
       """;
 
   private static final String LOOKS =
@@ -241,6 +250,12 @@ class JudgementTest {
               + "]}",
           "{\"story\":[{\"kind\":\"held\",\"date\":\"1880\",\"source\":\"dealer\"}]}",
           "{\"closedLength\":\"400 mm\"}",
+          "{\"marks\":[" + face(1, "mark", "EARLY BIRD") + "]}",
+          "{\"marks\":["
+              + face(1, "mark", "SKELPWORK", "NOWHERE")
+              + ","
+              + face(2, "mark", "OR__O__")
+              + "]}",
           "{\"closedLength\":\"100 mm\",\"springs\":1,\"blades\":["
               + "{\"type\":\"clip\",\"end\":\"A\",\"length\":\"70 mm\"},"
               + "{\"type\":\"spey\",\"end\":\"B\",\"length\":\"40 mm\"}]}",
@@ -298,11 +313,16 @@ class JudgementTest {
     return SHELF.judgement().rates().stream()
         .map(Judgement.Rate::id)
         // Read where packs are bound or added to, where strikes are put together, where schedules
-        // are made and where sets are held against the tray, not where knives are dated; and two
+        // are made and where sets are held against the tray, not where knives are dated; and some
         // that have tests of their own.
         .filter(
             id ->
-                !List.of("source.describes-stamp", "told.length-ordinary", "told.pulling")
+                !List.of(
+                            "source.describes-stamp",
+                            "told.length-ordinary",
+                            "told.pulling",
+                            "told.contractor",
+                            "mark.well-read")
                         .contains(id)
                     && !id.startsWith("filing.")
                     && !id.startsWith("consensus.")
@@ -350,7 +370,8 @@ class JudgementTest {
     out.append(verdict.originality().grade()).append(verdict.findings());
     out.append(verdict.dating().conflicts()).append(verdict.dating().clueGroups());
     verdict.dating().clues().forEach(c -> out.append(c.country()));
-    verdict.dating().explanations().forEach(e -> out.append(e.label()));
+    verdict.dating().explanations().forEach(e -> out.append(e.label()).append(e.decider()));
+    out.append(verdict.dating().opinion());
     verdict.dating().makers().forEach(m -> out.append(m.contractors()));
     verdict.pattern().names().forEach(n -> out.append(n.settle()));
     verdict.value().sales().forEach(s -> out.append(s.weight()).append(s.trust()));
@@ -387,6 +408,35 @@ class JudgementTest {
     assertThat(told(PLAIN, coin)).contains("closed-length-unusual");
     assertThat(told(new Examiner(SHELF.judgedBy(lax), 2026), coin))
         .doesNotContain("closed-length-unusual");
+  }
+
+  @Test
+  void whoMadeForAHouseIsNamedFromAShareOn() {
+    String house = "{\"marks\":[" + face(1, "mark", "SKELPWORK", "NOWHERE") + "]}";
+    assertThat(opinion("told.contractor", 0.02, house))
+        .contains("its maker is")
+        .contains("Ormtoft");
+    assertThat(opinion("told.contractor", 0.6, house))
+        .contains("its maker is")
+        .doesNotContain("Ormtoft");
+  }
+
+  @Test
+  void aMakerOnASmallBladeIsNamedFromALikelihoodOn() {
+    String hand =
+        "{\"marks\":["
+            + face(1, "mark", "SKELPWORK", "NOWHERE")
+            + ","
+            + face(2, "mark", "ORMTOFT")
+            + "]}";
+    assertThat(opinion("mark.well-read", 0.0025, hand)).contains("the mark of Ormtoft on a second");
+    assertThat(opinion("mark.well-read", 0.999999, hand)).doesNotContain("on a second");
+  }
+
+  private static String opinion(String id, double value, String knife) {
+    ReferenceShelf judged = SHELF.judgedBy(SHELF.judgement().with(id, value));
+    Specimen specimen = SpecimenFormat.read(knife, judged);
+    return "" + new Examiner(judged, 2026).examine(specimen).dating().opinion();
   }
 
   @Test

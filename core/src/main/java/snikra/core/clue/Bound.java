@@ -8,9 +8,6 @@ package snikra.core.clue;
  */
 public record Bound(int year, int ramp, Firmness firmness) {
 
-  /** Where compatibility starts in the first possible year. */
-  private static final double FIRST_YEAR = 0.25;
-
   public Bound {
     if (ramp < 0) {
       throw new IllegalArgumentException("ramp must be 0 or more; found " + ramp);
@@ -21,7 +18,8 @@ public record Bound(int year, int ramp, Firmness firmness) {
     if (y < year) {
       return floors.of(firmness);
     }
-    return y >= year + ramp ? 1 : FIRST_YEAR + (1 - FIRST_YEAR) * (y - year) / ramp;
+    double first = floors.firstYear();
+    return y >= year + ramp ? 1 : first + (1 - first) * (y - year) / ramp;
   }
 
   double asNotAfter(int y, Floors floors) {

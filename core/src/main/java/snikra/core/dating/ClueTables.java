@@ -31,6 +31,7 @@ final class ClueTables {
   private final double[][] output;
   private final LookReliability reliability;
   private final Floors floors;
+  private final int olderBy;
   private final double mistakenAtLarge;
 
   /** Output of all who are not on file, by region and year. */
@@ -54,6 +55,7 @@ final class ClueTables {
     this.axis = axis;
     this.reliability = LookReliability.of(shelf.judgement());
     this.floors = Floors.of(shelf.judgement());
+    this.olderBy = Priors.olderBy(shelf.judgement());
     this.mistakenAtLarge = shelf.judgement().of("look.mistaken");
     this.regions = shelf.regions();
     this.output = new double[regions.size()][];
@@ -208,7 +210,7 @@ final class ClueTables {
     }
     List<Look> sure =
         feature.clues().stream().map(clue -> look(feature, clue, Sureness.SURE)).toList();
-    outlooks.put(feature.id(), new Outlook(sure));
+    outlooks.put(feature.id(), new Outlook(sure, olderBy));
   }
 
   // The first region that leans to the same answers.

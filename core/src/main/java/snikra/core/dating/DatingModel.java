@@ -108,17 +108,18 @@ public final class DatingModel {
         ofMarks,
         together,
         worked.conflicts,
-        OpinionWriter.write(
-            worked.isSeen(),
-            nineTenths,
-            states,
-            explanations.value(),
-            clues,
-            worked.conflicts,
-            makers,
-            worked::middle,
-            traits::label,
-            evidence.marks()),
+        new OpinionWriter(desk.limits)
+            .write(
+                worked.isSeen(),
+                nineTenths,
+                states,
+                explanations.value(),
+                clues,
+                worked.conflicts,
+                makers,
+                worked::middle,
+                traits::label,
+                evidence.marks()),
         looks.value());
   }
 

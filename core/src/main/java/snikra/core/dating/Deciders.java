@@ -16,17 +16,20 @@ import snikra.core.wording.Wording;
 /** For each rival of the leading explanation the one look that would best tell the two apart. */
 final class Deciders {
   /** Of one bit, that being what two explanations can be told apart by at most. */
-  private static final double WORTH_LOOKING = 0.01;
-
   private static final double LOG_2 = Math.log(2);
+
   private static final String MARKS = "marks";
 
   private final ReferenceShelf shelf;
   private final ClueTables tables;
+  private final int olderBy;
+  private final double worthLooking;
 
   Deciders(ReferenceShelf shelf, ClueTables tables) {
     this.shelf = shelf;
     this.tables = tables;
+    this.olderBy = Priors.olderBy(shelf.judgement());
+    this.worthLooking = shelf.judgement().of("told.decider-bits");
   }
 
   /** The explanations with their deciders. */
@@ -91,14 +94,16 @@ final class Deciders {
                 .get(i)
                 .computeIfAbsent(
                     explainer.wayOf(i, outlook.part),
-                    way -> new Weighed(explainer.weightOf(explanation, way, shelf.regions())));
+                    way ->
+                        new Weighed(
+                            explainer.weightOf(explanation, way, shelf.regions()), olderBy));
         answers.get(i).add(outlook.answers(weight));
       }
     }
     return answers;
   }
 
-  private static @Nullable Decider best(
+  private @Nullable Decider best(
       List<double[]> ofLead, List<double[]> ofRival, double share, List<Feature> left) {
     Decider best = null;
     double most = 0;
@@ -108,7 +113,7 @@ final class Deciders {
       double[] other = ofRival.get(f);
       double bits = bits(lead, other, share);
       double worth = bits / feature.trouble().cost();
-      if (bits >= WORTH_LOOKING && worth > most) {
+      if (bits >= worthLooking && worth > most) {
         most = worth;
         best =
             new Decider(

@@ -81,7 +81,9 @@ final class Desk {
     this.tables = isSame ? like.tables : new ClueTables(shelf, axis);
     this.eras = isSame ? like.eras : new ConcurrentHashMap<>();
     this.uses =
-        shelf.makers().stream().map(m -> MarkUse.of(m, shelf.region(m.region()), axis)).toList();
+        shelf.makers().stream()
+            .map(m -> MarkUse.of(m, shelf.region(m.region()), axis, judgement))
+            .toList();
     this.hands = shelf.makers().stream().map(m -> Hand.of(m, shelf, axis)).toList();
     for (int m = 0; m < hands.size(); m++) {
       handShares.add(shares(hands.get(m), uses.get(m)));

@@ -45,9 +45,6 @@ public final class Gathering {
 
   private static final String FRAME = "frame";
 
-  /** Share of all names together from which the pattern says something. */
-  private static final double PATTERN_KNOWN = 0.5;
-
   private final Specimen knife;
   private final ReferenceShelf shelf;
 
@@ -150,7 +147,8 @@ public final class Gathering {
           .filter(p -> name.probability() > 0 && (p.era() != null || !p.regions().isEmpty()))
           .ifPresent(p -> shares.add(new Evidence.Share(p, name.probability())));
     }
-    if (shares.stream().mapToDouble(Evidence.Share::share).sum() < PATTERN_KNOWN) {
+    if (shares.stream().mapToDouble(Evidence.Share::share).sum()
+        < shelf.judgement().of("pattern.known")) {
       return Optional.empty();
     }
     Pattern lead = shares.get(0).pattern();

@@ -66,10 +66,11 @@ final class HandReader {
     tellIsWrong = judgement.of("tell.wrong");
     rare = judgement.of("tell.rare");
     modelOnFile = judgement.of("hand.model-on-file");
+    int around = (int) judgement.of("state.years-around-change");
     for (Maker maker : shelf.makers()) {
       boolean[] near = new boolean[axis.size()];
       for (int y = 0; y < near.length; y++) {
-        near[y] = maker.isNearChange(axis.year(y));
+        near[y] = maker.isNearChange(axis.year(y), around);
       }
       nearChange.put(maker, near);
       spoken.put(maker, spokenOf(maker));

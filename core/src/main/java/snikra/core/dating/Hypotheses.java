@@ -289,7 +289,11 @@ final class Hypotheses {
     List<MarkUse> marks =
         model == null || model.marks().isEmpty()
             ? desk.uses.get(m)
-            : MarkUse.of(maker.asFor(model), desk.shelf.region(maker.region()), desk.axis);
+            : MarkUse.of(
+                maker.asFor(model),
+                desk.shelf.region(maker.region()),
+                desk.axis,
+                desk.shelf.judgement());
     double prior = often * numberWeight(numbering) * maker.weight() * saidOf(maker);
     double[] beside =
         together(

@@ -12,6 +12,10 @@ import snikra.core.judgement.Judgement;
  * @param inQuestion probability from which a country is told of
  * @param countryMoved decibans from which a clue is told to speak for or against it
  * @param handTold decibans from which a look is told to speak for a hand
+ * @param otherwise probability from which what else may be is told of
+ * @param hand share of a house's knives from which one who made for it is named
+ * @param clearHand share from which one is named as the maker
+ * @param telling bits from which a clue is told to decide
  * @param clearCountry share of the makers not on file from which they are told by their country
  */
 record Limits(
@@ -22,7 +26,11 @@ record Limits(
     double inQuestion,
     double countryMoved,
     double handTold,
-    double clearCountry) {
+    double clearCountry,
+    double otherwise,
+    double hand,
+    double clearHand,
+    double telling) {
 
   /** As they are judged. */
   static Limits of(Judgement judgement) {
@@ -34,6 +42,10 @@ record Limits(
         judgement.of("told.country-in-question"),
         judgement.of("told.country-moved"),
         judgement.of("told.hand"),
-        judgement.of("told.clear-country"));
+        judgement.of("told.clear-country"),
+        judgement.of("told.otherwise"),
+        judgement.of("told.contractor"),
+        judgement.of("told.clear-contractor"),
+        judgement.of("told.decides"));
   }
 }

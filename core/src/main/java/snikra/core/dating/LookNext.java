@@ -26,7 +26,6 @@ import snikra.core.wording.Wording;
 final class LookNext {
   private static final int MOST = 8;
   private static final String NUMBERS = "number";
-  private static final double WORTH_LOOKING = 0.02;
 
   private static final double LOG_2 = Math.log(2);
 
@@ -34,6 +33,10 @@ final class LookNext {
   private final ClueTables tables;
   private final Strikes strikes;
   private final double nameBits;
+  private final int olderBy;
+
+  /** Bits from which a look is told of. */
+  private final double worthLooking;
 
   /** How often the mark of a maker not on file names its country. */
   private final double namesItsCountry;
@@ -46,6 +49,8 @@ final class LookNext {
     this.mechanisms = shelf.patterns().mechanisms();
     this.nameBits = shelf.judgement().of("look.gives-the-name");
     this.namesItsCountry = shelf.judgement().of("look.mark-names-country");
+    this.olderBy = Priors.olderBy(shelf.judgement());
+    this.worthLooking = shelf.judgement().of("told.look-bits");
     this.strikes = new Strikes(shelf, axis);
   }
 
@@ -59,13 +64,13 @@ final class LookNext {
       Weighed weight =
           weights.computeIfAbsent(
               explainer.asLookedAt(outlook.part),
-              part -> new Weighed(explainer.weightFor(part, shelf.regions())));
+              part -> new Weighed(explainer.weightFor(part, shelf.regions()), olderBy));
       double bits = Math.max(outlook.bits(weight), namesIt(feature, evidence) ? nameBits : 0);
       looks.add(
           new NextLook(feature.id(), feature.station(), feature.label(), feature.trouble(), bits));
     }
     return looks.stream()
-        .filter(l -> l.bits() >= WORTH_LOOKING)
+        .filter(l -> l.bits() >= worthLooking)
         .sorted(Comparator.comparingDouble(l -> -l.bits() / l.trouble().cost()))
         .limit(MOST)
         .toList();

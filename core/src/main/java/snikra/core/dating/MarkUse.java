@@ -3,6 +3,8 @@ package snikra.core.dating;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.IntPredicate;
+import snikra.core.judgement.Judgement;
 import snikra.core.reference.Maker;
 import snikra.core.reference.MarkShares;
 import snikra.core.reference.MarkVariant;
@@ -18,20 +20,22 @@ import snikra.core.reference.Region;
  */
 record MarkUse(double weight, int first, double[] share, int[] near) {
 
-  static List<MarkUse> of(Maker maker, Region region, YearAxis axis) {
-    double[] weights = MarkShares.of(maker, region);
+  static List<MarkUse> of(Maker maker, Region region, YearAxis axis, Judgement judgement) {
+    double least = judgement.of("large.before-trade");
+    int around = (int) judgement.of("state.years-around-change");
+    double[] weights = MarkShares.of(maker, region, least);
     List<MarkUse> uses = new ArrayList<>();
     for (int v = 0; v < weights.length; v++) {
-      uses.add(of(maker, maker.marks().get(v), weights[v], region, axis));
+      MarkVariant mark = maker.marks().get(v);
+      double[] use =
+          Distribution.normalised(
+              axis.map(year -> mark.useIn(year) * MarkShares.output(region, year, least)));
+      uses.add(of(weights[v], use, y -> maker.isNearChange(axis.year(y), around)));
     }
     return uses;
   }
 
-  private static MarkUse of(
-      Maker maker, MarkVariant variant, double weight, Region region, YearAxis axis) {
-    double[] use =
-        Distribution.normalised(
-            axis.map(year -> variant.useIn(year) * MarkShares.output(region, year)));
+  private static MarkUse of(double weight, double[] use, IntPredicate isNear) {
     int first = 0;
     int last = use.length - 1;
     while (first < last && use[first] == 0) {
@@ -42,7 +46,7 @@ record MarkUse(double weight, int first, double[] share, int[] near) {
     }
     int[] near = new int[last - first + 1];
     for (int i = 0; i < near.length; i++) {
-      near[i] = maker.isNearChange(axis.year(first + i)) ? 1 : 0;
+      near[i] = isNear.test(first + i) ? 1 : 0;
     }
     return new MarkUse(weight, first, Arrays.copyOfRange(use, first, last + 1), near);
   }

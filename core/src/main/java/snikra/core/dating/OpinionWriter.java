@@ -22,8 +22,6 @@ import snikra.core.wording.Wording;
 
 /** Puts a verdict into sentences a person would say. */
 final class OpinionWriter {
-  private static final double WORTH_SAYING = 0.1;
-  private static final double WORTH_NAMING = 0.02;
   private static final int MOST_NAMED = 3;
 
   /** Years of a fashion are told to ten. */
@@ -33,12 +31,11 @@ final class OpinionWriter {
   private static final String MARKS = "marks";
   private static final double NAMED_FROM = 0.5;
 
-  /** Share of a house's knives from which one who made for it is named as the maker. */
-  private static final double CLEAR_FROM = 0.9;
+  private final Limits limits;
 
-  private static final double TELLING_BITS = 0.15;
-
-  private OpinionWriter() {}
+  OpinionWriter(Limits limits) {
+    this.limits = limits;
+  }
 
   /**
    * The opinion.
@@ -48,7 +45,7 @@ final class OpinionWriter {
    * @param read what the marks say
    * @param middle of the years of these clues together, in a knife as made by anyone anywhere
    */
-  static Opinion write(
+  Opinion write(
       boolean seen,
       Span nineTenths,
       List<StateProbability> states,
@@ -120,7 +117,7 @@ final class OpinionWriter {
     return lead.label().equals(Explainer.NOT_ON_FILE);
   }
 
-  private static String headline(Explanation lead, @Nullable Attribution house) {
+  private String headline(Explanation lead, @Nullable Attribution house) {
     if (isNobody(lead)) {
       String how = lead.state().kind() == State.Kind.AS_MADE ? "" : "; " + lead.state().label();
       return "Maker not yet known" + how;
@@ -138,26 +135,27 @@ final class OpinionWriter {
     };
   }
 
-  private static String madeFor(Attribution house) {
+  private String madeFor(Attribution house) {
     Contractor likeliest = house.contractors().get(0);
     boolean isClear =
-        likeliest.maker() != null && likeliest.probability() >= CLEAR_FROM * house.probability();
+        likeliest.maker() != null
+            && likeliest.probability() >= limits.clearHand() * house.probability();
     return isClear
         ? likeliest.label() + " made it for " + house.label()
         : house.label() + " put its name on it; who made it is open";
   }
 
   // What the contracts leave to the house itself is named too.
-  private static String contracts(Attribution house) {
+  private String contracts(Attribution house) {
     List<String> hands = new ArrayList<>();
     double own = house.probability();
     for (Contractor c : house.contractors()) {
       own -= c.probability();
-      if (c.probability() / house.probability() >= WORTH_NAMING) {
+      if (c.probability() / house.probability() >= limits.hand()) {
         hands.add(c.label() + share(c.probability() / house.probability()));
       }
     }
-    if (own / house.probability() >= WORTH_SAYING) {
+    if (own / house.probability() >= limits.otherwise()) {
       hands.add("itself" + share(own / house.probability()));
     }
     return "By the contracts on file its maker is " + joined(hands, " or ") + ".";
@@ -197,9 +195,9 @@ final class OpinionWriter {
     return " (" + Wording.percent(p) + ")";
   }
 
-  private static Optional<String> decidingBound(List<ClueInfluence> clues, State state) {
+  private Optional<String> decidingBound(List<ClueInfluence> clues, State state) {
     return clues.stream()
-        .filter(c -> c.bits() >= TELLING_BITS)
+        .filter(c -> c.bits() >= limits.telling())
         .findFirst()
         .map(c -> isOf(state, c) ? later(c) : decides(c));
   }
@@ -255,7 +253,7 @@ final class OpinionWriter {
   }
 
   // What is of an older fashion than the clue that decides, and what may have come of that.
-  private static Optional<String> fashion(
+  private Optional<String> fashion(
       List<ClueInfluence> clues,
       List<Conflict> conflicts,
       List<StateProbability> states,
@@ -274,7 +272,7 @@ final class OpinionWriter {
     List<StateProbability> ways =
         states.stream()
             .filter(s -> s.state().kind() != State.Kind.AS_MADE)
-            .filter(s -> s.probability() >= WORTH_SAYING)
+            .filter(s -> s.probability() >= limits.otherwise())
             .limit(MOST_NAMED)
             .toList();
     if (older.isEmpty() || ways.isEmpty()) {
@@ -336,11 +334,11 @@ final class OpinionWriter {
     return c.label() + " does not go with " + Wording.lowerFirst(c.rivalLabel()) + "." + resolved;
   }
 
-  private static String rivals(List<Explanation> explanations, Explanation lead) {
+  private String rivals(List<Explanation> explanations, Explanation lead) {
     List<String> rivals =
         explanations.stream()
             .skip(1)
-            .filter(e -> e.probability() >= WORTH_SAYING)
+            .filter(e -> e.probability() >= limits.otherwise())
             .map(
                 e ->
                     (e.maker() == null ? Wording.lowerFirst(e.label()) : e.label())
@@ -354,7 +352,12 @@ final class OpinionWriter {
             .toList();
     String mine = years(lead.nineTenths()) + " (" + Wording.percent(lead.probability()) + ")";
     return rivals.isEmpty()
-        ? sentence(lead.state().label()) + ", " + mine + "; no rival comes to one chance in ten."
+        ? sentence(lead.state().label())
+            + ", "
+            + mine
+            + "; no rival comes to "
+            + Wording.oneIn(limits.otherwise())
+            + "."
         : sentence(lead.state().label())
             + ", "
             + mine

@@ -164,8 +164,9 @@ final class Outlook {
    * An outlook.
    *
    * @param answers what each answer says when seen surely, misreading included
+   * @param olderBy years by which older stock may be older
    */
-  Outlook(List<Look> answers) {
+  Outlook(List<Look> answers, int olderBy) {
     part = answers.get(0).part();
     this.answers = answers.size();
     int regions = answers.get(0).likelihood().length;
@@ -174,7 +175,7 @@ final class Outlook {
     for (int r = 0; r < regions; r++) {
       like[r] = firstLike(answers, r);
       if (like[r] == r) {
-        shown[r] = shown(answers, r);
+        shown[r] = shown(answers, r, olderBy);
       }
     }
     alike = Arrays.toString(like);
@@ -219,7 +220,7 @@ final class Outlook {
     return region;
   }
 
-  private static Shown shown(List<Look> answers, int r) {
+  private static Shown shown(List<Look> answers, int r, int olderBy) {
     double[][] asMade = complete(answers, r, AS_MADE);
     Steps ofItsDay = Steps.of(asMade);
     boolean isOneStyle = answers.stream().allMatch(a -> a.isOneStyle(r));
@@ -228,7 +229,7 @@ final class Outlook {
         isOneStyle,
         isOneStyle ? ofItsDay : Steps.of(complete(answers, r, OLD_STYLE)),
         noise(Arrays.stream(asMade).map(Outlook::meanOfLater).toList()),
-        noise(Arrays.stream(asMade).map(Outlook::meanOfEarlier).toList()));
+        noise(Arrays.stream(asMade).map(row -> meanOfEarlier(row, olderBy)).toList()));
   }
 
   // Where answers are missing from the book, those that are there stand for all.
@@ -269,10 +270,10 @@ final class Outlook {
     return mean;
   }
 
-  private static double[] meanOfEarlier(double[] row) {
+  private static double[] meanOfEarlier(double[] row, int olderBy) {
     double[] mean = new double[row.length];
     for (int y = 0; y < row.length; y++) {
-      int from = Math.max(0, y - Voice.OLDER_BY);
+      int from = Math.max(0, y - olderBy);
       double sum = 0;
       for (int earlier = from; earlier < y; earlier++) {
         sum += row[earlier];

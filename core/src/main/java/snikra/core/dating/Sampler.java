@@ -283,7 +283,7 @@ public final class Sampler {
             isLater ? State.Kind.PART_REPLACED : State.Kind.OLDER_PART, part.id(), part.label()));
     return isLater
         ? random.nextInt(y, axis.size())
-        : Math.max(0, y - 1 - random.nextInt(Voice.OLDER_BY));
+        : Math.max(0, y - 1 - random.nextInt(priors.olderBy()));
   }
 
   /** An answer, and what it says when seen so. */
@@ -322,7 +322,7 @@ public final class Sampler {
       return row[y];
     }
     boolean isLater = befell.kind() == State.Kind.PART_REPLACED;
-    int from = isLater ? y : Math.max(0, y - Voice.OLDER_BY);
+    int from = isLater ? y : Math.max(0, y - priors.olderBy());
     int to = isLater ? row.length : y;
     double sum = 0;
     double most = 0;

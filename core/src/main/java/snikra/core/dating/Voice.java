@@ -12,9 +12,6 @@ import org.jspecify.annotations.Nullable;
  * the knife's year, replaced, and older stock.
  */
 final class Voice {
-  /** How many years older stock may be. */
-  static final int OLDER_BY = 8;
-
   /** Its place among the voices. */
   final int index;
 
@@ -226,16 +223,19 @@ final class Voice {
     }
   }
 
-  // The greatest of the years of older stock, by pairs, fours and eights.
+  // The greatest of the years of older stock, by pairs, fours and eights; what is left of a reach
+  // that is none of these overlaps.
   private double[] greatestBefore(double[] own) {
     double[] from = greatest;
     double[] to = spare;
     from[0] = 0;
     System.arraycopy(own, 0, from, 1, years - 1);
-    for (int reach = 1; reach < OLDER_BY; reach *= 2) {
-      System.arraycopy(from, 0, to, 0, reach);
-      for (int y = reach; y < years; y++) {
-        to[y] = from[y] > from[y - reach] ? from[y] : from[y - reach];
+    int left;
+    for (int reach = 1; reach < priors.olderBy(); reach += left) {
+      left = Math.min(reach, priors.olderBy() - reach);
+      System.arraycopy(from, 0, to, 0, left);
+      for (int y = left; y < years; y++) {
+        to[y] = from[y] > from[y - left] ? from[y] : from[y - left];
       }
       double[] done = to;
       to = from;

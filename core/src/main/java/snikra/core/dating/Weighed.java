@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
 final class Weighed {
   private final double[][][] byRegion;
   private final @Nullable Row[] rows;
+  private final int olderBy;
   private final Map<String, @Nullable Row[]> together = new HashMap<>();
 
   /**
@@ -114,8 +115,10 @@ final class Weighed {
    * This weight.
    *
    * @param byRegion by region, way and year, null where there is none
+   * @param olderBy years by which older stock may be older
    */
-  Weighed(double[][][] byRegion) {
+  Weighed(double[][][] byRegion, int olderBy) {
+    this.olderBy = olderBy;
     this.byRegion = byRegion;
     this.rows = new Row[byRegion.length];
   }
@@ -156,7 +159,7 @@ final class Weighed {
           new Row(
               UpTo.of(ways[Outlook.AS_MADE]),
               UpTo.of(ways[Outlook.OLD_STYLE]),
-              UpTo.of(sum(byLaterYear(replaced), byEarlierYear(older))),
+              UpTo.of(sum(byLaterYear(replaced), byEarlierYear(older, olderBy))),
               replaced,
               older);
     }
@@ -200,14 +203,14 @@ final class Weighed {
   }
 
   // Older stock is of any of some years before the knife's own alike.
-  private static double @Nullable [] byEarlierYear(double @Nullable [] row) {
+  private static double @Nullable [] byEarlierYear(double @Nullable [] row, int olderBy) {
     if (row == null) {
       return null;
     }
     double[] byYear = new double[row.length];
     byYear[0] = row[0];
     for (int y = 1; y < row.length; y++) {
-      int from = Math.max(0, y - Voice.OLDER_BY);
+      int from = Math.max(0, y - olderBy);
       for (int earlier = from; row[y] > 0 && earlier < y; earlier++) {
         byYear[earlier] += row[y] / (y - from);
       }

@@ -260,8 +260,9 @@ public final class Examiner {
 
   private double nearChange(Maker maker, DatingVerdict dated) {
     Span years = dated.nineTenths();
+    int around = (int) shelf.judgement().of("state.years-around-change");
     return IntStream.rangeClosed(years.from(), years.to())
-        .filter(maker::isNearChange)
+        .filter(year -> maker.isNearChange(year, around))
         .mapToDouble(y -> dated.between(y, y))
         .sum();
   }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.IntConsumer;
 import java.util.random.RandomGenerator;
+import snikra.core.reference.Lettering;
 
 /**
  * P(line as read | line as struck), summed over all alignments.
@@ -25,27 +26,22 @@ final class Channel {
 
   private static final String LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ&0123456789";
 
-  /**
-   * How often a letter is met in cutlers' marks, in per mille, in the order of {@link #LETTERS}.
-   */
-  private static final int[] FREQUENCY = {
-    75, 20, 35, 38, 110, 16, 24, 34, 62, 4, 14, 52, 26, 66, 66, 20, 3, 72, 64, 62, 30, 12, 14, 4,
-    14, 6, 14, 4, 6, 5, 4, 4, 4, 4, 4, 5, 5
-  };
+  /** Of what is no letter on file, against all that are. */
+  private static final double SELDOM = 1e-4;
 
   private final LetterRates rates;
   private final double[][] sure = new double[ALPHABET][ALPHABET];
   private final double[][] doubtful = new double[ALPHABET][ALPHABET];
   private final double[] frequency = new double[ALPHABET];
 
-  Channel(Map<Character, String> confusions, LetterRates rates) {
+  Channel(Lettering lettering, LetterRates rates) {
     this.rates = rates;
-    double total = 0;
-    for (int f : FREQUENCY) {
-      total += f;
-    }
+    Map<Character, String> confusions = lettering.confusions();
+    double total = lettering.often().values().stream().mapToDouble(often -> often).sum();
     for (int i = 0; i < ALPHABET; i++) {
-      frequency[i] = i < FREQUENCY.length ? FREQUENCY[i] / total : 1e-4;
+      double often =
+          i < LETTERS.length() ? lettering.often().getOrDefault(LETTERS.charAt(i), 0.0) : 0;
+      frequency[i] = often > 0 ? often / total : SELDOM;
       String confused = i < LETTERS.length() ? confusions.getOrDefault(LETTERS.charAt(i), "") : "";
       fill(sure[i], i, rates.sureRight(), rates.sureConfused(), confused);
       fill(doubtful[i], i, rates.doubtfulRight(), rates.doubtfulConfused(), confused);

@@ -26,7 +26,7 @@ public final class Consensus {
 
   /** By the confusions and the rates of these references. */
   public Consensus(ReferenceShelf shelf) {
-    this.channel = new Channel(shelf.confusions(), LetterRates.of(shelf.judgement()));
+    this.channel = new Channel(shelf.lettering(), LetterRates.of(shelf.judgement()));
     this.isRead = shelf.judgement().of("consensus.letter");
     this.isOneOfThem = Math.log(shelf.judgement().of("consensus.line"));
   }

@@ -78,9 +78,10 @@ final class FiledMarks {
     StruckLines.Collector known = new StruckLines.Collector(shelf.spellings());
     List<Integer> madeBy = new ArrayList<>();
     makers = shelf.makers().size();
+    double least = shelf.judgement().of("large.before-trade");
     for (int m = 0; m < makers; m++) {
       Maker of = shelf.makers().get(m);
-      double[] shares = MarkShares.of(of, shelf.region(of.region()));
+      double[] shares = MarkShares.of(of, shelf.region(of.region()), least);
       for (int i = 0; i < shares.length; i++) {
         MarkVariant v = of.marks().get(i);
         madeBy.add(m);

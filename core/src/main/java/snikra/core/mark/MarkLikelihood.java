@@ -16,9 +16,6 @@ import snikra.core.specimen.SeenFace;
 
 /** P(faces as read | a mark on file), and by chance. */
 final class MarkLikelihood {
-  /** Logarithm of the likelihood of a face from which it may well be this mark. */
-  private static final double WELL_READ = -6;
-
   private static final double EITHER = 0.5;
 
   private final LookReliability reliability;
@@ -26,6 +23,11 @@ final class MarkLikelihood {
   private final double lineNotOnFile;
   private final double outOfOrder;
   private final double commonWord;
+  private final double wordIsFound;
+
+  /** Logarithm of the likelihood of a face from which it may well be this mark. */
+  private final double wellRead;
+
   private final double bareThoughMarked;
   private final double markedThoughBare;
   private final double unusualPlace;
@@ -49,6 +51,8 @@ final class MarkLikelihood {
     lineNotOnFile = judgement.of("mark.line-not-on-file");
     outOfOrder = judgement.of("mark.out-of-order");
     commonWord = judgement.of("mark.common-word");
+    wordIsFound = judgement.of("mark.word-found");
+    wellRead = Math.log(judgement.of("mark.well-read"));
     bareThoughMarked = judgement.of("mark.bare-though-marked");
     markedThoughBare = judgement.of("mark.marked-though-bare");
     unusualPlace = judgement.of("mark.unusual-place");
@@ -70,6 +74,11 @@ final class MarkLikelihood {
   /** Share of lines that are common words. */
   double commonWord() {
     return commonWord;
+  }
+
+  /** From which odds against chance on a line is taken for a common word. */
+  double wordIsFound() {
+    return wordIsFound;
   }
 
   // How letters are cut tells dies of the same words apart; of a mark of which nobody wrote it
@@ -114,7 +123,7 @@ final class MarkLikelihood {
     }
     Set<String> makers = new HashSet<>();
     for (int v = 0; v < other.length; v++) {
-      if (other[v] > WELL_READ * small.size()) {
+      if (other[v] > wellRead * small.size()) {
         makers.add(filed.marks.get(v).maker().id());
       }
     }

@@ -19,7 +19,7 @@ public final class MarkReader {
 
   /** A reader for the marks and the common words of this shelf. */
   public MarkReader(ReferenceShelf shelf) {
-    Channel channel = new Channel(shelf.confusions(), LetterRates.of(shelf.judgement()));
+    Channel channel = new Channel(shelf.lettering(), LetterRates.of(shelf.judgement()));
     filed = new FiledMarks(shelf);
     likelihood = new MarkLikelihood(filed, channel, shelf.judgement());
     shown = new MarksShown(filed, likelihood, channel);

@@ -9,7 +9,6 @@ import snikra.core.specimen.Face;
 
 /** What of a reading is shown: the likeliest marks, letter by letter, and the common words. */
 final class MarksShown {
-  private static final double WORD_IS_FOUND = 0.5;
   private static final int CANDIDATES = 4;
 
   private final FiledMarks filed;
@@ -28,7 +27,7 @@ final class MarksShown {
       for (ReadFace.Line line : face.lines()) {
         for (FiledMarks.Word word : filed.words) {
           double p = likelihood.commonWord() * line.given(word.line()) / line.byChance();
-          if (p > WORD_IS_FOUND) {
+          if (p > likelihood.wordIsFound()) {
             found.add(new MarkEvidence.WordFound(word.feature(), word.clue().id(), word.word(), p));
           }
         }

@@ -13,7 +13,7 @@ public final class Wear {
 
   /** Wear as letters are confused on this shelf. */
   public Wear(ReferenceShelf shelf) {
-    channel = new Channel(shelf.confusions(), LetterRates.of(shelf.judgement()));
+    channel = new Channel(shelf.lettering(), LetterRates.of(shelf.judgement()));
   }
 
   /** Lines as read when this share of their letters is lost and the others look sure. */

@@ -30,9 +30,6 @@ public record Maker(
     History history,
     String note) {
 
-  /** Years either side of a change in which older parts are likely. */
-  private static final int YEARS_AROUND_CHANGE = 3;
-
   /** A maker of whom nothing is known but marks, numbers and codes. */
   public Maker(
       String id,
@@ -58,9 +55,9 @@ public record Maker(
     }
   }
 
-  /** Whether a change of owner, model or works is close to this year. */
-  public boolean isNearChange(int year) {
-    return changes.stream().anyMatch(c -> Math.abs(c - year) <= YEARS_AROUND_CHANGE);
+  /** Whether a change of owner, model or works is this many years or fewer from this year. */
+  public boolean isNearChange(int year, int within) {
+    return changes.stream().anyMatch(c -> Math.abs(c - year) <= within);
   }
 
   /** Whether it dated its knives by this sign in this year. */

@@ -6,26 +6,28 @@ import java.util.Arrays;
 public final class MarkShares {
   private MarkShares() {}
 
-  /** By mark; all of it is 1. */
-  public static double[] of(Maker maker, Region region) {
-    double[] share = maker.marks().stream().mapToDouble(mark -> struck(mark, region)).toArray();
+  /**
+   * By mark; all of it is 1.
+   *
+   * @param least output of a country in years before its trade is told to have begun
+   */
+  public static double[] of(Maker maker, Region region, double least) {
+    double[] share =
+        maker.marks().stream().mapToDouble(mark -> struck(mark, region, least)).toArray();
     double sum = Arrays.stream(share).sum();
     return Arrays.stream(share).map(s -> s / sum).toArray();
   }
 
-  private static double struck(MarkVariant mark, Region region) {
+  private static double struck(MarkVariant mark, Region region, double least) {
     double sum = 0;
     for (int year = mark.from() - mark.give(); year <= mark.to() + mark.give(); year++) {
-      sum += mark.useIn(year) * output(region, year);
+      sum += mark.useIn(year) * output(region, year, least);
     }
     return sum;
   }
 
   /** Output of a country in a year, for a maker that is known to have worked in that year. */
-  public static double output(Region region, int year) {
-    return Math.max(LEAST_OUTPUT, region.outputIn(year));
+  public static double output(Region region, int year, double least) {
+    return Math.max(least, region.outputIn(year));
   }
-
-  /** A maker on file in years before its country's trade is told to have begun. */
-  private static final double LEAST_OUTPUT = 0.01;
 }

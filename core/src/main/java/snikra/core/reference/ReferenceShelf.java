@@ -23,7 +23,7 @@ import snikra.core.value.PriceIndex;
  * @param unlistedWeight how much of what is met comes from makers not on the shelf, relative to one
  *     listed maker of weight 1
  * @param spellings words the trade takes for one another, such as an ampersand and "and"
- * @param confusions for each letter the letters a worn one is taken for
+ * @param lettering how often letters are met, and what worn ones are taken for
  * @param judgement priors and rates nobody can look up
  */
 public record ReferenceShelf(
@@ -36,7 +36,7 @@ public record ReferenceShelf(
     List<NumberTable> numberTables,
     List<Region> regions,
     double unlistedWeight,
-    Map<Character, String> confusions,
+    Lettering lettering,
     List<List<String>> spellings,
     List<AssayOffice> assayOffices,
     List<Maker> makers,
@@ -44,7 +44,6 @@ public record ReferenceShelf(
 
   public ReferenceShelf {
     regions = List.copyOf(regions);
-    confusions = Map.copyOf(confusions);
     spellings = spellings.stream().map(List::copyOf).toList();
     numberTables = List.copyOf(numberTables);
     prices = List.copyOf(prices);
@@ -56,6 +55,11 @@ public record ReferenceShelf(
             "region of maker " + m.id() + " must be on the shelf; found " + m.region());
       }
     }
+  }
+
+  /** For each letter the letters a worn one is taken for. */
+  public Map<Character, String> confusions() {
+    return lettering.confusions();
   }
 
   /** The region with this id. */
@@ -103,7 +107,7 @@ public record ReferenceShelf(
 
   /** The same shelf with other assay offices and makers in place of these. */
   public ReferenceShelf with(List<AssayOffice> offices, List<Maker> others) {
-    return with(confusions, spellings, offices, others);
+    return with(lettering, spellings, offices, others);
   }
 
   /**
@@ -113,29 +117,26 @@ public record ReferenceShelf(
    * @param words sets of words besides those taken for one another
    */
   public ReferenceShelf reading(Map<Character, String> letters, List<List<String>> words) {
-    Map<Character, String> taken = new HashMap<>(confusions);
+    Map<Character, String> taken = new HashMap<>(confusions());
     taken.putAll(letters);
     List<List<String>> same = new ArrayList<>(spellings);
     same.addAll(words);
-    return with(taken, same, assayOffices, makers);
+    return with(lettering.confusing(taken), same, assayOffices, makers);
   }
 
   private ReferenceShelf with(
-      Map<Character, String> letters,
-      List<List<String>> words,
-      List<AssayOffice> offices,
-      List<Maker> others) {
+      Lettering letters, List<List<String>> words, List<AssayOffice> offices, List<Maker> others) {
     return with(condition, letters, words, offices, others, judgement);
   }
 
   /** The same shelf where condition is judged by another book. */
   public ReferenceShelf gradedBy(ConditionBook other) {
-    return with(other, confusions, spellings, assayOffices, makers, judgement);
+    return with(other, lettering, spellings, assayOffices, makers, judgement);
   }
 
   /** The same shelf, judged by other numbers. */
   public ReferenceShelf judgedBy(Judgement other) {
-    return with(condition, confusions, spellings, assayOffices, makers, other);
+    return with(condition, lettering, spellings, assayOffices, makers, other);
   }
 
   /** The same shelf where those who are not on it made so many knives, against those who are. */
@@ -150,7 +151,7 @@ public record ReferenceShelf(
         numberTables,
         regions,
         weight,
-        confusions,
+        lettering,
         spellings,
         assayOffices,
         makers,
@@ -160,7 +161,7 @@ public record ReferenceShelf(
   // What stays the same on every other shelf is said here alone.
   private ReferenceShelf with(
       ConditionBook grading,
-      Map<Character, String> letters,
+      Lettering letters,
       List<List<String>> words,
       List<AssayOffice> offices,
       List<Maker> others,

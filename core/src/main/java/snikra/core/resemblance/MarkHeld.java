@@ -32,10 +32,11 @@ final class MarkHeld {
     }
     double weights = shelf.unlistedWeight();
     double any = shelf.unlistedWeight() * Math.exp(marks.logUnlisted() - top);
+    double least = shelf.judgement().of("large.before-trade");
     int place = 0;
     for (Maker maker : shelf.makers()) {
       weights += maker.weight();
-      double[] shares = MarkShares.of(maker, shelf.region(maker.region()));
+      double[] shares = MarkShares.of(maker, shelf.region(maker.region()), least);
       double[] likelihood = new double[shares.length];
       for (int i = 0; i < shares.length; i++) {
         likelihood[i] = Math.exp(marks.logLikelihood()[place++] - top);

@@ -22,9 +22,6 @@ final class Market {
   /** How far apart this trade may be from what is usual: tried beside one another. */
   private static final double[] SCALES = {0.6, 0.8, 1, 1.25, 1.6};
 
-  /** Standard deviation of the logarithm of that, before any sale is known. */
-  private static final double SCALE_SPREAD = 0.35;
-
   private final List<Sold> sales;
   private final MarketLikeness likeness;
   private final MarketRates rates;
@@ -122,8 +119,8 @@ final class Market {
     return best;
   }
 
-  private static double usual(double scale) {
-    double off = Math.log(scale) / SCALE_SPREAD;
+  private double usual(double scale) {
+    double off = Math.log(scale) / rates.otherTrade();
     return off * off / 2;
   }
 

@@ -22,6 +22,7 @@ import snikra.core.judgement.Judgement;
  * @param gradeGive by what part the worth of a grade may be another than it is held
  * @param ungraded worth of a knife whose grade was not told
  * @param ungradedNoise how far that may be off
+ * @param otherTrade how far this trade may be from what is usual, as a logarithm
  */
 record MarketRates(
     double level,
@@ -40,7 +41,8 @@ record MarketRates(
     double askedNoise,
     double gradeGive,
     double ungraded,
-    double ungradedNoise) {
+    double ungradedNoise,
+    double otherTrade) {
 
   /** As they are judged. */
   static MarketRates of(Judgement judgement) {
@@ -61,7 +63,8 @@ record MarketRates(
         judgement.of("value.asked-noise"),
         judgement.of("value.grade-give"),
         judgement.of("value.ungraded"),
-        judgement.of("value.ungraded-noise"));
+        judgement.of("value.ungraded-noise"),
+        judgement.of("value.other-trade"));
   }
 
   /** The same, were unlike knives so many times as far apart, and equal ones. */
@@ -83,6 +86,7 @@ record MarketRates(
         askedNoise * equal,
         gradeGive,
         ungraded,
-        ungradedNoise * equal);
+        ungradedNoise * equal,
+        otherTrade);
   }
 }

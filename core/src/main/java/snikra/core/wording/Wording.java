@@ -1,9 +1,15 @@
 package snikra.core.wording;
 
+import java.util.List;
 import java.util.Locale;
 
 /** How labels go into sentences. */
 public final class Wording {
+  private static final List<String> IN_WORDS =
+      List.of(
+          "none", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten",
+          "eleven", "twelve");
+
   private Wording() {}
 
   /** A label within a sentence; what goes on in capitals is a name and stays as it is. */
@@ -32,5 +38,11 @@ public final class Wording {
   /** A probability in whole hundredths. */
   public static String percent(double probability) {
     return Math.round(100 * probability) + "%";
+  }
+
+  /** A probability as people say it: "one chance in ten". */
+  public static String oneIn(double probability) {
+    long times = Math.round(1 / probability);
+    return "one chance in " + (times < IN_WORDS.size() ? IN_WORDS.get((int) times) : "" + times);
   }
 }

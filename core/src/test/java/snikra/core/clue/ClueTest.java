@@ -14,7 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class ClueTest {
-  private static final Floors FLOORS = new Floors(1e-4, 0.01, 0.12);
+  private static final Floors FLOORS = new Floors(1e-4, 0.01, 0.12, 0.25);
 
   @ParameterizedTest
   @CsvSource({"1891, 0.01", "1892, 0.25", "1902, 0.625", "1912, 1", "2000, 1"})

@@ -52,7 +52,7 @@ class ConflictsTest {
     Curve a = years("a", 1900, 1919);
     Curve b = years("b", 1919, 1938);
     assertThat(among(LIMITS, a, b)).isEmpty();
-    Limits stricter = new Limits(0.06, 0.6, 0.7, 0.85, 0.05, 1.5, 2, 0.6);
+    Limits stricter = parting(0.06, 0.6);
     assertThat(among(stricter, a, b)).hasSize(1);
   }
 
@@ -66,9 +66,13 @@ class ConflictsTest {
     assertThat(among(LIMITS, early, late, broken))
         .extracting(Conflict::feature, Conflict::rival)
         .containsExactly(tuple("late", "early"), tuple("broken", "early"), tuple("late", "broken"));
-    Limits closer = new Limits(0.05, 0.5, 0.7, 0.85, 0.05, 1.5, 2, 0.6);
+    Limits closer = parting(0.05, 0.5);
     assertThat(among(closer, early, late, broken))
         .extracting(Conflict::feature, Conflict::rival)
         .containsExactly(tuple("late", "early"));
+  }
+
+  private static Limits parting(double apart, double pulling) {
+    return Limits.of(Shelf.judgement().with("told.apart", apart).with("told.pulling", pulling));
   }
 }

@@ -61,28 +61,28 @@ class LookNextTest {
 
   @Test
   void aLookThatIsTheSameInAnyYearTellsNothing() {
-    Outlook same = new Outlook(List.of(answer(row(0.3, 0.3)), answer(row(0.7, 0.7))));
-    assertThat(same.bits(new Weighed(weight(Outlook.AS_MADE, 0.5, 0.5))))
+    Outlook same = new Outlook(List.of(answer(row(0.3, 0.3)), answer(row(0.7, 0.7))), 8);
+    assertThat(same.bits(new Weighed(weight(Outlook.AS_MADE, 0.5, 0.5), 8)))
         .isCloseTo(0, within(1e-12));
   }
 
   @Test
   void aLookThatTellsTwoYearsApartIsWorthOneBit() {
-    Outlook sharp = new Outlook(List.of(answer(row(1, 0)), answer(row(0, 1))));
-    assertThat(sharp.bits(new Weighed(weight(Outlook.AS_MADE, 0.5, 0.5))))
+    Outlook sharp = new Outlook(List.of(answer(row(1, 0)), answer(row(0, 1))), 8);
+    assertThat(sharp.bits(new Weighed(weight(Outlook.AS_MADE, 0.5, 0.5), 8)))
         .isCloseTo(1, within(1e-12));
     // By hand: H(0.9) of the answer, for the year is nearly known.
     double known = -(0.9 * Math.log(0.9) + 0.1 * Math.log(0.1)) / Math.log(2);
-    assertThat(sharp.bits(new Weighed(weight(Outlook.AS_MADE, 0.9, 0.1))))
+    assertThat(sharp.bits(new Weighed(weight(Outlook.AS_MADE, 0.9, 0.1), 8)))
         .isCloseTo(known, within(1e-12));
   }
 
   @Test
   void aPartPutOnLaterTellsLessOfTheKnife() {
-    Outlook sharp = new Outlook(List.of(answer(row(1, 0)), answer(row(0, 1))));
+    Outlook sharp = new Outlook(List.of(answer(row(1, 0)), answer(row(0, 1))), 8);
     // Put on in either year if the knife is of the first: H(3/4) - 1/2.
     double expected = -(0.75 * Math.log(0.75) + 0.25 * Math.log(0.25)) / Math.log(2) - 0.5;
-    assertThat(sharp.bits(new Weighed(weight(Outlook.REPLACED, 0.5, 0.5))))
+    assertThat(sharp.bits(new Weighed(weight(Outlook.REPLACED, 0.5, 0.5), 8)))
         .isCloseTo(expected, within(1e-12));
   }
 
@@ -94,7 +94,7 @@ class LookNextTest {
       double[][][][] p = steps(random, 2 + random.nextInt(4), years);
       List<Look> answers = Arrays.stream(p).map(a -> Look.at("f", 0, false, 1, a, 0)).toList();
       double[][][] weight = weights(random, years, 0);
-      assertThat(new Outlook(answers).bits(new Weighed(weight)))
+      assertThat(new Outlook(answers, 8).bits(new Weighed(weight, 8)))
           .isCloseTo(yearByYear(p, weight), within(1e-12));
     }
   }
@@ -108,7 +108,7 @@ class LookNextTest {
       double[][][][] p = steps(random, 2 + random.nextInt(4), years);
       List<Look> answers = Arrays.stream(p).map(a -> Look.at("f", 0, false, 1, a, 0)).toList();
       double[][][] weight = weights(random, years, 9);
-      double bits = new Outlook(answers).bits(new Weighed(weight));
+      double bits = new Outlook(answers, 8).bits(new Weighed(weight, 8));
       most = Math.max(most, Math.abs(bits - Math.max(0, yearByYear(p, weight))));
     }
     assertThat(most).isBetween(1e-9, 1e-4);

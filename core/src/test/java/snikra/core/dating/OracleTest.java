@@ -37,10 +37,9 @@ import snikra.core.specimen.Sureness;
 class OracleTest {
   private static final int FIRST = 1700;
   private static final int YEARS = Shelf.THIS_YEAR - FIRST + 1;
-  private static final int OLDER_BY = 8;
 
   private static final NumberGrammar NUMBERS = numbers();
-  private final ReferenceShelf shelf =
+  private ReferenceShelf shelf =
       Shelf.invented()
           .withMakers(
               List.of(
@@ -52,7 +51,7 @@ class OracleTest {
                       List.of(1914),
                       mark("z1", 1889, 1914, 0.9, "ZWICKEL", "& DAX"),
                       mark("z2", 1914, 1931, 0.4, "ZWICKEL", "& DAL"))));
-  private final Judgement numbers = shelf.judgement();
+  private Judgement numbers = shelf.judgement();
 
   private static Maker maker(
       String id, String region, double weight, List<Integer> changes, MarkVariant... marks) {
@@ -112,7 +111,10 @@ class OracleTest {
           for (int y = 0; y < YEARS; y++) {
             double use = mark.useIn(FIRST + y) * Math.max(0.01, home.outputIn(FIRST + y));
             double mass = weight * read * use / struck(mark, home);
-            int near = maker.isNearChange(FIRST + y) ? 1 : 0;
+            int near =
+                maker.isNearChange(FIRST + y, (int) numbers.of("state.years-around-change"))
+                    ? 1
+                    : 0;
             double told = numbered * coded(maker, FIRST + y);
             hand = maker;
             addAll(maker.id(), home, mass * told, y, near, false, false);
@@ -353,7 +355,7 @@ class OracleTest {
           later += own[z] / (YEARS - y);
         }
         double earlier = 0;
-        for (int z = Math.max(0, y - OLDER_BY); z < y; z++) {
+        for (int z = Math.max(0, y - (int) numbers.of("state.years-of-older-stock")); z < y; z++) {
           earlier = Math.max(earlier, own[z]);
         }
         out[y] =
@@ -428,6 +430,18 @@ class OracleTest {
   @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
   void theEngineSaysWhatTheDefinitionSays(long seed) {
     SplittableRandom random = new SplittableRandom(seed);
+    // Reaches of years that are no power of two, and one year alone, besides those on file.
+    if (seed % 2 == 0) {
+      numbers =
+          numbers
+              .with("state.years-of-older-stock", (double) seed)
+              .with("state.years-around-change", seed / 2.0 - 1)
+              .with("bound.first-year", seed / 20.0);
+      shelf = shelf.judgedBy(numbers);
+    } else if (seed == 1) {
+      numbers = numbers.with("state.years-of-older-stock", 1);
+      shelf = shelf.judgedBy(numbers);
+    }
     KnifeBuilder knife = KnifeBuilder.aKnifeOn(shelf);
     Sureness[] sure = {Sureness.SURE, Sureness.LIKELY, Sureness.UNSURE};
     for (Feature feature : shelf.clues().features()) {

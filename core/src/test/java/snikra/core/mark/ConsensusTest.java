@@ -17,7 +17,7 @@ class ConsensusTest {
   private static final ReferenceShelf SHELF = Shelf.invented();
   private static final Consensus CONSENSUS = new Consensus(SHELF);
   private static final Channel CHANNEL =
-      new Channel(SHELF.confusions(), LetterRates.of(SHELF.judgement()));
+      new Channel(SHELF.lettering(), LetterRates.of(SHELF.judgement()));
 
   private static List<Line> of(List<List<String>> strikes) {
     return CONSENSUS.of(strikes);

@@ -34,7 +34,7 @@ class MarkOracleTest {
   private static final List<String> WORDS = List.of("GERMANY", "INOX");
   private static final ReferenceShelf SHELF = shelf();
   private static final Channel CHANNEL =
-      new Channel(SHELF.confusions(), LetterRates.of(SHELF.judgement()));
+      new Channel(SHELF.lettering(), LetterRates.of(SHELF.judgement()));
 
   private static MarkVariant mark(
       String id,
@@ -80,7 +80,7 @@ class MarkOracleTest {
             List.of(),
             plain.regions(),
             plain.unlistedWeight(),
-            plain.confusions(),
+            plain.lettering(),
             List.of(),
             List.of(),
             List.of(),
@@ -259,7 +259,7 @@ class MarkOracleTest {
 
     Oracle(List<SeenFace> faces, Map<String, Seen<String>> seen) {
       for (Maker maker : SHELF.makers()) {
-        double[] shares = MarkShares.of(maker, SHELF.region(maker.region()));
+        double[] shares = MarkShares.of(maker, SHELF.region(maker.region()), 0.01);
         for (int i = 0; i < shares.length; i++) {
           marks.add(maker.marks().get(i));
           makers.add(maker);

@@ -9,11 +9,13 @@ import java.util.Random;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import snikra.core.fixture.Shelf;
 
 class StruckLinesTest {
   private final Channel channel =
       new Channel(
-          Map.of('O', "QC", 'E', "F"), new LetterRates(0.97, 0.024, 0.75, 0.17, 0.004, 0.002));
+          Shelf.lettering(Map.of('O', "QC", 'E', "F")),
+          new LetterRates(0.97, 0.024, 0.75, 0.17, 0.004, 0.002));
 
   private static String line(Random random) {
     List<String> words = List.of("VELD", "VELDRAKE", "KNIFE", "KNIVES", "WORKS", "CO", "TARN");

@@ -36,9 +36,9 @@ class ReferenceTest {
   @Test
   void yearsNearAChangeAreThreeEitherSide() {
     Maker maker = Shelf.maker("m", List.of(1914), Shelf.mark("m1", 1890, 1930, "M"));
-    assertThat(maker.isNearChange(1911)).isTrue();
-    assertThat(maker.isNearChange(1917)).isTrue();
-    assertThat(maker.isNearChange(1910)).isFalse();
+    assertThat(maker.isNearChange(1911, 3)).isTrue();
+    assertThat(maker.isNearChange(1917, 3)).isTrue();
+    assertThat(maker.isNearChange(1910, 3)).isFalse();
   }
 
   @Test
@@ -94,7 +94,7 @@ class ReferenceTest {
         List.of(patents),
         plain.regions(),
         plain.unlistedWeight(),
-        plain.confusions(),
+        plain.lettering(),
         plain.spellings(),
         List.of(hall),
         plain.makers(),
@@ -124,7 +124,7 @@ class ReferenceTest {
         shelf.numberTables(),
         regions,
         shelf.unlistedWeight(),
-        shelf.confusions(),
+        shelf.lettering(),
         shelf.spellings(),
         shelf.assayOffices(),
         shelf.makers(),

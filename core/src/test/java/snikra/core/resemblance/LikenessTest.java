@@ -316,7 +316,7 @@ class LikenessTest {
     double any = SHELF.unlistedWeight() * Math.exp(-3);
     int place = 0;
     for (Maker m : SHELF.makers()) {
-      for (double share : MarkShares.of(m, SHELF.region(m.region()))) {
+      for (double share : MarkShares.of(m, SHELF.region(m.region()), 0.01)) {
         any += m.weight() * share * likely[place++];
       }
     }
