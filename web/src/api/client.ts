@@ -3,6 +3,7 @@ import type { paths } from "./schema";
 import type {
   CodeExamples,
   CodeSlip,
+  FactSlip,
   LedgerEntry,
   MarkSlip,
   NumberExamples,
@@ -92,6 +93,12 @@ export const api = {
     answered(client.PUT("/api/own/marks/{mark}", { params: { path: { mark } }, body: slip as MarkSlip })),
   removeMark: (mark: string) =>
     answered(client.DELETE("/api/own/marks/{mark}", { params: { path: { mark } } })),
+  factsOffered: (specimen: Specimen) => answered(client.POST("/api/own/facts/slips", { body: { specimen } })),
+  lookFact: (body: { specimen?: Specimen; fact: FactSlip }, signal?: AbortSignal) =>
+    answered(client.POST("/api/own/facts/look", { body, signal })),
+  fileFacts: (body: { facts: FactSlip[] }) => answered(client.POST("/api/own/facts", { body })),
+  removeFact: (maker: string, key: string) =>
+    answered(client.DELETE("/api/own/facts", { params: { query: { maker, key } } })),
   ownExamples: (maker: string) =>
     answered(client.GET("/api/own/examples/{maker}", { params: { path: { maker } } })),
   lookCodes: (body: CodeExamples) => answered(client.POST("/api/own/codes/look", { body })),
@@ -111,6 +118,19 @@ export const api = {
   ) =>
     answered(
       client.POST("/api/own/marks/table", {
+        params: { query: { ...forAll, name: file.name, columns, keep } },
+        ...asItIs(file),
+      }),
+    ),
+  /** Models and fittings of a table, put on file or only looked at. */
+  factsTable: (
+    file: File,
+    forAll: { maker: string; source?: string; sourceKind: string },
+    columns: string[],
+    keep: boolean,
+  ) =>
+    answered(
+      client.POST("/api/own/facts/table", {
         params: { query: { ...forAll, name: file.name, columns, keep } },
         ...asItIs(file),
       }),

@@ -774,6 +774,75 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own/facts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts facts on file, all of them or none; the step can be undone. */
+        post: operations["file_1"];
+        /** Takes a fact one put on file out; the step can be undone. */
+        delete: operations["takeOut_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/facts/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts the models and fittings of a table on file in one step, or only looks at it. */
+        post: operations["table_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/facts/slips": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Slips filled in from what a knife shows and its likeliest maker is not known for. */
+        post: operations["slips"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/facts/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What filing the slip would do, or what is still missing; nothing is kept. */
+        post: operations["look_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/own/codes": {
         parameters: {
             query?: never;
@@ -888,7 +957,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** What an entry would be: what is wrong with it, and how its money is shared. */
-        post: operations["look_2"];
+        post: operations["look_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1299,7 +1368,7 @@ export interface paths {
             cookie?: never;
         };
         /** As a table. */
-        get: operations["table_2"];
+        get: operations["table_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1435,7 +1504,7 @@ export interface paths {
             cookie?: never;
         };
         /** What the looks taken so far come to. */
-        get: operations["look_3"];
+        get: operations["look_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1606,7 +1675,7 @@ export interface paths {
             cookie?: never;
         };
         /** What a parcel would bring, once every file in it is found to be whole. */
-        get: operations["look_4"];
+        get: operations["look_5"];
         put?: never;
         post?: never;
         /** Lets go of it. */
@@ -1913,7 +1982,7 @@ export interface paths {
             cookie?: never;
         };
         /** What was found as a table, to save; those that cannot be read are left out. */
-        get: operations["table_3"];
+        get: operations["table_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2049,7 +2118,7 @@ export interface paths {
             cookie?: never;
         };
         /** What bringing a copy back would do. */
-        get: operations["look_5"];
+        get: operations["look_6"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2173,6 +2242,7 @@ export interface components {
             marks: components["schemas"]["MarkVariant"][];
             codes: components["schemas"]["CodeScheme"][];
             numbers?: components["schemas"]["NumberGrammar"];
+            history: components["schemas"]["History"];
         };
         Agreed: {
             school: string;
@@ -3025,6 +3095,81 @@ export interface components {
             label: string;
             values: components["schemas"]["FoundValue"][];
         };
+        FactLooked: {
+            problems: components["schemas"]["Problem"][];
+            before?: components["schemas"]["DatingVerdictOpinion"];
+            after?: components["schemas"]["DatingVerdictOpinion"];
+        };
+        FactOffered: {
+            station: string;
+            what: string;
+            slip: components["schemas"]["FactSlip"];
+        };
+        FactRequest: {
+            specimen?: components["schemas"]["Specimen"];
+            fact: components["schemas"]["FactSlip"];
+        };
+        FactRow: {
+            /** Format: int32 */
+            line: number;
+            what: string;
+            slip?: components["schemas"]["FactSlip"];
+            problems: components["schemas"]["Problem"][];
+            leftover: string[];
+            known: boolean;
+        };
+        FactSlip: {
+            /** @enum {string} */
+            kind: "fitting" | "model";
+            maker: string;
+            feature?: string;
+            value?: string;
+            number?: string;
+            label?: string;
+            pattern?: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            /** Format: int32 */
+            give: number;
+            sourceKind: string;
+            source: string;
+            note?: string;
+        };
+        FactsFiled: {
+            maker: string;
+            what: string;
+            /** Format: int32 */
+            many: number;
+        };
+        FactsRead: {
+            encoding: string;
+            separator: string;
+            headed: boolean;
+            columns: components["schemas"]["ColumnRead"][];
+            rows: components["schemas"]["FactRow"][];
+        };
+        FactsRequest: {
+            specimen: components["schemas"]["Specimen"];
+        };
+        FactsToFile: {
+            facts: components["schemas"]["FactSlip"][];
+        };
+        FactsTold: {
+            read: components["schemas"]["FactsRead"];
+            fields: components["schemas"]["TableField"][];
+            /** Format: int32 */
+            rows: number;
+            /** Format: int32 */
+            good: number;
+            /** Format: int32 */
+            known: number;
+            /** Format: int32 */
+            refused: number;
+            /** Format: int32 */
+            kept: number;
+        };
         FaultTold: {
             point: string;
             found: string;
@@ -3497,6 +3642,7 @@ export interface components {
             spellings: string[][];
             own: string[];
             ownNumbers: string[];
+            ownFacts: components["schemas"]["OwnFact"][];
         };
         MarkChanged: {
             maker: string;
@@ -3856,6 +4002,15 @@ export interface components {
             codes: components["schemas"]["OwnCode"][];
             numbers: components["schemas"]["OwnNumber"][];
             numbered: boolean;
+        };
+        OwnFact: {
+            maker: string;
+            key: string;
+            what: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
         };
         OwnNumber: {
             /** Format: int32 */
@@ -7381,6 +7536,182 @@ export interface operations {
             };
         };
     };
+    file_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FactsToFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FactsFiled"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    takeOut_1: {
+        parameters: {
+            query: {
+                maker: string;
+                key: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FactsFiled"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    table_2: {
+        parameters: {
+            query: {
+                name?: string;
+                /** @description whose they are, where no column says so */
+                maker?: string;
+                /** @description where they are known from, where no column says so */
+                source?: string;
+                /** @description what kind of source that is */
+                sourceKind: string;
+                /** @description what each column is, where the collector said so */
+                columns?: string[];
+                /** @description whether they are put on file */
+                keep?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FactsTold"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    slips: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FactsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FactOffered"][];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    look_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FactRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FactLooked"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     fileCode: {
         parameters: {
             query?: never;
@@ -7634,7 +7965,7 @@ export interface operations {
             };
         };
     };
-    look_2: {
+    look_3: {
         parameters: {
             query: {
                 id: string;
@@ -8556,7 +8887,7 @@ export interface operations {
             };
         };
     };
-    table_2: {
+    table_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -8801,7 +9132,7 @@ export interface operations {
             };
         };
     };
-    look_3: {
+    look_4: {
         parameters: {
             query?: {
                 /** @description id of one on file; left out where it is not known */
@@ -9142,7 +9473,7 @@ export interface operations {
             };
         };
     };
-    look_4: {
+    look_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -9746,7 +10077,7 @@ export interface operations {
             };
         };
     };
-    table_3: {
+    table_4: {
         parameters: {
             query?: {
                 q?: string;
@@ -9991,7 +10322,7 @@ export interface operations {
             };
         };
     };
-    look_5: {
+    look_6: {
         parameters: {
             query?: never;
             header?: never;

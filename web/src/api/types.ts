@@ -84,6 +84,11 @@ export interface Problem {
   given: string;
   accepted: string;
 }
+export type FactSlip = Schemas["FactSlip"];
+export type FactOffered = Schemas["FactOffered"];
+export type FactLooked = Schemas["FactLooked"];
+export type FactsTold = Schemas["FactsTold"];
+export type OwnFact = Schemas["OwnFact"];
 export type CodeExamples = Schemas["CodeExamples"];
 export type CodeGuess = Schemas["CodeGuess"];
 export type CodeSlip = Schemas["CodeSlip"];

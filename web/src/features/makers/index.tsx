@@ -111,6 +111,7 @@ export function Makers() {
             pack={chosen.pack}
             search={search}
             own={shelf.data?.own ?? []}
+            ownFacts={shelf.data?.ownFacts ?? []}
             isNumberedByMe={shelf.data?.ownNumbers.includes(chosen.id) ?? false}
           />
         )}

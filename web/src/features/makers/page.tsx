@@ -1,11 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api } from "../../api/client";
-import type { MakersPack, OneMaker } from "../../api/types";
+import type { MakersPack, OneMaker, OwnFact } from "../../api/types";
 import { MarkDrawn, plainLetters } from "../../drawing/mark-drawn";
 import { percent } from "../../format";
 import { RestingOn } from "../../ui/resting-on";
 import { ByExample, OwnScheme } from "../by-example";
+import { FactsOf } from "../facts";
 import { OwnMark } from "./change-mark";
 import { HistoryOf } from "./history";
 import { marked } from "./search";
@@ -18,6 +19,7 @@ export function MakerPage({
   pack,
   search,
   own,
+  ownFacts,
   isNumberedByMe,
 }: {
   maker: OneMaker;
@@ -25,6 +27,8 @@ export function MakerPage({
   search: string;
   /** Ids of the marks and codes one put on file oneself. */
   own: string[];
+  /** What one put on file of what makers fitted and listed. */
+  ownFacts: OwnFact[];
   /** Whether its numbers were put on file by oneself. */
   isNumberedByMe: boolean;
 }) {
@@ -85,6 +89,7 @@ export function MakerPage({
       </ul>
 
       <HistoryOf maker={maker} pack={pack} />
+      <FactsOf maker={maker} own={ownFacts.filter((f) => f.maker === maker.id)} book={book.data} />
 
       <h3 className="mt-4 font-semibold">Date codes</h3>
       {maker.codes.length === 0 && <p className="voice text-ink3">None is on file.</p>}

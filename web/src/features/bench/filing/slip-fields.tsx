@@ -4,6 +4,7 @@ import { sentence } from "../../../format";
 import { Field } from "../../../ui/field";
 import { Select } from "../../../ui/select";
 import { TextField } from "../../../ui/text-field";
+import { whole } from "../../../ui/whole";
 import { Lines } from "../stations/lines";
 import type { Draft } from "./use-slip";
 
@@ -159,8 +160,6 @@ function Letters({ name, told, children }: { name: string; told: string | undefi
     </div>
   );
 }
-
-const whole = (text: string | undefined) => (text && /^\d+$/.test(text) ? Number(text) : undefined);
 
 /** Its years, as all else on the knife has them until one knows better. */
 function InUse({ slip, set, problem, isFilledIn }: Part & { isFilledIn: boolean }) {

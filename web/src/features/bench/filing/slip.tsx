@@ -2,8 +2,9 @@ import { type FormEvent, type RefObject, useEffect, useRef } from "react";
 import { api } from "../../../api/client";
 import { useOwnReferences } from "../../../api/own";
 import type { Book, MarkFiled, MarkSlip, Specimen } from "../../../api/types";
-import { percent, sentence, years } from "../../../format";
+import { sentence } from "../../../format";
 import { Dialog } from "../../../ui/dialog";
+import { Said } from "../../../ui/said";
 import { SlipFields } from "./slip-fields";
 import { useSlip } from "./use-slip";
 
@@ -83,15 +84,5 @@ function WhatItDoes({ told }: { told: MarkFiled }) {
         </p>
       ))}
     </section>
-  );
-}
-
-function Said({ of }: { of: MarkFiled["before"] }) {
-  return (
-    <>
-      <span className="font-serif">{of.headline}</span>
-      {of.held !== undefined && <span className="num text-blue"> {percent(of.held)}%</span>}
-      <span className="num text-ink2">, {years(of.years)}</span>
-    </>
   );
 }

@@ -46,7 +46,7 @@ function Station({ first = {}, next = [] }: { first?: Record<string, Seen>; next
     specimen: specimen(seen),
     problems: [],
     verdict: {
-      dating: { lookNext: next.map((feature) => ({ feature })), clues: [] },
+      dating: { makers: [], lookNext: next.map((feature) => ({ feature })), clues: [] },
     } as unknown as Verdict,
     change: (to: (s: Specimen) => Specimen) => setSeen((now) => to(specimen(now)).seen),
   } as unknown as Knife;

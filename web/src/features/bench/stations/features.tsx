@@ -5,6 +5,7 @@ import { api } from "../../../api/client";
 import type { Book, Question, Seen, Specimen } from "../../../api/types";
 import { answerOptions } from "../../../drawing/pictures";
 import { RestingOn } from "../../../ui/resting-on";
+import { FactsOfKnife } from "../../facts";
 import { Answers, type Asked } from "../answers";
 import type { StationProps } from "../panel";
 import { SeenChoice } from "../seen-choice";
@@ -81,6 +82,7 @@ export function FeaturesStation({ knife, book, station }: StationProps & { stati
         {inHand && <HowToKnow question={inHand} specimen={knife.specimen} />}
       </div>
       <div className="md:col-span-2">
+        <FactsOfKnife verdict={knife.verdict} specimen={knife.specimen} station={station} book={book} />
         {groups.map((name) => {
           const asks = questions.filter((q) => q.group === name);
           const inWalk = asks.find((q) => q.id === walked);

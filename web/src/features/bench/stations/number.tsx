@@ -2,6 +2,7 @@ import type { Verdict } from "../../../api/types";
 import { percent } from "../../../format";
 import { TextField } from "../../../ui/text-field";
 import { TeachIts } from "../../by-example";
+import { FactsOfKnife } from "../../facts";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { DateCodes } from "./codes";
@@ -16,6 +17,9 @@ export function NumberStation({ knife, book }: StationProps) {
   return (
     <>
       <PatternNumber knife={knife} book={book} />
+      {knife.specimen.number && (
+        <FactsOfKnife verdict={knife.verdict} specimen={knife.specimen} station="number" book={book} />
+      )}
       <DateCodes knife={knife} book={book} />
       <RegisteredNumbers knife={knife} book={book} />
       <Hallmarks knife={knife} book={book} />

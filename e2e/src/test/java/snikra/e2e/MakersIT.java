@@ -202,6 +202,66 @@ class MakersIT {
     }
   }
 
+  @Test
+  void whatAKnifeShowsIsPutOnFileAtTheBenchAndAModelAtItsMakerByKeys() {
+    try (App app = App.start(data, "--demo");
+        Chromium chromium = new Chromium()) {
+      Page page = chromium.page(1280, 800);
+      page.navigate(app.url("/"));
+      page.getByText("The keeper's plain jack").first().click();
+      BenchPage bench = new BenchPage(page);
+      assertThat(bench.title()).isVisible();
+      page.keyboard().press("6");
+      page.getByText("Put on file for Veldrake Knife Works").press("Enter");
+      Locator sheet = page.getByRole(AriaRole.DIALOG);
+      assertThat(sheet.getByLabel("Which", new Locator.GetByLabelOptions().setExact(true)))
+          .hasValue("bone-jigged");
+      assertThat(sheet.getByTestId("what-it-does")).containsText("Veldrake Knife Works made it");
+      sheet.getByLabel("Known from").selectOption("catalogue");
+      sheet.getByLabel("Which, by name").fill("A price list of the works");
+      sheet
+          .getByText("Put it on file", new Locator.GetByTextOptions().setExact(true))
+          .press("Enter");
+      assertThat(sheet).isHidden();
+      assertThat(page.getByText("That is on file now.").first()).isVisible();
+
+      page.setViewportSize(390, 844);
+      page.navigate(app.url("/makers/veldrake"));
+      Locator mine = region(page, "Fittings and models of mine");
+      assertThat(mine).containsText("Bone, jigged");
+      mine.getByText("Put a model on file").press("Enter");
+      page.keyboard().type("x91");
+      page.keyboard().press("Tab");
+      page.keyboard().type("Boys' knife");
+      page.keyboard().press("Tab");
+      page.keyboard().press("Tab");
+      page.keyboard().type("soon");
+      page.keyboard().press("Tab");
+      page.keyboard().type("1912");
+      sheet
+          .getByText("Put it on file", new Locator.GetByTextOptions().setExact(true))
+          .press("Enter");
+      assertThat(sheet.getByLabel("Pattern")).isFocused();
+      assertThat(sheet).containsText("soon");
+      sheet.getByLabel("Pattern").selectOption("regular-jack");
+      sheet.getByLabel("Made from").fill("1905");
+      sheet
+          .getByText("Put it on file", new Locator.GetByTextOptions().setExact(true))
+          .press("Enter");
+      assertThat(sheet).isHidden();
+      assertThat(mine).containsText("No. X91, Boys' knife");
+      boolean fits = (boolean) page.evaluate("document.documentElement.scrollWidth <= 390");
+      assertThat(fits).isTrue();
+      page.getByLabel("Take out No. X91, Boys' knife").press("Enter");
+      assertThat(page.getByLabel("Take out No. X91, Boys' knife")).hasCount(0);
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo").setExact(true))
+          .last()
+          .press("Enter");
+      assertThat(page.getByLabel("Take out No. X91, Boys' knife")).hasCount(1);
+      assertThat(chromium.complaints).isEmpty();
+    }
+  }
+
   private static void keepKnife(Page page, App app) {
     String knife =
         "{\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\",\"lines\":[\"VELDRAKE\",\"TARNMOOR FALLS\"]}]}";

@@ -76,7 +76,7 @@ public final class ExamplesFormat {
         problems.add(new Problem(at + "written", given(written), e.accepted()));
       }
       try {
-        EdtfDate date = MarksTable.years(years);
+        EdtfDate date = YearsOfUse.years(years);
         read.add(new DatedCode(written, date.earliestYear(), date.latestBy(thisYear)));
       } catch (NotAccepted e) {
         problems.add(new Problem(at + "years", given(years), e.accepted()));

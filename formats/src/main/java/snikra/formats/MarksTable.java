@@ -5,28 +5,21 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import snikra.core.examination.Problem;
-import snikra.core.provenance.EdtfDate;
-import snikra.core.provenance.WrittenDate;
 import snikra.core.reference.MarkSlip;
 import snikra.core.reference.MarkVariant;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Layout;
 import snikra.core.specimen.Technique;
-import snikra.core.wording.NotAccepted;
 
 /** Marks out of a table of any shape, as books and lists have them. */
 public final class MarksTable {
   private static final int LONGEST_NOTE = 1000;
   private static final int MOST_LINES = 8;
-  private static final int MOST_GIVE = 100;
   private static final Pattern BETWEEN_LINES = Pattern.compile("\\s*[/|\\n]\\s*");
-  private static final Pattern SHORT_END = Pattern.compile("(\\d{2})(\\d{2})-(\\d{2})");
-  private static final Pattern DOUBT = Pattern.compile("[?~%]");
 
   private static final ShippedShelf.TableColumns COLUMNS = ShippedShelf.tableColumns();
 
@@ -116,9 +109,6 @@ public final class MarksTable {
         + slip.lines().stream().map(Names::folded).collect(Collectors.joining("/", "\n", ""));
   }
 
-  /** Years of use as they stand in a row. */
-  private record Use(int from, int to, boolean isDoubtful) {}
-
   private MarkRow row(Table.Row row, List<ColumnRead> columns) {
     Cells cells = new Cells(row, columns, COLUMNS.marks());
     String maker = or(cells.text("maker"), besides.maker());
@@ -131,8 +121,8 @@ public final class MarksTable {
     }
     List<String> pile = lines(cells, "pile");
     List<String> etch = lines(cells, "etch");
-    Use use = use(cells);
-    Integer give = cells.read("give", MarksTable::give);
+    YearsOfUse use = YearsOfUse.of(cells, thisYear);
+    int give = YearsOfUse.give(cells, use, shelf);
     Technique technique = cells.name("technique", names::technique);
     Layout layout = cells.name("layout", names::layout);
     String region = cells.name("country", names::country);
@@ -160,15 +150,10 @@ public final class MarksTable {
             false,
             use.from(),
             use.to(),
-            give == null ? usualGive(use) : give,
+            give,
             besides.sourceKind(),
             source,
             note));
-  }
-
-  private int usualGive(Use use) {
-    String by = use.isDoubtful() ? "filing.give" : "filing.give-exact";
-    return (int) Math.round(shelf.judgement().of(by));
   }
 
   // What a slip may not say is told by the schema of slips: no rule stands here twice.
@@ -233,62 +218,6 @@ public final class MarksTable {
               new Problem(field, written, "must be at most " + MOST_LINES + " lines, parted by /"));
     }
     return lines;
-  }
-
-  // Both years in one cell, or each in its own.
-  private @Nullable Use use(Cells cells) {
-    EdtfDate whole = cells.read("years", MarksTable::years);
-    EdtfDate first = cells.read("from", WrittenDate::read);
-    EdtfDate last = cells.read("to", WrittenDate::read);
-    EdtfDate begins = first == null ? whole : first;
-    EdtfDate ends = last == null ? whole : last;
-    if (begins == null || ends == null) {
-      if (cells.problems().isEmpty()) {
-        cells.refuse(cells.has("to") && begins != null ? "to" : years(cells), "must be given");
-      }
-      return null;
-    }
-    if (begins.isOpenBefore()) {
-      cells.refuse(
-          first == null ? "years" : "from", "must say from when it was used, and not only until");
-      return null;
-    }
-    boolean isDoubtful = isDoubtful(begins) || isDoubtful(ends);
-    return new Use(plain(begins).earliestYear(), plain(ends).latestBy(thisYear), isDoubtful);
-  }
-
-  private static String years(Cells cells) {
-    return cells.has("from") ? "from" : "years";
-  }
-
-  // No die was in use for a month: 1907-12 is five years, and not December.
-  static EdtfDate years(String written) {
-    Matcher m = SHORT_END.matcher(written.strip());
-    return WrittenDate.read(
-        m.matches() && m.group(3).compareTo(m.group(2)) > 0
-            ? m.group(1) + m.group(2) + "/" + m.group(1) + m.group(3)
-            : written);
-  }
-
-  private static boolean isDoubtful(EdtfDate date) {
-    return DOUBT.matcher(date.written()).find() || date.written().contains("X");
-  }
-
-  // The years that are named: how far they may be out stands beside them.
-  private static EdtfDate plain(EdtfDate date) {
-    return EdtfDate.parse(DOUBT.matcher(date.written()).replaceAll(""));
-  }
-
-  private static int give(String written) {
-    try {
-      int years = Integer.parseInt(written.replaceAll("[^0-9]", ""));
-      if (years <= MOST_GIVE) {
-        return years;
-      }
-    } catch (NumberFormatException e) {
-      // Told below, as what is out of range is.
-    }
-    throw new NotAccepted("must be years from 0 to " + MOST_GIVE, written);
   }
 
   private static @Nullable String or(@Nullable String said, @Nullable String usual) {

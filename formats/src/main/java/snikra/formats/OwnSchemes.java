@@ -44,7 +44,7 @@ public final class OwnSchemes {
         .put("note", note(known))
         .put("source", OwnPack.source(pack, known.source(), known.kind(), shelf));
     holder(pack, of).withArray(CODES).add(scheme);
-    return filed(pack, of, label, OwnPack.What.PUT_ON, CODES);
+    return filed(pack, of, label, OwnPack.What.PUT_ON, CODES, 1);
   }
 
   /**
@@ -64,7 +64,7 @@ public final class OwnSchemes {
     ObjectNode holder = holder(pack, of);
     OwnPack.What what = holder.has(NUMBERS) ? OwnPack.What.CHANGED : OwnPack.What.PUT_ON;
     holder.set(NUMBERS, numbers);
-    return filed(pack, of, "pattern numbers", what, NUMBERS);
+    return filed(pack, of, "pattern numbers", what, NUMBERS, 1);
   }
 
   /**
@@ -122,15 +122,15 @@ public final class OwnSchemes {
     return ids;
   }
 
-  private static ObjectNode pack(@Nullable String yaml) {
+  static ObjectNode pack(@Nullable String yaml) {
     return yaml == null ? OwnPack.begun() : OwnPack.read(yaml);
   }
 
-  private static String of(JsonNode holder) {
+  static String of(JsonNode holder) {
     return OwnPack.text(holder, holder.has("to") ? "to" : "id");
   }
 
-  private static Maker maker(String id, ReferenceShelf shelf) {
+  static Maker maker(String id, ReferenceShelf shelf) {
     return shelf
         .maker(id)
         .orElseThrow(
@@ -139,7 +139,7 @@ public final class OwnSchemes {
                     List.of(new Problem("maker", id, "must be the id of a maker on file"))));
   }
 
-  private static ObjectNode holder(ObjectNode pack, Maker maker) {
+  static ObjectNode holder(ObjectNode pack, Maker maker) {
     ObjectNode own = OwnPack.entry(pack.withArray("makers"), "id", maker.id());
     return own == null ? OwnPack.addition(pack, maker.id()) : own;
   }
@@ -160,8 +160,8 @@ public final class OwnSchemes {
   }
 
   // What a pack refuses is told by the field of what was put in.
-  private static OwnPack.Filed filed(
-      ObjectNode pack, Maker maker, String label, OwnPack.What what, String list) {
+  static OwnPack.Filed filed(
+      ObjectNode pack, Maker maker, String label, OwnPack.What what, String list, int many) {
     String yaml = Json.yamlMapper().writeValueAsString(pack);
     try {
       PackFormat.read(Json.yamlMapper().readTree(yaml));
@@ -172,10 +172,10 @@ public final class OwnSchemes {
               .map(p -> new Problem(p.field().replaceFirst(before, ""), p.given(), p.accepted()))
               .toList());
     }
-    return new OwnPack.Filed(yaml, maker.name(), label, false, what, 1);
+    return new OwnPack.Filed(yaml, maker.name(), label, false, what, many);
   }
 
-  private static OwnPack.Filed without(
+  static OwnPack.Filed without(
       ObjectNode pack, JsonNode holder, String label, ReferenceShelf shelf) {
     String maker = of(holder);
     if (holder.has("to") && holder.size() == 1 && pack.path("additions") instanceof ArrayNode all) {
@@ -189,7 +189,7 @@ public final class OwnSchemes {
         Json.yamlMapper().writeValueAsString(pack), name, label, false, OwnPack.What.TAKEN_OUT, 1);
   }
 
-  private static InvalidInput refused(String field, String given) {
+  static InvalidInput refused(String field, String given) {
     return new InvalidInput(
         List.of(new Problem(field, given, "must be one you put on file yourself")));
   }

@@ -224,6 +224,7 @@ public final class PackFormat {
     for (int a = 0; a < tree.path("additions").size(); a++) {
       JsonNode added = tree.path("additions").path(a);
       told("additions[" + a + "]", added, sources, ids, problems);
+      history("additions[" + a + "].history", added, sources, problems);
     }
   }
 

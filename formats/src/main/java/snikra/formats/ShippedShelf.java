@@ -104,6 +104,7 @@ public final class ShippedShelf {
       List<Column> sales,
       List<Column> knives,
       List<Column> marks,
+      List<Column> facts,
       @JsonProperty("bare-lengths") BareLengths bareLengths,
       @JsonProperty("short") Map<String, Map<String, List<String>>> shortForms) {}
 

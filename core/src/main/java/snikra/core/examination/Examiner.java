@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import snikra.core.care.CareBook;
 import snikra.core.care.Pocket;
@@ -301,6 +302,26 @@ public final class Examiner {
         dating.dateBriefly(evidence(knife, pattern)),
         knowsNone.dateWithReasons(knife),
         (int) shelf.judgement().of("filing.give"));
+  }
+
+  /**
+   * Slips that put on file what this knife shows of its maker and nobody wrote down yet; none where
+   * it is not held to be of any one maker on file.
+   */
+  public List<FactSlips.FactOffered> facts(Specimen knife) {
+    PatternVerdict pattern = namer.name(knife);
+    DatingVerdict dated = dating.dateBriefly(evidence(knife, pattern));
+    return dated.makers().stream()
+        .limit(1)
+        .filter(m -> m.probability() >= NAMED_FROM)
+        .flatMap(m -> shelf.maker(m.maker()).stream())
+        .flatMap(
+            maker -> {
+              int give = (int) shelf.judgement().of("filing.give");
+              FactSlips slips = new FactSlips(knife, maker, dated, give);
+              return Stream.concat(slips.fittings(shelf).stream(), slips.model(pattern).stream());
+            })
+        .toList();
   }
 
   /**

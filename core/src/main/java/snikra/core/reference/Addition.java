@@ -11,11 +11,17 @@ import snikra.core.number.NumberGrammar;
  * @param to id of the maker
  * @param codes each in place of the one with its id
  * @param numbers in place of those told elsewhere, if any
+ * @param history beside what is told elsewhere; a model in place of the one with its number
  */
 public record Addition(
-    String to, List<MarkVariant> marks, List<CodeScheme> codes, @Nullable NumberGrammar numbers) {
+    String to,
+    List<MarkVariant> marks,
+    List<CodeScheme> codes,
+    @Nullable NumberGrammar numbers,
+    History history) {
   public Addition {
     marks = marks == null ? List.of() : List.copyOf(marks);
     codes = codes == null ? List.of() : List.copyOf(codes);
+    history = history == null ? History.NONE : history;
   }
 }

@@ -1,5 +1,6 @@
 package snikra.core.reference;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -227,6 +228,28 @@ public record History(
 
   private static <T> List<T> copy(List<T> list) {
     return list == null ? List.of() : List.copyOf(list);
+  }
+
+  /** This and more besides; of two models with one number the later stands. */
+  History with(History more) {
+    if (more.equals(NONE)) {
+      return this;
+    }
+    Map<String, Model> byNumber = new LinkedHashMap<>();
+    Stream.concat(models.stream(), more.models.stream())
+        .forEach(m -> byNumber.put(plain(m.number()), m));
+    return new History(
+        kind,
+        both(owners, more.owners),
+        both(contracts, more.contracts),
+        both(shields, more.shields),
+        both(fittings, more.fittings),
+        List.copyOf(byNumber.values()),
+        both(tells, more.tells));
+  }
+
+  private static <T> List<T> both(List<T> one, List<T> other) {
+    return Stream.concat(one.stream(), other.stream()).toList();
   }
 
   /** The model with this number, spaces apart. */

@@ -59,7 +59,7 @@ public final class Makers {
         added.numbers() == null ? maker.numbers() : added.numbers(),
         joined(maker.codes(), added.codes(), CodeScheme::id),
         joined(maker.marks(), added.marks(), MarkVariant::id),
-        maker.history(),
+        maker.history().with(added.history()),
         maker.note());
   }
 

@@ -21,6 +21,7 @@ import snikra.core.reference.MarkVariant;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
 import snikra.core.reference.Source;
+import snikra.formats.OwnFacts;
 import snikra.formats.OwnPack;
 import snikra.formats.OwnSchemes;
 import snikra.formats.PackFormat.Pack;
@@ -43,13 +44,15 @@ class MakersController {
    * @param spellings sets of words taken for one another
    * @param own ids of the marks and codes one put on file oneself
    * @param ownNumbers ids of the makers whose numbers one put on file oneself
+   * @param ownFacts what one put on file of what makers fitted and listed
    */
   record Makers(
       List<OnePack> packs,
       SortedMap<Character, String> confusions,
       List<List<String>> spellings,
       Set<String> own,
-      Set<String> ownNumbers) {}
+      Set<String> ownNumbers,
+      List<OwnFacts.OwnFact> ownFacts) {}
 
   /**
    * A pack: where it is from and whom it tells of.
@@ -58,7 +61,7 @@ class MakersController {
    * @param on whether knives are held against it
    * @param readable whether it still can be read
    * @param remarks what is odd about it
-   * @param added how many marks it has for makers of other packs
+   * @param added how many marks and other facts it has for makers of other packs
    */
   record OnePack(
       String id,
@@ -110,7 +113,8 @@ class MakersController {
         new TreeMap<>(shelf.confusions()),
         shelf.spellings(),
         own,
-        OwnSchemes.numbered(desk.own()));
+        OwnSchemes.numbered(desk.own()),
+        OwnFacts.facts(desk.own(), shelf));
   }
 
   private OnePack pack(ReferenceDesk.Held held) {
@@ -158,7 +162,12 @@ class MakersController {
   }
 
   private static int told(Addition added) {
-    return added.marks().size() + added.codes().size() + (added.numbers() == null ? 0 : 1);
+    History more = added.history();
+    return added.marks().size()
+        + added.codes().size()
+        + (added.numbers() == null ? 0 : 1)
+        + more.allFittings().size()
+        + more.models().size();
   }
 
   private List<Addition> additions() {

@@ -11,9 +11,11 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Problem;
+import snikra.core.reference.FactSlip;
 import snikra.core.reference.MarkSlip;
 import snikra.core.reference.ReferenceShelf;
 import snikra.formats.InvalidInput;
+import snikra.formats.OwnFacts;
 import snikra.formats.OwnPack;
 import snikra.formats.OwnSchemes;
 import tools.jackson.databind.node.ArrayNode;
@@ -72,6 +74,25 @@ public class OwnReferences {
   /** What filing this would make of the pack; nothing is kept. */
   public OwnPack.Filed look(MarkSlip slip) {
     return OwnPack.with(desk.own(), slip, desk.examiner().shelf());
+  }
+
+  /** What filing these would make of the pack; nothing is kept. */
+  public OwnPack.Filed lookFacts(List<FactSlip> slips) {
+    return OwnFacts.with(desk.own(), slips, desk.examiner().shelf());
+  }
+
+  /**
+   * Puts facts on file in one step.
+   *
+   * @throws InvalidInput with every problem
+   */
+  public OwnPack.Filed fileFacts(List<FactSlip> slips) {
+    return step((text, shelf) -> OwnFacts.with(text, slips, shelf));
+  }
+
+  /** Takes a fact of one's own out. */
+  public OwnPack.Filed takeOutFact(String maker, String key) {
+    return step((text, shelf) -> OwnFacts.without(text, maker, key, shelf));
   }
 
   /** The examiner there would be with the pack so. */

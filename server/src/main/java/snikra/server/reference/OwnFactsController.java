@@ -1,0 +1,211 @@
+package snikra.server.reference;
+
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import snikra.core.dating.DatingVerdict.Opinion;
+import snikra.core.examination.Examiner;
+import snikra.core.examination.FactSlips.FactOffered;
+import snikra.core.examination.Problem;
+import snikra.core.reference.FactSlip;
+import snikra.core.specimen.Specimen;
+import snikra.formats.FactsTable;
+import snikra.formats.FactsTable.FactRow;
+import snikra.formats.FactsTable.FactsRead;
+import snikra.formats.InvalidInput;
+import snikra.formats.OwnFacts;
+import snikra.formats.OwnPack;
+import snikra.formats.SpecimenFormat;
+import snikra.formats.TableField;
+import tools.jackson.databind.JsonNode;
+
+/** {@code /api/own/facts}: what makers fitted and listed, put on file by the collector. */
+@RestController
+@RequestMapping("/api/own/facts")
+class OwnFactsController {
+  private static final int MOST_AT_ONCE = 500;
+  private static final int MOST_TOLD = 100;
+
+  private final OwnReferences own;
+  private final ReferenceDesk desk;
+  private final Verdicts verdicts;
+
+  OwnFactsController(OwnReferences own, ReferenceDesk desk, Verdicts verdicts) {
+    this.own = own;
+    this.desk = desk;
+    this.verdicts = verdicts;
+  }
+
+  /** A knife that shows what its maker is not known for. */
+  record FactsRequest(Specimen specimen) {}
+
+  /**
+   * A slip, and the knife it came from.
+   *
+   * @param specimen left out where it came from none
+   */
+  record FactRequest(@Nullable Specimen specimen, FactSlip fact) {}
+
+  /** Slips of one maker or several, put on file in one step. */
+  record FactsToFile(List<FactSlip> facts) {}
+
+  /**
+   * What became of facts.
+   *
+   * @param what the first says, in words
+   * @param many how many there were
+   */
+  record FactsFiled(String maker, String what, int many) {}
+
+  /**
+   * A slip that is still being written.
+   *
+   * @param problems why it cannot be filed yet
+   * @param before what is said of the knife without it; null where no knife was given
+   * @param after what is said of the knife with it; null while it cannot be filed
+   */
+  record FactLooked(List<Problem> problems, @Nullable Opinion before, @Nullable Opinion after) {}
+
+  /** Slips filled in from what a knife shows and its likeliest maker is not known for. */
+  @PostMapping(path = "/slips", consumes = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      required = true,
+      content = @Content(schema = @Schema(implementation = FactsRequest.class)))
+  List<FactOffered> slips(@RequestBody String body) {
+    Examiner examiner = desk.examiner();
+    return examiner.facts(
+        SpecimenFormat.read(SpecimenFormat.parse(body).path("specimen"), examiner.shelf()));
+  }
+
+  /** What filing the slip would do, or what is still missing; nothing is kept. */
+  @PostMapping(path = "/look", consumes = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      required = true,
+      content = @Content(schema = @Schema(implementation = FactRequest.class)))
+  FactLooked look(@RequestBody String body) {
+    JsonNode tree = SpecimenFormat.parse(body);
+    Specimen knife =
+        tree.has("specimen")
+            ? SpecimenFormat.read(tree.path("specimen"), desk.examiner().shelf())
+            : null;
+    Opinion before = knife == null ? null : verdicts.of(knife).dating().opinion();
+    try {
+      OwnPack.Filed filed = own.lookFacts(List.of(slip(tree.path("fact"), "")));
+      Opinion after = knife == null ? null : own.with(filed).dateWithReasons(knife).opinion();
+      return new FactLooked(List.of(), before, after);
+    } catch (InvalidInput e) {
+      return new FactLooked(e.problems(), before, null);
+    }
+  }
+
+  /** Puts facts on file, all of them or none; the step can be undone. */
+  @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      required = true,
+      content = @Content(schema = @Schema(implementation = FactsToFile.class)))
+  FactsFiled file(@RequestBody String body) {
+    JsonNode facts = SpecimenFormat.parse(body).path("facts");
+    if (!facts.isArray() || facts.isEmpty() || facts.size() > MOST_AT_ONCE) {
+      String given = facts.isArray() ? facts.size() + " facts" : "nothing";
+      throw new InvalidInput(
+          List.of(new Problem("facts", given, "must be 1 to " + MOST_AT_ONCE + " slips")));
+    }
+    List<FactSlip> slips = new ArrayList<>();
+    for (int i = 0; i < facts.size(); i++) {
+      slips.add(slip(facts.path(i), facts.size() == 1 ? "" : "facts[" + i + "]."));
+    }
+    return told(own.fileFacts(slips));
+  }
+
+  /**
+   * What became of a table of models and fittings.
+   *
+   * @param read the rows that cannot be taken in first; at most {@value #MOST_TOLD}
+   * @param good how many can be
+   * @param known how many of those are on file already, and are not put there again
+   * @param refused how many cannot
+   * @param kept how many were put on file
+   */
+  record FactsTold(
+      FactsRead read,
+      List<TableField> fields,
+      int rows,
+      int good,
+      int known,
+      int refused,
+      int kept) {}
+
+  /**
+   * Puts the models and fittings of a table on file in one step, or only looks at it.
+   *
+   * @param maker whose they are, where no column says so
+   * @param source where they are known from, where no column says so
+   * @param sourceKind what kind of source that is
+   * @param columns what each column is, where the collector said so
+   * @param keep whether they are put on file
+   */
+  @PostMapping(path = "/table", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+  FactsTold table(
+      @RequestParam(defaultValue = "the table") String name,
+      @RequestParam(required = false) @Nullable String maker,
+      @RequestParam(required = false) @Nullable String source,
+      @RequestParam String sourceKind,
+      @RequestParam(required = false) @Nullable List<String> columns,
+      @RequestParam(defaultValue = "false") boolean keep,
+      @RequestBody(required = false) byte @Nullable [] body) {
+    Examiner examiner = desk.examiner();
+    FactsRead read =
+        new FactsTable(
+                examiner.shelf(),
+                new FactsTable.FactsBesides(given(maker), given(source), sourceKind),
+                examiner.thisYear())
+            .read(name, body == null ? new byte[0] : body, columns == null ? List.of() : columns);
+    List<FactRow> good = read.rows().stream().filter(r -> r.slip() != null).toList();
+    List<FactSlip> anew = good.stream().filter(r -> !r.known()).map(FactRow::slip).toList();
+    if (keep && !anew.isEmpty()) {
+      own.fileFacts(anew);
+    }
+    List<FactRow> told =
+        read.rows().stream()
+            .sorted(Comparator.comparing(r -> r.problems().isEmpty()))
+            .limit(MOST_TOLD)
+            .toList();
+    return new FactsTold(
+        new FactsRead(read.encoding(), read.separator(), read.headed(), read.columns(), told),
+        FactsTable.fields(),
+        read.rows().size(),
+        good.size(),
+        good.size() - anew.size(),
+        read.rows().size() - good.size(),
+        keep ? anew.size() : 0);
+  }
+
+  private static @Nullable String given(@Nullable String text) {
+    return text == null || text.isBlank() ? null : text.strip();
+  }
+
+  /** Takes a fact one put on file out; the step can be undone. */
+  @DeleteMapping
+  FactsFiled takeOut(@RequestParam String maker, @RequestParam String key) {
+    return told(own.takeOutFact(maker, key));
+  }
+
+  private FactSlip slip(JsonNode tree, String path) {
+    Examiner examiner = desk.examiner();
+    return OwnFacts.slip(tree, path, examiner.shelf(), examiner.thisYear());
+  }
+
+  private static FactsFiled told(OwnPack.Filed filed) {
+    return new FactsFiled(filed.maker(), filed.mark(), filed.many());
+  }
+}

@@ -1,0 +1,89 @@
+import { type RefObject, useEffect, useRef, useState } from "react";
+import type { Book, FactLooked, FactOffered, Specimen } from "../../api/types";
+import { Dialog } from "../../ui/dialog";
+import { Field } from "../../ui/field";
+import { Said } from "../../ui/said";
+import { Select } from "../../ui/select";
+import { KeepIt } from "../by-example/known-from";
+import { FactFields } from "./fact-fields";
+import { type FactDraft, useFact } from "./use-fact";
+
+/** A slip that puts what a maker fitted or listed on file. */
+export function FactOnFile({
+  title,
+  first,
+  offered = [],
+  specimen,
+  book,
+  from,
+  onClose,
+}: {
+  title: string;
+  first: FactDraft;
+  /** What the knife in hand shows that may be put on file. */
+  offered?: FactOffered[];
+  specimen?: Specimen;
+  book: Book;
+  from: RefObject<HTMLElement | null>;
+  onClose: () => void;
+}) {
+  const fact = useFact(first, specimen, onClose);
+  const [which, setWhich] = useState("0");
+  const fields = useRef<HTMLDivElement>(null);
+  const isAmiss = fact.problems.length > 0;
+  // On a small screen what is missing may be out of sight.
+  useEffect(() => {
+    if (isAmiss) fields.current?.querySelector<HTMLElement>("[aria-invalid=true]")?.focus();
+  }, [isAmiss]);
+  return (
+    <Dialog open onClose={onClose} from={from} title={title}>
+      <div ref={fields}>
+        {offered.length > 1 && (
+          <Field label="What this knife shows, and is not on file" className="mt-3">
+            {(ids) => (
+              <Select
+                {...ids}
+                value={which}
+                nothing="something else"
+                options={offered.map((o, i) => ({ id: `${i}`, label: o.what }))}
+                onChange={(now) => {
+                  setWhich(now ?? "");
+                  const chosen = now === undefined ? undefined : offered[Number(now)];
+                  fact.startWith(chosen?.slip ?? { kind: first.kind, maker: first.maker });
+                }}
+              />
+            )}
+          </Field>
+        )}
+        <FactFields draft={fact.draft} set={fact.set} book={book} problems={fact.problems} />
+        {fact.does && <WhatItDoes told={fact.does} />}
+        <KeepIt
+          known={fact.known}
+          onChange={fact.setKnown}
+          book={book}
+          problems={fact.problems}
+          failed={fact.failed}
+          onKeep={fact.file}
+          onClose={onClose}
+        />
+      </div>
+    </Dialog>
+  );
+}
+
+/** What is said of the knife in hand without the slip and with it; nothing where there is no knife. */
+function WhatItDoes({ told }: { told: FactLooked }) {
+  if (!told.before) return null;
+  return (
+    <section aria-label="What it does to this knife" className="mt-4 border-t border-ink pt-2">
+      <dl className="grid grid-cols-[auto_minmax(0,1fr)] gap-x-4 gap-y-1" data-testid="what-it-does">
+        <dt className="voice text-ink2">Now</dt>
+        <dd>
+          <Said of={told.before} />
+        </dd>
+        <dt className="voice text-ink2">On file</dt>
+        <dd>{told.after ? <Said of={told.after} /> : <span className="voice text-ink3">not yet</span>}</dd>
+      </dl>
+    </section>
+  );
+}

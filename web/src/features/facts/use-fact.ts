@@ -1,0 +1,51 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, Refused } from "../../api/client";
+import { useOwnReferences } from "../../api/own";
+import type { FactSlip, Specimen } from "../../api/types";
+import { useSource } from "../by-example/known-from";
+
+/** What stands on a slip, whether or not it is all there yet. */
+export type FactDraft = Partial<FactSlip> & Pick<FactSlip, "kind" | "maker">;
+
+/** A slip as it is filled in, what filing it would do to a knife, and the press that files it. */
+export function useFact(first: FactDraft, specimen: Specimen | undefined, onFiled: () => void) {
+  const [draft, setDraft] = useState(first);
+  const [known, setKnown] = useSource();
+  const [failed, setFailed] = useState<Error>();
+  const { turn, undo } = useOwnReferences();
+  const slip = { ...draft, ...known } as FactSlip;
+  const look = useQuery({
+    queryKey: ["fact-look", specimen, slip],
+    queryFn: ({ signal }) => api.lookFact({ specimen, fact: slip }, signal),
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+  const isRefused = failed instanceof Refused && failed.problems.length > 0;
+  const file = async () => {
+    const filing = api.fileFacts({ facts: [slip] });
+    try {
+      await filing;
+    } catch (error) {
+      return setFailed(error as Error);
+    }
+    onFiled();
+    await turn(
+      filing,
+      draft.kind === "model" ? `No. ${slip.number} is on file.` : "That is on file now.",
+      undo,
+    );
+  };
+  return {
+    draft,
+    set: (what: Partial<FactDraft>) => setDraft((now) => ({ ...now, ...what })),
+    startWith: setDraft,
+    known,
+    setKnown,
+    does: look.data,
+    // What is still missing is no mistake before one tries to keep it; from then on it goes as it is mended.
+    problems: (isRefused && look.data?.problems) || [],
+    failed: isRefused && look.data?.problems.length === 0 ? undefined : failed,
+    file,
+  };
+}
