@@ -68,16 +68,18 @@ export const titleBy = (school: School, of: { title: string; tradeTitle: string 
 
 export const percent = (p: number) => Math.round(100 * p);
 
+/** Years from the first to the last; one year alone is told once. */
+export const fromTo = ({ from, to }: { from?: number | undefined; to?: number | undefined }): string =>
+  from === to ? `${from}` : `${from}\u2013${to}`;
+
 /** Years of a span, pieces and all. */
 export function years(span: Span): string {
-  return span.pieces.map((p) => (p.from === p.to ? `${p.from}` : `${p.from}\u2013${p.to}`)).join(", ");
+  return span.pieces.map(fromTo).join(", ");
 }
 
 /** First to last year, for tight places; a broken span says so elsewhere. */
 export function yearsWhole(span: Span): string {
-  const from = span.pieces[0]?.from;
-  const to = span.pieces.at(-1)?.to;
-  return from === to ? `${from}` : `${from}\u2013${to}`;
+  return fromTo({ from: span.pieces[0]?.from, to: span.pieces.at(-1)?.to });
 }
 
 /** Money as the reader's locale writes it, without pence where there are none. */

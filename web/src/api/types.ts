@@ -86,7 +86,6 @@ export interface Problem {
 }
 export type FactSlip = Schemas["FactSlip"];
 export type FactOffered = Schemas["FactOffered"];
-export type FactLooked = Schemas["FactLooked"];
 export type FactsTold = Schemas["FactsTold"];
 export type OwnFact = Schemas["OwnFact"];
 export type CodeExamples = Schemas["CodeExamples"];

@@ -1,6 +1,7 @@
 import { type RefObject, useRef, useState } from "react";
 import { api } from "../../api/client";
 import type { Book, FactsTold, OneMaker } from "../../api/types";
+import { fromTo } from "../../format";
 import { BringTable, type Brought } from "../bring-table";
 import { type KnownFromAll, KnownFromAllFields } from "../bring-table/known-from-all";
 
@@ -61,7 +62,7 @@ function Becomes({ row: { slip, what } }: { row: FactsTold["read"]["rows"][numbe
   if (!slip) return null;
   return (
     <>
-      {what}, <span className="num text-blue">{`${slip.from}\u2013${slip.to}`}</span>
+      {what}, <span className="num text-blue">{fromTo(slip)}</span>
       {slip.give > 0 && <span className="text-ink2">, within {slip.give} years</span>}
     </>
   );

@@ -2,6 +2,7 @@ import { useRef, useState } from "react";
 import { api } from "../../api/client";
 import { useOwnReferences } from "../../api/own";
 import type { Book, FactOffered, OneMaker, OwnFact, Specimen, Verdict } from "../../api/types";
+import { fromTo } from "../../format";
 import { useToast } from "../../ui/toasts";
 import { FactsOutOfATable } from "./bring-facts";
 import { FactOnFile } from "./slip";
@@ -71,7 +72,7 @@ function MyFact({ fact }: { fact: OwnFact }) {
   const { turn, undo } = useOwnReferences();
   return (
     <li className="no-print flex gap-x-4 border-t border-rule py-0.5">
-      <span className="num text-blue">{`${fact.from}\u2013${fact.to}`}</span>
+      <span className="num text-blue">{fromTo(fact)}</span>
       <span className="grow">
         {fact.what} <span className="voice text-ink2">put on file by me</span>
       </span>

@@ -1,9 +1,9 @@
 import { type RefObject, useEffect, useRef, useState } from "react";
-import type { Book, FactLooked, FactOffered, Specimen } from "../../api/types";
+import type { Book, FactOffered, Specimen } from "../../api/types";
 import { Dialog } from "../../ui/dialog";
 import { Field } from "../../ui/field";
-import { Said } from "../../ui/said";
 import { Select } from "../../ui/select";
+import { WhatItDoes } from "../../ui/what-it-does";
 import { KeepIt } from "../by-example/known-from";
 import { FactFields } from "./fact-fields";
 import { type FactDraft, useFact } from "./use-fact";
@@ -56,7 +56,7 @@ export function FactOnFile({
           </Field>
         )}
         <FactFields draft={fact.draft} set={fact.set} book={book} problems={fact.problems} />
-        {fact.does && <WhatItDoes told={fact.does} />}
+        {fact.does?.before && <WhatItDoes before={fact.does.before} after={fact.does.after} />}
         <KeepIt
           known={fact.known}
           onChange={fact.setKnown}
@@ -68,22 +68,5 @@ export function FactOnFile({
         />
       </div>
     </Dialog>
-  );
-}
-
-/** What is said of the knife in hand without the slip and with it; nothing where there is no knife. */
-function WhatItDoes({ told }: { told: FactLooked }) {
-  if (!told.before) return null;
-  return (
-    <section aria-label="What it does to this knife" className="mt-4 border-t border-ink pt-2">
-      <dl className="grid grid-cols-[auto_minmax(0,1fr)] gap-x-4 gap-y-1" data-testid="what-it-does">
-        <dt className="voice text-ink2">Now</dt>
-        <dd>
-          <Said of={told.before} />
-        </dd>
-        <dt className="voice text-ink2">On file</dt>
-        <dd>{told.after ? <Said of={told.after} /> : <span className="voice text-ink3">not yet</span>}</dd>
-      </dl>
-    </section>
   );
 }

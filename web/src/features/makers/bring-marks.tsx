@@ -1,7 +1,7 @@
 import type { RefObject } from "react";
 import { api } from "../../api/client";
 import type { Book, MarksTold } from "../../api/types";
-import { sentence } from "../../format";
+import { fromTo, sentence } from "../../format";
 import { Field } from "../../ui/field";
 import { Select } from "../../ui/select";
 import { TextField } from "../../ui/text-field";
@@ -87,7 +87,7 @@ function Becomes({ row: { slip } }: { row: MarksTold["read"]["rows"][number] }) 
   return (
     <>
       <span className="font-steel">{slip.lines.join(" / ")}</span>, {slip.maker},{" "}
-      <span className="num text-blue">{`${slip.from}\u2013${slip.to}`}</span>
+      <span className="num text-blue">{fromTo(slip)}</span>
       {slip.give > 0 && <span className="text-ink2">, within {slip.give} years</span>}
     </>
   );

@@ -4,7 +4,7 @@ import { api } from "../../api/client";
 import type { Book, MakersPack, OneMaker } from "../../api/types";
 import { path } from "../../drawing/geometry";
 import { answerOptions } from "../../drawing/pictures";
-import { percent } from "../../format";
+import { fromTo, percent } from "../../format";
 import { sourceOf } from "./source";
 import { told } from "./told";
 
@@ -51,8 +51,6 @@ export function HistoryOf({ maker, pack }: { maker: OneMaker; pack: MakersPack }
   );
 }
 
-const years = (f: { from: number; to: number }) => `${f.from}\u2013${f.to}`;
-
 interface Fact {
   from: number;
   to: number;
@@ -80,7 +78,7 @@ function Facts<F extends Fact>({
             key={what(f) + f.from}
             className="grid grid-cols-[6rem_minmax(0,1fr)] gap-x-2 border-t border-rule py-0.5"
           >
-            <span className="num text-blue">{years(f)}</span>
+            <span className="num text-blue">{fromTo(f)}</span>
             <span>
               {what(f)}.{" "}
               <span className="text-ink2">
@@ -116,7 +114,7 @@ function Shields({
               {s.picture ? (
                 <img
                   src={s.picture}
-                  alt={`The shield of ${years(s)}`}
+                  alt={`The shield of ${fromTo(s)}`}
                   className="h-8 w-[4.75rem] object-contain dark:invert"
                 />
               ) : s.drawn ? (
@@ -125,7 +123,7 @@ function Shields({
                 (shape?.picture as ReactNode)
               )}
               <span>
-                <span className="num text-blue">{years(s)}</span> {shape?.label ?? s.shape}.{" "}
+                <span className="num text-blue">{fromTo(s)}</span> {shape?.label ?? s.shape}.{" "}
                 <span className="text-[0.78125rem]/4 text-ink2">
                   {s.note} {sourceOf(pack, s.source)}
                 </span>
@@ -180,7 +178,7 @@ function Models({
                 <span className="text-[0.78125rem]/4 text-ink2">
                   {m.note}{" "}
                   {Object.entries(m.marks)
-                    .map(([mark, y]) => `Mark ${mark}: ${years(y)}.`)
+                    .map(([mark, y]) => `Mark ${mark}: ${fromTo(y)}.`)
                     .join(" ")}{" "}
                   {m.options.map((o) => (
                     <span key={o.feature + o.value} className="text-ink">
@@ -191,7 +189,7 @@ function Models({
                   {sourceOf(pack, m.source)}
                 </span>
               </td>
-              <td className="num whitespace-nowrap text-blue">{years(m)}</td>
+              <td className="num whitespace-nowrap text-blue">{fromTo(m)}</td>
             </tr>
           ))}
         </tbody>

@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import { api } from "../../api/client";
 import type { MakersPack, OneMaker, OwnFact } from "../../api/types";
 import { MarkDrawn, plainLetters } from "../../drawing/mark-drawn";
-import { percent } from "../../format";
+import { fromTo, percent } from "../../format";
 import { RestingOn } from "../../ui/resting-on";
 import { ByExample, OwnScheme } from "../by-example";
 import { FactsOf } from "../facts";
@@ -49,8 +49,7 @@ export function MakerPage({
         {maker.history.kind === "maker"
           ? ""
           : `${maker.history.kind === "brand" ? "A brand" : "A retailer"}, `}
-        {[maker.place, maker.region].filter(Boolean).join(", ")}.{" "}
-        <span className="num">{`${maker.from}\u2013${maker.to}`}</span>
+        {[maker.place, maker.region].filter(Boolean).join(", ")}. <span className="num">{fromTo(maker)}</span>
       </p>
       <p className="mt-1 max-w-[40rem]">{maker.note}</p>
       <SetOf maker={maker.id} />
@@ -70,7 +69,7 @@ export function MakerPage({
               {m.etch.length > 0 && <Face lines={m.etch} quiet="on the flat" />}
             </div>
             <p className="mt-2 flex justify-between gap-3 border-t border-rule pt-1">
-              <span className="num shrink-0 font-semibold text-blue">{`${m.from}\u2013${m.to}`}</span>
+              <span className="num shrink-0 font-semibold text-blue">{fromTo(m)}</span>
               <span className="voice text-right text-ink2">
                 {m.technique}
                 {m.layout === "straight" ? "" : `, ${m.layout}`}

@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import { useByNumber } from "../../api/by-number";
 import type { Book, KeptWant } from "../../api/types";
 import { SmallKnife } from "../../drawing/small-knife";
-import { lengthText, money, percent } from "../../format";
+import { fromTo, lengthText, money, percent } from "../../format";
 import { usePreferences } from "../../preferences";
 import { Struck } from "../sets/struck";
 import { nameOf } from "./name-of";
@@ -77,7 +77,7 @@ export function Sought({
 }
 
 function yearsOf({ from, to }: KeptWant["told"]): string {
-  if (from !== undefined && to !== undefined) return from === to ? `${from}` : `${from}\u2013${to}`;
+  if (from !== undefined && to !== undefined) return fromTo({ from, to });
   if (from !== undefined) return `from ${from}`;
   return to === undefined ? "" : `to ${to}`;
 }

@@ -1,10 +1,10 @@
 import { type FormEvent, type RefObject, useEffect, useRef } from "react";
 import { api } from "../../../api/client";
 import { useOwnReferences } from "../../../api/own";
-import type { Book, MarkFiled, MarkSlip, Specimen } from "../../../api/types";
+import type { Book, MarkSlip, Specimen } from "../../../api/types";
 import { sentence } from "../../../format";
 import { Dialog } from "../../../ui/dialog";
-import { Said } from "../../../ui/said";
+import { WhatItDoes } from "../../../ui/what-it-does";
 import { SlipFields } from "./slip-fields";
 import { useSlip } from "./use-slip";
 
@@ -51,7 +51,16 @@ export function Slip({
           problems={problems}
           isFilledIn={first.from !== undefined && slip.from === first.from && slip.to === first.to}
         />
-        {does && <WhatItDoes told={does} />}
+        {does && (
+          <>
+            <WhatItDoes before={does.before} after={does.after} />
+            {does.remarks.map((r) => (
+              <p key={r.text} className="mt-1 text-[0.78125rem]/4 text-lead">
+                {sentence(r.text)}.
+              </p>
+            ))}
+          </>
+        )}
         <div role="alert">
           {message && <p className="mt-2 text-lead">{message}</p>}
           {isAmiss && <p className="mt-2 text-lead">Something is still missing above.</p>}
@@ -61,28 +70,5 @@ export function Slip({
         </button>
       </form>
     </Dialog>
-  );
-}
-
-/** What is said of the knife in hand without the slip and with it. */
-function WhatItDoes({ told }: { told: MarkFiled }) {
-  return (
-    <section aria-label="What it does to this knife" className="mt-4 border-t border-ink pt-2">
-      <dl className="grid grid-cols-[auto_minmax(0,1fr)] gap-x-4 gap-y-1" data-testid="what-it-does">
-        <dt className="voice text-ink2">Now</dt>
-        <dd>
-          <Said of={told.before} />
-        </dd>
-        <dt className="voice text-ink2">On file</dt>
-        <dd>
-          <Said of={told.after} />
-        </dd>
-      </dl>
-      {told.remarks.map((r) => (
-        <p key={r.text} className="mt-1 text-[0.78125rem]/4 text-lead">
-          {sentence(r.text)}.
-        </p>
-      ))}
-    </section>
   );
 }

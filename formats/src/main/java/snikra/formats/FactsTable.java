@@ -22,6 +22,8 @@ public final class FactsTable {
   /** What a row of the other kind does not ask is kept in its note. */
   private static final List<String> OF_FITTINGS = List.of("feature", "value", "give");
 
+  private static final List<String> YEARS = List.of("years", "from", "to");
+
   private static final List<String> OF_MODELS = List.of("label", "pattern");
 
   /**
@@ -125,6 +127,10 @@ public final class FactsTable {
       if (written != null) {
         cells.keep(other, written);
       }
+    }
+    // A model's years have no give of their own: that they are doubtful stays in its note.
+    if (isModel && use != null && use.isDoubtful()) {
+      YEARS.stream().filter(c -> cells.text(c) != null).forEach(c -> cells.keep(c, cells.text(c)));
     }
     String note = cells.note(LONGEST_NOTE);
     if (maker == null || use == null || !cells.problems().isEmpty()) {

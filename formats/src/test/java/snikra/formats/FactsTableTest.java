@@ -50,7 +50,7 @@ class FactsTableTest {
     assertThat(slip.from()).isEqualTo(1895);
     assertThat(slip.to()).isEqualTo(1910);
     assertThat(slip.give()).isZero();
-    assertThat(slip.note()).isEqualTo("Remarks: Rare\nPrice: 4 s");
+    assertThat(slip.note()).isEqualTo("Made: c. 1895-1910\nRemarks: Rare\nPrice: 4 s");
     assertThat(slip.source()).isEqualTo("A list of 1974");
     assertThat(slip.sourceKind()).isEqualTo("reference-book");
   }

@@ -3,7 +3,6 @@ package snikra.server.reference;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
@@ -34,7 +33,6 @@ import tools.jackson.databind.JsonNode;
 @RequestMapping("/api/own/facts")
 class OwnFactsController {
   private static final int MOST_AT_ONCE = 500;
-  private static final int MOST_TOLD = 100;
 
   private final OwnReferences own;
   private final ReferenceDesk desk;
@@ -130,7 +128,7 @@ class OwnFactsController {
   /**
    * What became of a table of models and fittings.
    *
-   * @param read the rows that cannot be taken in first; at most {@value #MOST_TOLD}
+   * @param read the rows that cannot be taken in first; at most {@value BroughtRows#MOST_TOLD}
    * @param good how many can be
    * @param known how many of those are on file already, and are not put there again
    * @param refused how many cannot
@@ -167,31 +165,23 @@ class OwnFactsController {
     FactsRead read =
         new FactsTable(
                 examiner.shelf(),
-                new FactsTable.FactsBesides(given(maker), given(source), sourceKind),
+                new FactsTable.FactsBesides(
+                    BroughtRows.given(maker), BroughtRows.given(source), sourceKind),
                 examiner.thisYear())
             .read(name, body == null ? new byte[0] : body, columns == null ? List.of() : columns);
-    List<FactRow> good = read.rows().stream().filter(r -> r.slip() != null).toList();
-    List<FactSlip> anew = good.stream().filter(r -> !r.known()).map(FactRow::slip).toList();
-    if (keep && !anew.isEmpty()) {
-      own.fileFacts(anew);
+    BroughtRows<FactRow> rows = BroughtRows.of(read.rows(), r -> r.slip() != null, FactRow::known);
+    if (keep && !rows.anew().isEmpty()) {
+      own.fileFacts(rows.anew().stream().map(FactRow::slip).toList());
     }
-    List<FactRow> told =
-        read.rows().stream()
-            .sorted(Comparator.comparing(r -> r.problems().isEmpty()))
-            .limit(MOST_TOLD)
-            .toList();
     return new FactsTold(
-        new FactsRead(read.encoding(), read.separator(), read.headed(), read.columns(), told),
+        new FactsRead(
+            read.encoding(), read.separator(), read.headed(), read.columns(), rows.told()),
         FactsTable.fields(),
-        read.rows().size(),
-        good.size(),
-        good.size() - anew.size(),
-        read.rows().size() - good.size(),
-        keep ? anew.size() : 0);
-  }
-
-  private static @Nullable String given(@Nullable String text) {
-    return text == null || text.isBlank() ? null : text.strip();
+        rows.rows(),
+        rows.good(),
+        rows.known(),
+        rows.refused(),
+        keep ? rows.anew().size() : 0);
   }
 
   /** Takes a fact one put on file out; the step can be undone. */

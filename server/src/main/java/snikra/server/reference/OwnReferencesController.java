@@ -2,7 +2,6 @@ package snikra.server.reference;
 
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.util.Comparator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
@@ -36,8 +35,6 @@ import tools.jackson.databind.JsonNode;
 @RestController
 @RequestMapping("/api/own")
 class OwnReferencesController {
-  private static final int MOST_TOLD = 100;
-
   private final OwnReferences own;
   private final ReferenceDesk desk;
   private final Verdicts verdicts;
@@ -163,7 +160,7 @@ class OwnReferencesController {
   /**
    * What became of a table of marks.
    *
-   * @param read the rows that cannot be taken in first; at most {@value #MOST_TOLD}
+   * @param read the rows that cannot be taken in first; at most {@value BroughtRows#MOST_TOLD}
    * @param good how many can be
    * @param known how many of those are on file already, and are not put there again
    * @param refused how many cannot
@@ -202,35 +199,26 @@ class OwnReferencesController {
     MarksRead read =
         new MarksTable(
                 examiner.shelf(),
-                new MarksTable.Besides(given(maker), given(region), given(source), sourceKind),
+                new MarksTable.Besides(
+                    BroughtRows.given(maker),
+                    BroughtRows.given(region),
+                    BroughtRows.given(source),
+                    sourceKind),
                 examiner.thisYear())
             .read(name, body == null ? new byte[0] : body, columns == null ? List.of() : columns);
-    List<MarkRow> good = read.rows().stream().filter(r -> r.slip() != null).toList();
-    List<MarkSlip> anew = good.stream().filter(r -> !r.known()).map(MarkRow::slip).toList();
-    if (keep && !anew.isEmpty()) {
-      own.fileAll(anew);
+    BroughtRows<MarkRow> rows = BroughtRows.of(read.rows(), r -> r.slip() != null, MarkRow::known);
+    if (keep && !rows.anew().isEmpty()) {
+      own.fileAll(rows.anew().stream().map(MarkRow::slip).toList());
     }
     return new MarksTold(
-        told(read),
+        new MarksRead(
+            read.encoding(), read.separator(), read.headed(), read.columns(), rows.told()),
         MarksTable.fields(),
-        read.rows().size(),
-        good.size(),
-        good.size() - anew.size(),
-        read.rows().size() - good.size(),
-        keep ? anew.size() : 0);
-  }
-
-  private static @Nullable String given(@Nullable String text) {
-    return text == null || text.isBlank() ? null : text.strip();
-  }
-
-  private static MarksRead told(MarksRead read) {
-    List<MarkRow> rows =
-        read.rows().stream()
-            .sorted(Comparator.comparing(r -> r.problems().isEmpty()))
-            .limit(MOST_TOLD)
-            .toList();
-    return new MarksRead(read.encoding(), read.separator(), read.headed(), read.columns(), rows);
+        rows.rows(),
+        rows.good(),
+        rows.known(),
+        rows.refused(),
+        keep ? rows.anew().size() : 0);
   }
 
   private Opinion opinion(Specimen knife) {
