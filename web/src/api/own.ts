@@ -8,6 +8,9 @@ export const stepsQuery = {
   staleTime: Number.POSITIVE_INFINITY,
 };
 
+/** How the knife that is laid out on the bench is asked for. */
+export const ON_THE_BENCH = "bench";
+
 /** What the collector put on file, step by step, and the way back and forth along it. */
 export function useOwnReferences() {
   const queries = useQueryClient();
@@ -20,8 +23,8 @@ export function useOwnReferences() {
     } catch (e) {
       toast(`That could not be done. ${(e as Error).message}`);
     }
-    // With other references every verdict may be another.
-    await queries.invalidateQueries();
+    // With other references every verdict may be another; a knife on the bench is no other, and stays laid out.
+    await queries.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== ON_THE_BENCH });
   };
   const undo = (): Promise<void> => turn(api.undoOwn(), "It is off the file again.", redo);
   const redo = (): Promise<void> => turn(api.redoOwn(), "It is on file again.", undo);

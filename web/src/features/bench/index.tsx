@@ -3,6 +3,7 @@ import { useEffect, useState } from "react";
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from "react-router";
 import { api, Refused } from "../../api/client";
 import { gradingQuery } from "../../api/grading";
+import { ON_THE_BENCH } from "../../api/own";
 import type { Book, SavedKnife, Station } from "../../api/types";
 import { titleBy } from "../../format";
 import { useKeys } from "../../keys";
@@ -29,7 +30,7 @@ export function Bench({ book }: { book: Book }) {
   const { id } = useParams();
   const queries = useQueryClient();
   const knife = useQuery({
-    queryKey: ["bench", id],
+    queryKey: [ON_THE_BENCH, id],
     queryFn: () => layOut(id as string, queries),
     enabled: id !== undefined,
     refetchOnWindowFocus: false,

@@ -1,9 +1,10 @@
 // @vitest-environment happy-dom
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { QueryClient, QueryClientProvider, useQuery } from "@tanstack/react-query";
 import { cleanup, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { api, Refused } from "../../api/client";
+import { ON_THE_BENCH } from "../../api/own";
 import type { Book, Specimen, Verdict } from "../../api/types";
 import { ToastProvider } from "../../ui/toasts";
 import { FactsOf, FactsOfKnife } from ".";
@@ -93,6 +94,12 @@ const ofKnife = (station: string, verdict = KNIFE) => (
   <FactsOfKnife verdict={verdict} specimen={{} as Specimen} station={station} book={BOOK} />
 );
 
+function AtTheBench({ laidOut, tray }: Record<"laidOut" | "tray", () => Promise<string>>) {
+  useQuery({ queryKey: [ON_THE_BENCH, "1"], queryFn: laidOut });
+  useQuery({ queryKey: ["tray"], queryFn: tray });
+  return ofKnife("frame");
+}
+
 test("what a knife shows at a station is offered, with what filing it would do", async () => {
   const filed = vi.spyOn(api, "fileFacts").mockResolvedValue({ maker: "Thrale", what: "", many: 1 });
   const user = show(ofKnife("frame"));
@@ -110,6 +117,19 @@ test("what a knife shows at a station is offered, with what filing it would do",
     sourceKind: "catalogue",
   });
   await waitFor(() => expect(screen.queryByRole("dialog")).toBeNull());
+});
+
+test("the knife stays laid out on the bench, and the keys where they were", async () => {
+  vi.spyOn(api, "fileFacts").mockResolvedValue({ maker: "Thrale", what: "", many: 1 });
+  const laidOut = vi.fn().mockResolvedValue("a knife");
+  const tray = vi.fn().mockResolvedValue("the tray");
+  const user = show(<AtTheBench laidOut={laidOut} tray={tray} />);
+  const press = screen.getByRole("button", { name: "Put on file for Thrale" });
+  await user.click(press);
+  await user.click(await screen.findByRole("button", { name: "Put it on file" }));
+  await waitFor(() => expect(tray).toHaveBeenCalledTimes(2));
+  expect(laidOut).toHaveBeenCalledTimes(1);
+  expect(document.activeElement).toBe(press);
 });
 
 test("at the number it is a model, without years of give", async () => {

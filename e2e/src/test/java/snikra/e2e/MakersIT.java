@@ -224,6 +224,7 @@ class MakersIT {
           .press("Enter");
       assertThat(sheet).isHidden();
       assertThat(page.getByText("That is on file now.").first()).isVisible();
+      assertThat(page.getByText("Put on file for Veldrake Knife Works")).isFocused();
 
       page.setViewportSize(390, 844);
       page.navigate(app.url("/makers/veldrake"));
