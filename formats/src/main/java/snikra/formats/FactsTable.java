@@ -99,7 +99,7 @@ public final class FactsTable {
     List<FactRow> rows = new ArrayList<>();
     for (Table.Row row : columns.rows()) {
       FactRow read = row(row, columns.columns());
-      boolean isAgain = read.slip() != null && !met.add(OwnFacts.same(read.slip()));
+      boolean isAgain = read.slip() != null && !met.add(OwnFacts.same(read.slip(), shelf));
       rows.add(isAgain ? known(read) : read);
     }
     return new FactsRead(
@@ -148,6 +148,7 @@ public final class FactsTable {
             cells.text("number"),
             pattern == null || called != null ? called : pattern.name(),
             pattern == null ? null : pattern.id(),
+            null,
             use.from(),
             use.to(),
             isModel ? 0 : give,

@@ -13,8 +13,11 @@ import snikra.core.examination.FactSlips.FactOffered;
 import snikra.core.reference.FactSlip;
 import snikra.core.reference.History;
 import snikra.core.reference.Maker;
+import snikra.core.reference.MarkSlip;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.reference.YearsMoved;
 import snikra.core.specimen.Specimen;
+import snikra.core.specimen.Technique;
 
 /** What makers fitted and listed, put on file by the collector beside what packs tell of them. */
 class OwnFactsTest {
@@ -60,6 +63,7 @@ class OwnFactsTest {
         null,
         null,
         null,
+        null,
         from,
         to,
         2,
@@ -77,6 +81,7 @@ class OwnFactsTest {
         number,
         label,
         "regular-jack",
+        null,
         from,
         to,
         0,
@@ -110,7 +115,7 @@ class OwnFactsTest {
             SHELF);
     assertThat(filed.many()).isEqualTo(3);
     assertThat(filed.what()).isEqualTo(OwnPack.What.PUT_ON);
-    assertThat(filed.mark()).isEqualTo("Shape of the shield: Oval");
+    assertThat(filed.mark()).isEqualTo("Shape of the shield: oval");
     History history = maker(filed.yaml()).history();
     assertThat(history.kind()).isEqualTo(History.Kind.BRAND);
     assertThat(history.shields())
@@ -128,8 +133,8 @@ class OwnFactsTest {
     assertThat(OwnFacts.facts(filed.yaml(), SHELF))
         .extracting(OwnFacts.OwnFact::what)
         .containsExactly(
-            "Shape of the shield: Oval",
-            "Handle material: Celluloid (cellulose nitrate)",
+            "Shape of the shield: oval",
+            "Handle material: celluloid (cellulose nitrate)",
             "No. 12, Small jack");
   }
 
@@ -227,6 +232,179 @@ class OwnFactsTest {
     assertThat(examiner.facts(knife(",\"number\":\"77\""))).isEmpty();
   }
 
+  private static FactSlip owner(String name, int from, int to) {
+    return of(FactSlip.Kind.OWNER, name, null, from, to);
+  }
+
+  private static FactSlip contract(String by, int percent, int from, int to) {
+    return of(FactSlip.Kind.CONTRACT, by, percent, from, to);
+  }
+
+  private static FactSlip of(FactSlip.Kind kind, String label, Integer percent, int from, int to) {
+    return new FactSlip(
+        kind, "quoinby", null, null, null, label, null, percent, from, to, 0, "family", "Aunt", "");
+  }
+
+  @Test
+  void whoseItWasAndWhoMadeForItStandAmongItsHistory() {
+    String own =
+        OwnFacts.with(
+                null,
+                List.of(owner("E. Quoin", 1890, 1911), contract("tunnaway", 60, 1900, 1905)),
+                SHELF)
+            .yaml();
+    History history = maker(own).history();
+    assertThat(history.owners())
+        .extracting(History.Owner::name, History.Owner::from, History.Owner::to)
+        .containsExactly(tuple("E. Quoin", 1890, 1911));
+    assertThat(history.contracts())
+        .extracting(History.Contract::by, History.Contract::share)
+        .containsExactly(tuple("tunnaway", 0.6));
+    assertThat(OwnFacts.facts(own, SHELF))
+        .extracting(OwnFacts.OwnFact::kind, OwnFacts.OwnFact::what)
+        .containsExactly(
+            tuple(FactSlip.Kind.OWNER, "Owner: E. Quoin"),
+            tuple(FactSlip.Kind.CONTRACT, "Made by tunnaway"));
+  }
+
+  /** A maker on file is heard as the hand however its name was typed. */
+  @Test
+  void aContractWithAMakerOnFileIsHeard() {
+    String own = OwnFacts.with(null, List.of(contract(" QUOINBY", 100, 1900, 1910)), SHELF).yaml();
+    assertThat(maker(own).history().contracts().get(0).by()).isEqualTo("Quoinby");
+    Specimen knife = knife("");
+    String others =
+        OwnFacts.with(null, List.of(contract("Tunnaway", 100, 1890, 1961)), SHELF).yaml();
+    assertThat(
+            new Examiner(shelf(others), 2026).examine(knife).dating().makers().get(0).contractors())
+        .extracting(h -> h.label())
+        .contains("Tunnaway");
+  }
+
+  @Test
+  void eachCanBeWrittenAnewAndKeepsItsPlaceAndWhatASlipDoesNotHold() {
+    List<FactSlip> all =
+        List.of(
+            fitting("shield_shape", "oval", 1925, 1935),
+            fitting("bail", "wire", 1900, 1910),
+            model("12", "Jack", 1925, 1935),
+            owner("E. Quoin", 1890, 1911),
+            contract("Tunnaway", 60, 1900, 1905));
+    String own = OwnFacts.with(null, all, SHELF).yaml();
+    own =
+        own.replaceFirst(
+            "( +)label: (\"?Jack\"?)\n",
+            "$1label: $2\n$1options: [{feature: bail, value: wire, note: \"\"}]\n");
+    for (OwnFacts.OwnFact fact : OwnFacts.facts(own, SHELF)) {
+      FactSlip slip = OwnFacts.slip(own, "quoinby", fact.key());
+      assertThat(all)
+          .filteredOn(s -> s.kind() == slip.kind())
+          .extracting(FactSlip::label)
+          .contains(slip.label());
+      OwnPack.Filed changed =
+          OwnFacts.changed(own, "quoinby", fact.key(), slip.in(1901, 1904, 3), SHELF);
+      assertThat(changed.what()).isEqualTo(OwnPack.What.CHANGED);
+      own = changed.yaml();
+    }
+    assertThat(OwnFacts.facts(own, SHELF))
+        .hasSize(5)
+        .allSatisfy(f -> assertThat(List.of(f.from(), f.to())).containsExactly(1901, 1904))
+        .extracting(OwnFacts.OwnFact::give)
+        .containsExactly(3, 3, 0, 0, 0);
+    assertThat(maker(own).history().model("12").orElseThrow().options()).hasSize(1);
+  }
+
+  @Test
+  void aShieldThatBecomesAnotherFittingGoesOver() {
+    String own =
+        OwnFacts.with(null, List.of(fitting("shield_shape", "oval", 1925, 1935)), SHELF).yaml();
+    String key = OwnFacts.facts(own, SHELF).get(0).key();
+    String now =
+        OwnFacts.changed(own, "quoinby", key, fitting("bail", "wire", 1925, 1935), SHELF).yaml();
+    assertThat(OwnFacts.facts(now, SHELF))
+        .extracting(OwnFacts.OwnFact::what)
+        .containsExactly("Bail or shackle: wire bail through the bolster");
+    assertThat(now).doesNotContain("shields");
+  }
+
+  @Test
+  void whatIsNoChangeOfItIsRefused() {
+    String own =
+        OwnFacts.with(
+                null,
+                List.of(fitting("bail", "wire", 1900, 1910), fitting("bail", "wire", 1920, 1930)),
+                SHELF)
+            .yaml();
+    String key = OwnFacts.facts(own, SHELF).get(0).key();
+    assertThatThrownBy(
+            () -> OwnFacts.changed(own, "quoinby", key, fitting("bail", "wire", 1920, 1930), SHELF))
+        .hasMessageContaining("what another of yours says already");
+    assertThatThrownBy(
+            () -> OwnFacts.changed(own, "quoinby", key, model("12", "Jack", 1900, 1910), SHELF))
+        .hasMessageContaining("must be fitting");
+    assertThatThrownBy(() -> OwnFacts.slip(own, "quoinby", "bail wire 1800-1810"))
+        .hasMessageContaining("must be one you put on file yourself");
+  }
+
+  @Test
+  void yearsAreMovedOfMarksAndOfAllElse() {
+    String own = OwnFacts.with(null, List.of(fitting("bail", "wire", 1900, 1910)), SHELF).yaml();
+    String key = OwnFacts.facts(own, SHELF).get(0).key();
+    YearsMoved moved = new YearsMoved("quoinby", null, key, 1903, 1912, 1);
+    assertThat(OwnFacts.facts(OwnFacts.moved(own, moved, SHELF).yaml(), SHELF))
+        .extracting(OwnFacts.OwnFact::from, OwnFacts.OwnFact::to, OwnFacts.OwnFact::give)
+        .containsExactly(tuple(1903, 1912, 1));
+    MarkSlip slip =
+        new MarkSlip(
+            "Quoinby",
+            null,
+            null,
+            List.of("Q", "B"),
+            List.of(),
+            List.of(),
+            null,
+            Technique.STRUCK,
+            false,
+            1900,
+            1910,
+            2,
+            "dealer",
+            "One",
+            "As struck.");
+    String marked = OwnPack.with(own, slip, SHELF).yaml();
+    String mark = OwnPack.own(marked).iterator().next();
+    String again =
+        OwnFacts.moved(marked, new YearsMoved("quoinby", mark, null, 1895, 1911, 4), shelf(marked))
+            .yaml();
+    assertThat(OwnPack.slip(again, mark, shelf(again)))
+        .isEqualTo(OwnPack.slip(marked, mark, shelf(marked)).in(1895, 1911, 4));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "'fact':'bail wire 1900-1910','from':1910,'to':1900,'give':0;to;before 1910",
+        "'fact':'bail wire 1900-1910','from':2090,'to':2091,'give':0;from;after 2026",
+        "'fact':'bail wire 1900-1910','from':1200,'to':1900,'give':0;from;1500",
+        "'fact':'bail wire 1900-1910','from':1900,'to':1910,'give':101;give;100",
+        "'fact':'bail wire 1900-1910','from':1900,'to':1910;give;must",
+        "'from':1900,'to':1910,'give':0;fact;must be given"
+      })
+  void yearsThatAreNoneAreToldAtTheirField(String body, String field, String accepted) {
+    String text = "{'maker':'quoinby'," + body + "}";
+    assertThatThrownBy(() -> OwnFacts.moved(SpecimenFormat.parse(text.replace('\'', '"')), 2026))
+        .isInstanceOfSatisfying(
+            InvalidInput.class,
+            e ->
+                assertThat(e.problems())
+                    .anySatisfy(
+                        p -> {
+                          assertThat(p.field()).isEqualTo(field);
+                          assertThat(p.accepted()).contains(accepted);
+                        }));
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = ';',
@@ -240,6 +418,9 @@ class OwnFactsTest {
         "'kind':'fitting','maker':'quoinby','feature':'bail','from':1900,'to':1910;value;must",
         "'kind':'model','maker':'quoinby','number':'12','label':'Jack','pattern':'no-such','from':1900,'to':1910;pattern;pattern book",
         "'kind':'model','maker':'quoinby','number':' ','label':'Jack','pattern':'regular-jack','from':1900,'to':1910;number;must",
+        "'kind':'owner','maker':'quoinby','from':1900,'to':1910;label;must",
+        "'kind':'contract','maker':'quoinby','label':'X','from':1900,'to':1910;percent;must",
+        "'kind':'contract','maker':'quoinby','label':'X','percent':101,'from':1900,'to':1910;percent;100",
         "'kind':'song','maker':'quoinby','from':1900,'to':1910;kind;fitting"
       })
   void whatIsAmissIsToldAtItsField(String body, String field, String accepted) {

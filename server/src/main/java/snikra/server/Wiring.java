@@ -370,8 +370,8 @@ class Wiring {
   }
 
   @Bean(destroyMethod = "close")
-  TrialDesk trialDesk(KnifeService knives, ReferenceDesk desk) {
-    return new TrialDesk(knives, desk);
+  TrialDesk trialDesk(KnifeService knives, ReferenceDesk desk, OwnReferences own) {
+    return new TrialDesk(knives, desk, own);
   }
 
   @Bean

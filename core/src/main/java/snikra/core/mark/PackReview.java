@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
 import snikra.core.code.CodeScheme;
+import snikra.core.reference.History;
 import snikra.core.reference.Maker;
 import snikra.core.reference.MarkVariant;
 import snikra.core.specimen.Face;
@@ -46,18 +47,24 @@ public final class PackReview {
   }
 
   private static void gaps(Maker maker, List<Remark> out) {
+    for (History.Years gap : unmarked(maker)) {
+      out.add(new Remark(maker.id(), "no mark from " + gap.from() + " to " + gap.to()));
+    }
+  }
+
+  /** Years between its first mark and its last of which none is on file, doubt about them aside. */
+  public static List<History.Years> unmarked(Maker maker) {
     List<MarkVariant> byStart =
         maker.marks().stream().sorted(java.util.Comparator.comparing(MarkVariant::from)).toList();
+    List<History.Years> out = new ArrayList<>();
     int reached = byStart.get(0).to() + byStart.get(0).give();
     for (MarkVariant mark : byStart) {
       if (mark.from() - mark.give() > reached + 1) {
-        out.add(
-            new Remark(
-                maker.id(),
-                "no mark from " + (reached + 1) + " to " + (mark.from() - mark.give() - 1)));
+        out.add(new History.Years(reached + 1, mark.from() - mark.give() - 1));
       }
       reached = Math.max(reached, mark.to() + mark.give());
     }
+    return out;
   }
 
   private static void codes(Maker maker, List<Remark> out) {

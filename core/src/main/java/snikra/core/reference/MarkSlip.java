@@ -46,6 +46,26 @@ public record MarkSlip(
     etch = etch == null ? List.of() : List.copyOf(etch);
   }
 
+  /** The same of other years. */
+  public MarkSlip in(int first, int last, int out) {
+    return new MarkSlip(
+        maker,
+        region,
+        place,
+        lines,
+        pile,
+        etch,
+        layout,
+        technique,
+        everyBlade,
+        first,
+        last,
+        out,
+        sourceKind,
+        source,
+        note);
+  }
+
   /** The same with another note. */
   public MarkSlip noted(String other) {
     return new MarkSlip(

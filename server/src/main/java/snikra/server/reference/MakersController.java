@@ -1,8 +1,10 @@
 package snikra.server.reference;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
@@ -12,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 import snikra.core.code.CodeScheme;
+import snikra.core.mark.PackReview;
 import snikra.core.mark.PackReview.Remark;
 import snikra.core.number.NumberGrammar;
 import snikra.core.reference.Addition;
@@ -21,6 +24,7 @@ import snikra.core.reference.MarkVariant;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.reference.Region;
 import snikra.core.reference.Source;
+import snikra.core.reference.YearBar;
 import snikra.formats.OwnFacts;
 import snikra.formats.OwnPack;
 import snikra.formats.OwnSchemes;
@@ -81,6 +85,8 @@ class MakersController {
    * @param region in words
    * @param from first year of a mark
    * @param to last year of a mark
+   * @param bars all that goes with years
+   * @param unmarked years between its first mark and its last of which none is on file
    */
   record OneMaker(
       String id,
@@ -94,7 +100,17 @@ class MakersController {
       List<MarkVariant> marks,
       @Nullable NumberGrammar numbers,
       List<OneScheme> codes,
-      History history) {}
+      History history,
+      List<TimeBar> bars,
+      List<History.Years> unmarked) {}
+
+  /**
+   * What goes with years, on the time line of its maker.
+   *
+   * @param mark id of a mark one put on file oneself; null for all else
+   * @param fact key of another fact one put on file oneself; null for all else
+   */
+  record TimeBar(YearBar bar, @Nullable String mark, @Nullable String fact) {}
 
   /** A way of dating and what it struck in each year. */
   record OneScheme(CodeScheme scheme, List<YearCodes> years) {}
@@ -146,7 +162,9 @@ class MakersController {
               m.marks(),
               m.numbers(),
               m.codes().stream().map(MakersController::scheme).toList(),
-              m.history()));
+              m.history(),
+              bars(m),
+              PackReview.unmarked(m)));
     }
     return new OnePack(
         pack.id(),
@@ -161,13 +179,33 @@ class MakersController {
         pack.additions().stream().mapToInt(MakersController::told).sum());
   }
 
+  private List<TimeBar> bars(Maker maker) {
+    Set<String> ownMarks = OwnPack.own(desk.own());
+    ReferenceShelf shelf = desk.examiner().shelf();
+    Map<YearBar, String> ownFacts = new HashMap<>();
+    for (OwnFacts.OwnFact fact : OwnFacts.facts(desk.own(), shelf)) {
+      if (fact.maker().equals(maker.id())) {
+        ownFacts.put(fact.bar(), fact.key());
+      }
+    }
+    Map<YearBar, String> marks = new HashMap<>();
+    maker.marks().stream()
+        .filter(m -> ownMarks.contains(m.id()))
+        .forEach(m -> marks.put(YearBar.of(m), m.id()));
+    return YearBar.of(maker, shelf.clues())
+        .map(bar -> new TimeBar(bar, marks.get(bar), ownFacts.get(bar)))
+        .toList();
+  }
+
   private static int told(Addition added) {
     History more = added.history();
     return added.marks().size()
         + added.codes().size()
         + (added.numbers() == null ? 0 : 1)
         + more.allFittings().size()
-        + more.models().size();
+        + more.models().size()
+        + more.owners().size()
+        + more.contracts().size();
   }
 
   private List<Addition> additions() {

@@ -7,7 +7,9 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -16,7 +18,12 @@ import snikra.core.dating.DatingVerdict.Opinion;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.FactSlips.FactOffered;
 import snikra.core.examination.Problem;
+import snikra.core.mark.PackReview;
+import snikra.core.mark.PackReview.Remark;
 import snikra.core.reference.FactSlip;
+import snikra.core.reference.History;
+import snikra.core.reference.Maker;
+import snikra.core.reference.YearsMoved;
 import snikra.core.specimen.Specimen;
 import snikra.formats.FactsTable;
 import snikra.formats.FactsTable.FactRow;
@@ -28,7 +35,10 @@ import snikra.formats.SpecimenFormat;
 import snikra.formats.TableField;
 import tools.jackson.databind.JsonNode;
 
-/** {@code /api/own/facts}: what makers fitted and listed, put on file by the collector. */
+/**
+ * {@code /api/own/facts}: what makers fitted and listed, whose they were and who made for them, put
+ * on file by the collector.
+ */
 @RestController
 @RequestMapping("/api/own/facts")
 class OwnFactsController {
@@ -56,6 +66,15 @@ class OwnFactsController {
 
   /** Slips of one maker or several, put on file in one step. */
   record FactsToFile(List<FactSlip> facts) {}
+
+  /**
+   * What other years for one of its facts make of a maker's time line.
+   *
+   * @param problems why they cannot be kept
+   * @param unmarked years between its first mark and its last of which none is on file
+   * @param remarks what is odd about its marks and codes then
+   */
+  record YearsLooked(List<Problem> problems, List<History.Years> unmarked, List<Remark> remarks) {}
 
   /**
    * What became of facts.
@@ -182,6 +201,55 @@ class OwnFactsController {
         rows.known(),
         rows.refused(),
         keep ? rows.anew().size() : 0);
+  }
+
+  /** A fact one put on file, as a slip to be written anew. */
+  @GetMapping
+  FactSlip fact(@RequestParam String maker, @RequestParam String key) {
+    return own.factSlip(maker, key);
+  }
+
+  /** Changes a fact one put on file; the step can be undone. */
+  @PutMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      required = true,
+      content = @Content(schema = @Schema(implementation = FactSlip.class)))
+  FactsFiled change(
+      @RequestParam String maker, @RequestParam String key, @RequestBody String body) {
+    return told(own.changeFact(maker, key, slip(SpecimenFormat.parse(body), "")));
+  }
+
+  /**
+   * Gives a mark or another fact one put on file other years, in one step that can be undone, or
+   * only looks at what that would make of the maker's time line.
+   *
+   * @param keep whether they are put on file
+   */
+  @PutMapping(path = "/years", consumes = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      required = true,
+      content = @Content(schema = @Schema(implementation = YearsMoved.class)))
+  YearsLooked move(@RequestParam(defaultValue = "false") boolean keep, @RequestBody String body) {
+    JsonNode tree = SpecimenFormat.parse(body);
+    if (keep) {
+      YearsMoved to = OwnFacts.moved(tree, desk.examiner().thisYear());
+      own.move(to);
+      return looked(desk.examiner(), to.maker());
+    }
+    try {
+      YearsMoved to = OwnFacts.moved(tree, desk.examiner().thisYear());
+      return looked(own.with(own.lookMoved(to)), to.maker());
+    } catch (InvalidInput e) {
+      return new YearsLooked(e.problems(), List.of(), List.of());
+    }
+  }
+
+  private static YearsLooked looked(Examiner examiner, String maker) {
+    List<Maker> of = examiner.shelf().maker(maker).stream().toList();
+    return new YearsLooked(
+        List.of(),
+        of.stream().flatMap(m -> PackReview.unmarked(m).stream()).toList(),
+        PackReview.remarks(of));
   }
 
   /** Takes a fact one put on file out; the step can be undone. */

@@ -14,6 +14,7 @@ import snikra.core.examination.Problem;
 import snikra.core.reference.FactSlip;
 import snikra.core.reference.MarkSlip;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.reference.YearsMoved;
 import snikra.formats.InvalidInput;
 import snikra.formats.OwnFacts;
 import snikra.formats.OwnPack;
@@ -90,6 +91,35 @@ public class OwnReferences {
     return step((text, shelf) -> OwnFacts.with(text, slips, shelf));
   }
 
+  /** A fact of one's own, as a slip. */
+  public FactSlip factSlip(String maker, String key) {
+    return OwnFacts.slip(desk.own(), maker, key);
+  }
+
+  /** What changing a fact of one's own would make of the pack; nothing is kept. */
+  public OwnPack.Filed lookChanged(String maker, String key, FactSlip slip) {
+    return OwnFacts.changed(desk.own(), maker, key, slip, desk.examiner().shelf());
+  }
+
+  /**
+   * Changes a fact of one's own.
+   *
+   * @throws InvalidInput with every problem
+   */
+  public OwnPack.Filed changeFact(String maker, String key, FactSlip slip) {
+    return step((text, shelf) -> OwnFacts.changed(text, maker, key, slip, shelf));
+  }
+
+  /** What other years for a mark or another fact would make of the pack; nothing is kept. */
+  public OwnPack.Filed lookMoved(YearsMoved to) {
+    return OwnFacts.moved(desk.own(), to, desk.examiner().shelf());
+  }
+
+  /** Gives a mark or another fact of one's own other years. */
+  public OwnPack.Filed move(YearsMoved to) {
+    return step((text, shelf) -> OwnFacts.moved(text, to, shelf));
+  }
+
   /** Takes a fact of one's own out. */
   public OwnPack.Filed takeOutFact(String maker, String key) {
     return step((text, shelf) -> OwnFacts.without(text, maker, key, shelf));
@@ -116,6 +146,11 @@ public class OwnReferences {
    */
   public OwnPack.Filed fileAll(List<MarkSlip> slips) {
     return step((text, shelf) -> OwnPack.with(text, slips, shelf));
+  }
+
+  /** What changing a mark of one's own would make of the pack; nothing is kept. */
+  public OwnPack.Filed lookChanged(String mark, MarkSlip slip) {
+    return OwnPack.changed(desk.own(), mark, slip, desk.examiner().shelf());
   }
 
   /** A mark of one's own, as a slip. */

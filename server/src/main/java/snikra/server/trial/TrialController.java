@@ -3,6 +3,7 @@ package snikra.server.trial;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.nio.charset.StandardCharsets;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -13,6 +14,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import snikra.core.condition.OwnSchools;
+import snikra.core.reference.FactSlip;
+import snikra.core.reference.MarkSlip;
 
 /**
  * {@code /api/trials}: which verdicts other references would move, worked out in the background.
@@ -33,6 +36,34 @@ class TrialController {
       @RequestParam(defaultValue = "the file") String name,
       @RequestBody(required = false) byte[] body) {
     return desk.ofPack(name, body == null ? "" : new String(body, StandardCharsets.UTF_8));
+  }
+
+  /**
+   * Begins with a mark put on file.
+   *
+   * @param instead id of a mark of one's own in whose place it would stand
+   */
+  @PostMapping(path = "/mark", consumes = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      required = true,
+      content = @Content(schema = @Schema(implementation = MarkSlip.class)))
+  Trial.Progress ofMark(
+      @RequestParam(required = false) @Nullable String instead, @RequestBody String body) {
+    return desk.ofMark(body, instead);
+  }
+
+  /**
+   * Begins with what a maker fitted or listed put on file.
+   *
+   * @param instead key of a fact of one's own in whose place it would stand
+   */
+  @PostMapping(path = "/fact", consumes = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      required = true,
+      content = @Content(schema = @Schema(implementation = FactSlip.class)))
+  Trial.Progress ofFact(
+      @RequestParam(required = false) @Nullable String instead, @RequestBody String body) {
+    return desk.ofFact(body, instead);
   }
 
   /** Begins with a pack that is here switched on or off. */

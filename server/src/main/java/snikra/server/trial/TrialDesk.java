@@ -3,13 +3,21 @@ package snikra.server.trial;
 import java.util.List;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import org.jspecify.annotations.Nullable;
 import snikra.core.condition.ConditionBook;
 import snikra.core.condition.OwnSchools;
 import snikra.core.condition.School;
+import snikra.core.examination.Examiner;
 import snikra.core.examination.Problem;
+import snikra.core.reference.FactSlip;
+import snikra.core.reference.MarkSlip;
 import snikra.formats.GradingFormat;
 import snikra.formats.InvalidInput;
+import snikra.formats.OwnFacts;
+import snikra.formats.OwnPack;
+import snikra.formats.SpecimenFormat;
 import snikra.server.knives.KnifeService;
+import snikra.server.reference.OwnReferences;
 import snikra.server.reference.ReferenceDesk;
 
 /** Tries references out on the whole tray, one trial at a time. */
@@ -18,6 +26,7 @@ public class TrialDesk implements AutoCloseable {
 
   private final KnifeService knives;
   private final ReferenceDesk desk;
+  private final OwnReferences own;
   private final ExecutorService hands =
       Executors.newFixedThreadPool(
           HANDS,
@@ -28,14 +37,35 @@ public class TrialDesk implements AutoCloseable {
           });
   private Trial current;
 
-  public TrialDesk(KnifeService knives, ReferenceDesk desk) {
+  public TrialDesk(KnifeService knives, ReferenceDesk desk, OwnReferences own) {
     this.knives = knives;
     this.desk = desk;
+    this.own = own;
   }
 
   /** With this pack taken in. */
   Trial.Progress ofPack(String file, String yaml) {
     return begin(Weighings.references(desk.examiner(), desk.with(file, yaml)));
+  }
+
+  /** With a mark put on file, in place of another of one's own or beside them. */
+  Trial.Progress ofMark(String json, @Nullable String instead) {
+    MarkSlip slip = OwnPack.slip(SpecimenFormat.parse(json));
+    return ofFiled(instead == null ? own.look(slip) : own.lookChanged(instead, slip));
+  }
+
+  /** With a fact of a maker put on file, in place of another of one's own or beside them. */
+  Trial.Progress ofFact(String json, @Nullable String instead) {
+    Examiner now = desk.examiner();
+    FactSlip slip = OwnFacts.slip(SpecimenFormat.parse(json), "", now.shelf(), now.thisYear());
+    return ofFiled(
+        instead == null
+            ? own.lookFacts(List.of(slip))
+            : own.lookChanged(slip.maker(), instead, slip));
+  }
+
+  private Trial.Progress ofFiled(OwnPack.Filed filed) {
+    return begin(Weighings.references(desk.examiner(), own.with(filed)));
   }
 
   /** With a pack switched on or off. */

@@ -1,6 +1,7 @@
 package snikra.server.reference;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.hamcrest.Matchers.contains;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.hasItem;
 import static org.hamcrest.Matchers.hasSize;
@@ -8,6 +9,7 @@ import static org.hamcrest.Matchers.not;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
@@ -99,6 +101,98 @@ class OwnFactsApiTest {
     web.perform(delete("/api/own/facts?maker=vermouzan&key=bail wire 1951-1953"))
         .andExpect(status().isBadRequest())
         .andExpect(jsonPath("$.problems[0].field").value("key"));
+  }
+
+  @Test
+  void aFactIsWrittenAnewInItsPlaceAndComesBackWithOneStep() throws Exception {
+    sent("/api/own/facts", "{\"facts\":[" + FACT + "]}").andExpect(status().isOk());
+    String at = "/api/own/facts?maker=vermouzan&key=bail wire 1951-1953";
+    String slip = told(web.perform(get(at)));
+    assertThat(JsonPath.<String>read(slip, "$.source")).isEqualTo("A catalogue of 1952");
+    web.perform(
+            put(at).contentType(MediaType.APPLICATION_JSON).content(slip.replace("1953", "1955")))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.many").value(1));
+    web.perform(get("/api/makers"))
+        .andExpect(jsonPath("$.ownFacts[*].key", contains("bail wire 1951-1955")));
+    own.undo();
+    web.perform(get("/api/makers"))
+        .andExpect(jsonPath("$.ownFacts[*].key", contains("bail wire 1951-1953")));
+    web.perform(get("/api/own/facts?maker=vermouzan&key=bail wire 1951-1955"))
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("key"));
+  }
+
+  @Test
+  void yearsMovedByHandAreLookedAtAndThenKept() throws Exception {
+    sent("/api/own/facts", "{\"facts\":[" + FACT + "]}").andExpect(status().isOk());
+    String moved =
+        "{\"maker\":\"vermouzan\",\"fact\":\"bail wire 1951-1953\",\"from\":1949,\"to\":1960,\"give\":2}";
+    moved(false, moved)
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.problems", hasSize(0)))
+        .andExpect(jsonPath("$.unmarked[0].from").isNumber());
+    moved(false, moved.replace("1960", "1940"))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.problems[0].field").value("to"));
+    assertThat(own.steps()).hasSize(1);
+    moved(true, moved.replace("1960", "1940")).andExpect(status().isBadRequest());
+    moved(true, moved).andExpect(status().isOk());
+    web.perform(get("/api/makers"))
+        .andExpect(jsonPath("$..bars[?(@.fact)].bar.from", contains(1949)))
+        .andExpect(jsonPath("$..bars[?(@.fact)].bar.give", contains(2)));
+    assertThat(own.steps()).hasSize(2);
+  }
+
+  private ResultActions moved(boolean keep, String body) throws Exception {
+    return web.perform(
+        put("/api/own/facts/years?keep=" + keep)
+            .contentType(MediaType.APPLICATION_JSON)
+            .content(body));
+  }
+
+  /** A mark of one's own can be moved so that years are left without one, and that is told. */
+  @Test
+  void aGapAmongTheMarksIsToldWhileItIsMade() throws Exception {
+    String slip =
+        """
+        {"specimen":%s,"slip":{"maker":"Quoinby of Nowhere","region":"US","lines":["QUOINBY"],"technique":"struck",
+         "everyBlade":true,"from":%d,"to":%d,"give":0,"sourceKind":"family","source":"Aunt"}}
+        """;
+    sent("/api/own/marks", slip.formatted(KNIFE, 1900, 1910)).andExpect(status().isOk());
+    sent(
+            "/api/own/marks",
+            slip.formatted(KNIFE, 1911, 1920).replace("[\"QUOINBY\"]", "[\"Q\",\"B\"]"))
+        .andExpect(status().isOk());
+    String makers = told(web.perform(get("/api/makers")));
+    List<String> marks = JsonPath.read(makers, "$..bars[?(@.bar.what == 'Q B')].mark");
+    moved(
+            false,
+            "{\"maker\":\"quoinby-of-nowhere\",\"mark\":\"%s\",\"from\":1914,\"to\":1920,\"give\":0}"
+                .formatted(marks.get(0)))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.unmarked[0].from").value(1911))
+        .andExpect(jsonPath("$.unmarked[0].to").value(1913))
+        .andExpect(
+            jsonPath("$.remarks[0].text").value(containsString("no mark from 1911 to 1913")));
+  }
+
+  @Test
+  void whatItWouldMoveInTheTrayIsTriedBeforeItIsKept() throws Exception {
+    sent("/api/trials/fact", FACT).andExpect(status().isOk()).andExpect(jsonPath("$.id").exists());
+    sent("/api/trials/fact?instead=bail wire 1900-1901", FACT)
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value("key"));
+    sent("/api/own/facts", "{\"facts\":[" + FACT + "]}").andExpect(status().isOk());
+    sent("/api/trials/fact?instead=bail wire 1951-1953", FACT.replace("1953", "1960"))
+        .andExpect(status().isOk());
+    sent(
+            "/api/trials/mark",
+            "{\"maker\":\"Vermouzan\",\"lines\":[\"VZ\"],\"technique\":\"struck\",\"everyBlade\":false,"
+                + "\"from\":1900,\"to\":1910,\"give\":0,\"sourceKind\":\"family\",\"source\":\"Aunt\"}")
+        .andExpect(status().isOk());
+    sent("/api/trials/mark", "{\"maker\":\"Vermouzan\"}").andExpect(status().isBadRequest());
+    assertThat(own.steps()).hasSize(1);
   }
 
   @Test
