@@ -22,6 +22,7 @@ const JournalPage = lazy(() => import("./features/journal").then((m) => ({ defau
 const Resembles = lazy(() => import("./features/resembles").then((m) => ({ default: m.Resembles })));
 const CarriedPage = lazy(() => import("./features/carried").then((m) => ({ default: m.CarriedPage })));
 const SetPage = lazy(() => import("./features/sets").then((m) => ({ default: m.SetPage })));
+const TimeLinePage = lazy(() => import("./features/time-line").then((m) => ({ default: m.TimeLinePage })));
 const OfYearPage = lazy(() => import("./features/sets/of-year").then((m) => ({ default: m.OfYearPage })));
 const CollectionPage = lazy(() =>
   import("./features/collection").then((m) => ({ default: m.CollectionPage })),
@@ -141,6 +142,7 @@ function Sheet() {
               <Route path="/tray" element={<Tray book={book.data} onNew={() => newKnife()} />} />
               <Route path="/makers" element={<Makers />} />
               <Route path="/makers/:id" element={<Makers />} />
+              <Route path="/makers/:id/time-line" element={<TimeLinePage book={book.data} />} />
               <Route path="/makers/:id/set" element={<SetPage book={book.data} />} />
               <Route path="/years/:year" element={<OfYearPage />} />
               <Route path="/collection" element={<CollectionPage book={book.data} />} />

@@ -14,6 +14,7 @@ import type {
   Sale,
   SavedKnife,
   Specimen,
+  YearsMoved,
 } from "./types";
 
 // Writes carry a header of our own, which no page of another site can add.
@@ -97,6 +98,15 @@ export const api = {
   lookFact: (body: { specimen?: Specimen; fact: FactSlip }, signal?: AbortSignal) =>
     answered(client.POST("/api/own/facts/look", { body, signal })),
   fileFacts: (body: { facts: FactSlip[] }) => answered(client.POST("/api/own/facts", { body })),
+  ownFact: (maker: string, key: string) =>
+    answered(client.GET("/api/own/facts", { params: { query: { maker, key } } })),
+  changeFact: (maker: string, key: string, slip: FactSlip) =>
+    answered(client.PUT("/api/own/facts", { params: { query: { maker, key } }, body: slip })),
+  /** What other years would make of the maker's time line. */
+  lookMoved: (moved: YearsMoved, signal?: AbortSignal) =>
+    answered(client.PUT("/api/own/facts/years", { params: { query: {} }, body: moved, signal })),
+  moveYears: (moved: YearsMoved) =>
+    answered(client.PUT("/api/own/facts/years", { params: { query: { keep: true } }, body: moved })),
   removeFact: (maker: string, key: string) =>
     answered(client.DELETE("/api/own/facts", { params: { query: { maker, key } } })),
   ownExamples: (maker: string) =>
@@ -142,6 +152,10 @@ export const api = {
   removePack: (id: string) => answered(client.DELETE("/api/packs/{id}", { params: { path: { id } } })),
   tryPack: (file: File) =>
     answered(client.POST("/api/trials/pack", { params: { query: { name: file.name } }, ...asItIs(file) })),
+  tryMark: (slip: Partial<MarkSlip>, instead?: string) =>
+    answered(client.POST("/api/trials/mark", { params: { query: { instead } }, body: slip as MarkSlip })),
+  tryFact: (slip: FactSlip, instead?: string) =>
+    answered(client.POST("/api/trials/fact", { params: { query: { instead } }, body: slip })),
   trySwitch: (pack: string, on: boolean) =>
     answered(client.POST("/api/trials/switch", { params: { query: { pack, on } } })),
   grading: () => answered(client.GET("/api/grading")),

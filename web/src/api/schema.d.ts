@@ -167,6 +167,43 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own/facts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A fact one put on file, as a slip to be written anew. */
+        get: operations["fact"];
+        /** Changes a fact one put on file; the step can be undone. */
+        put: operations["change_2"];
+        /** Puts facts on file, all of them or none; the step can be undone. */
+        post: operations["file"];
+        /** Takes a fact one put on file out; the step can be undone. */
+        delete: operations["takeOut_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/facts/years": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Gives a mark or another fact one put on file other years, in one step that can be undone, or only looks at what that would make of the maker's time line. */
+        put: operations["move"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ledger/{id}": {
         parameters: {
             query?: never;
@@ -195,7 +232,7 @@ export interface paths {
         /** A knife as it is kept. */
         get: operations["get"];
         /** Changes a knife, made to the version that is kept. */
-        put: operations["change_2"];
+        put: operations["change_3"];
         post?: never;
         /** Takes a knife out of the tray; it can be put back for thirty days. */
         delete: operations["delete_1"];
@@ -215,7 +252,7 @@ export interface paths {
         /** Sets each knife to what is said of it, all or none, and answers with what was before. */
         put: operations["set"];
         /** Changes up to 2,000 knives, and answers with what was before: sent back it undoes this. */
-        post: operations["change_3"];
+        post: operations["change_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -309,6 +346,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/trials/mark": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begins with a mark put on file. */
+        post: operations["ofMark"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/trials/grading": {
         parameters: {
             query?: never;
@@ -320,6 +374,23 @@ export interface paths {
         put?: never;
         /** Begins with the school that would head the pages, against another as it stands. */
         post: operations["ofGrading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/fact": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begins with what a maker fitted or listed put on file. */
+        post: operations["ofFact"];
         delete?: never;
         options?: never;
         head?: never;
@@ -733,7 +804,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Puts the mark on file. */
-        post: operations["file"];
+        post: operations["file_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -769,24 +840,6 @@ export interface paths {
         /** What filing the slip would do, or what is still missing; nothing is kept. */
         post: operations["look_1"];
         delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/own/facts": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Puts facts on file, all of them or none; the step can be undone. */
-        post: operations["file_1"];
-        /** Takes a fact one put on file out; the step can be undone. */
-        delete: operations["takeOut_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -3120,13 +3173,15 @@ export interface components {
         };
         FactSlip: {
             /** @enum {string} */
-            kind: "fitting" | "model";
+            kind: "fitting" | "model" | "owner" | "contract";
             maker: string;
             feature?: string;
             value?: string;
             number?: string;
             label?: string;
             pattern?: string;
+            /** Format: int32 */
+            percent?: number;
             /** Format: int32 */
             from: number;
             /** Format: int32 */
@@ -3936,6 +3991,8 @@ export interface components {
             numbers?: components["schemas"]["NumberGrammar"];
             codes: components["schemas"]["OneScheme"][];
             history: components["schemas"]["History"];
+            bars: components["schemas"]["TimeBar"][];
+            unmarked: components["schemas"]["HistoryYears"][];
         };
         OneMark: {
             lines: components["schemas"]["Line"][];
@@ -4004,6 +4061,8 @@ export interface components {
             numbered: boolean;
         };
         OwnFact: {
+            /** @enum {string} */
+            kind: "fitting" | "model" | "owner" | "contract";
             maker: string;
             key: string;
             what: string;
@@ -4011,6 +4070,8 @@ export interface components {
             from: number;
             /** Format: int32 */
             to: number;
+            /** Format: int32 */
+            give: number;
         };
         OwnNumber: {
             /** Format: int32 */
@@ -5177,6 +5238,11 @@ export interface components {
             ledger: components["schemas"]["LedgerTold"];
             ids: string[];
         };
+        TimeBar: {
+            bar: components["schemas"]["YearBar"];
+            mark?: string;
+            fact?: string;
+        };
         ToGrade: {
             /** Format: int32 */
             number: number;
@@ -5456,10 +5522,37 @@ export interface components {
             back: number;
             gain: number;
         };
+        YearBar: {
+            /** @enum {string} */
+            kind: "owner" | "contract" | "mark" | "fitting" | "model";
+            what: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            /** Format: int32 */
+            give: number;
+        };
         YearCodes: {
             /** Format: int32 */
             year: number;
             codes: string[];
+        };
+        YearsLooked: {
+            problems: components["schemas"]["Problem"][];
+            unmarked: components["schemas"]["HistoryYears"][];
+            remarks: components["schemas"]["Remark"][];
+        };
+        YearsMoved: {
+            maker: string;
+            mark?: string;
+            fact?: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            /** Format: int32 */
+            give: number;
         };
     };
     responses: never;
@@ -6077,6 +6170,175 @@ export interface operations {
             };
         };
     };
+    fact: {
+        parameters: {
+            query: {
+                maker: string;
+                key: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FactSlip"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    change_2: {
+        parameters: {
+            query: {
+                maker: string;
+                key: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FactSlip"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FactsFiled"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FactsToFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FactsFiled"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    takeOut_1: {
+        parameters: {
+            query: {
+                maker: string;
+                key: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FactsFiled"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    move: {
+        parameters: {
+            query?: {
+                /** @description whether they are put on file */
+                keep?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["YearsMoved"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["YearsLooked"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     correct: {
         parameters: {
             query: {
@@ -6177,7 +6439,7 @@ export interface operations {
             };
         };
     };
-    change_2: {
+    change_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -6274,7 +6536,7 @@ export interface operations {
             };
         };
     };
-    change_3: {
+    change_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -6531,6 +6793,42 @@ export interface operations {
             };
         };
     };
+    ofMark: {
+        parameters: {
+            query?: {
+                /** @description id of a mark of one's own in whose place it would stand */
+                instead?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkSlip"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Progress"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     ofGrading: {
         parameters: {
             query: {
@@ -6543,6 +6841,42 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["OwnSchools"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Progress"];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    ofFact: {
+        parameters: {
+            query?: {
+                /** @description key of a fact of one's own in whose place it would stand */
+                instead?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FactSlip"];
             };
         };
         responses: {
@@ -7423,7 +7757,7 @@ export interface operations {
             };
         };
     };
-    file: {
+    file_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -7523,71 +7857,6 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SlipLooked"];
-                };
-            };
-            /** @description It cannot be done: what was given and what is accepted, by field. */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Refusal"];
-                };
-            };
-        };
-    };
-    file_1: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["FactsToFile"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["FactsFiled"];
-                };
-            };
-            /** @description It cannot be done: what was given and what is accepted, by field. */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Refusal"];
-                };
-            };
-        };
-    };
-    takeOut_1: {
-        parameters: {
-            query: {
-                maker: string;
-                key: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["FactsFiled"];
                 };
             };
             /** @description It cannot be done: what was given and what is accepted, by field. */

@@ -85,6 +85,8 @@ export interface Problem {
   accepted: string;
 }
 export type FactSlip = Schemas["FactSlip"];
+export type TimeBar = OneMaker["bars"][number];
+export type YearsMoved = Schemas["YearsMoved"];
 export type FactOffered = Schemas["FactOffered"];
 export type FactsTold = Schemas["FactsTold"];
 export type OwnFact = Schemas["OwnFact"];

@@ -41,13 +41,13 @@ export function ToastProvider({ children }: { children: ReactNode }) {
                 <button
                   type="button"
                   onClick={() => n.undo && goBack(n.undo)}
-                  className="underline underline-offset-2"
+                  className="shrink-0 underline underline-offset-2"
                 >
                   Undo
                 </button>
               </Toast.Action>
             )}
-            <Toast.Close aria-label="Dismiss" className="text-paper/80">
+            <Toast.Close aria-label="Dismiss" className="shrink-0 text-paper/80">
               Close
             </Toast.Close>
           </Toast.Root>

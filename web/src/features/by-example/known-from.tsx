@@ -14,8 +14,8 @@ export interface Source {
 }
 
 /** How one knows: one's own knives, until it is said otherwise. */
-export const useSource = () =>
-  useState<Source>({ source: "My own knives", sourceKind: "own-knives", note: "" });
+export const useSource = (first?: Partial<Source>) =>
+  useState<Source>({ source: "My own knives", sourceKind: "own-knives", note: "", ...first });
 
 function KnownFrom({
   known,
@@ -66,8 +66,15 @@ export function KeepIt({
   failed,
   onKeep,
   onClose,
+  press = "Put it on file",
   ...source
-}: Parameters<typeof KnownFrom>[0] & { failed: Error | undefined; onKeep: () => void; onClose: () => void }) {
+}: Parameters<typeof KnownFrom>[0] & {
+  failed: Error | undefined;
+  onKeep: () => void;
+  onClose: () => void;
+  /** What keeping it is called. */
+  press?: string;
+}) {
   return (
     <>
       <KnownFrom {...source} />
@@ -78,7 +85,7 @@ export function KeepIt({
       )}
       <div className="mt-3 flex gap-3 border-t border-ink pt-3">
         <button type="button" className="press" onClick={onKeep}>
-          Put it on file
+          {press}
         </button>
         <button type="button" className="press" onClick={onClose}>
           Let it be

@@ -17,11 +17,24 @@ export function FactFields(fields: Fields) {
   return (
     <>
       <div className="mt-3 grid gap-x-5 gap-y-1 sm:grid-cols-2">
-        {fields.draft.kind === "model" ? <OfModel {...fields} /> : <OfFitting {...fields} />}
+        <Asked {...fields} />
       </div>
       <Years {...fields} />
     </>
   );
+}
+
+function Asked(fields: Fields) {
+  switch (fields.draft.kind) {
+    case "model":
+      return <OfModel {...fields} />;
+    case "owner":
+      return <Named label="Whose it was" {...fields} />;
+    case "contract":
+      return <OfContract {...fields} />;
+    default:
+      return <OfFitting {...fields} />;
+  }
 }
 
 const at = (problems: Problem[], field: string) => problems.find((p) => p.field === field);
@@ -53,6 +66,33 @@ function OfFitting({ draft, set, book, problems }: Fields) {
           />
         )}
       </Field>
+    </>
+  );
+}
+
+function Named({ label, draft, set, problems }: Fields & { label: string }) {
+  return (
+    <TextField
+      label={label}
+      value={draft.label}
+      problem={at(problems, "label")}
+      onCommit={(name) => set({ label: name })}
+    />
+  );
+}
+
+function OfContract(fields: Fields) {
+  return (
+    <>
+      <Named label="Who made its knives" {...fields} />
+      <TextField
+        label="how much of what was sold, of a hundred"
+        maxLength={3}
+        entryClassName="num"
+        value={told(fields.draft.percent)}
+        problem={at(fields.problems, "percent")}
+        onCommit={(text) => fields.set({ percent: whole(text) })}
+      />
     </>
   );
 }
@@ -89,9 +129,18 @@ function OfModel({ draft, set, book, problems }: Fields) {
   );
 }
 
+const told = (number: number | undefined) => (number === undefined ? undefined : `${number}`);
+
+const FROM = {
+  fitting: "Fitted from",
+  model: "Made from",
+  owner: "Owned from",
+  contract: "Made for it from",
+};
+
 function Years({ draft, set, problems }: Fields) {
   const asked = [
-    { field: "from", label: draft.kind === "model" ? "Made from" : "Fitted from" },
+    { field: "from", label: FROM[draft.kind] },
     { field: "to", label: "until" },
     { field: "give", label: "give or take, years" },
   ] as const;
@@ -105,7 +154,7 @@ function Years({ draft, set, problems }: Fields) {
             label={label}
             maxLength={4}
             entryClassName="num"
-            value={draft[field] === undefined ? undefined : `${draft[field]}`}
+            value={told(draft[field])}
             problem={at(problems, field)}
             onCommit={(text) => set({ [field]: whole(text) })}
           />

@@ -177,7 +177,17 @@ test("another thing fitted leaves no answer of the one before", async () => {
 
 test("one's own facts are told and can be taken out", async () => {
   const gone = vi.spyOn(api, "removeFact").mockResolvedValue({ maker: "Thrale", what: "", many: 1 });
-  const own = [{ maker: "thrale", key: "model 77", what: "No. 77, Jack", from: 1900, to: 1910 }];
+  const own = [
+    {
+      kind: "model" as const,
+      maker: "thrale",
+      key: "model 77",
+      what: "No. 77, Jack",
+      from: 1900,
+      to: 1910,
+      give: 0,
+    },
+  ];
   const user = show(<FactsOf maker={{ id: "thrale", name: "Thrale" }} own={own} book={BOOK} />);
   await user.click(screen.getByRole("button", { name: "Take out No. 77, Jack" }));
   expect(gone).toHaveBeenCalledWith("thrale", "model 77");

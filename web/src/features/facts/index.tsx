@@ -1,7 +1,7 @@
 import { useRef, useState } from "react";
 import { api } from "../../api/client";
 import { useOwnReferences } from "../../api/own";
-import type { Book, FactOffered, OneMaker, OwnFact, Specimen, Verdict } from "../../api/types";
+import type { Book, FactOffered, FactSlip, OneMaker, OwnFact, Specimen, Verdict } from "../../api/types";
 import { fromTo } from "../../format";
 import { useToast } from "../../ui/toasts";
 import { FactsOutOfATable } from "./bring-facts";
@@ -22,11 +22,13 @@ export function FactsOf({
       <p className="no-print flex flex-wrap gap-2">
         <NewFact kind="fitting" maker={maker} book={book} />
         <NewFact kind="model" maker={maker} book={book} />
+        <NewFact kind="owner" maker={maker} book={book} />
+        <NewFact kind="contract" maker={maker} book={book} />
         <FactsOutOfATable maker={maker} book={book} />
       </p>
       <ul>
         {own.map((fact) => (
-          <MyFact key={fact.key} fact={fact} />
+          <MyFact key={fact.key} fact={fact} book={book} />
         ))}
       </ul>
     </section>
@@ -36,6 +38,8 @@ export function FactsOf({
 const KINDS = {
   fitting: { press: "Put a fitting on file", title: "What it fitted, and when" },
   model: { press: "Put a model on file", title: "A model, and its years" },
+  owner: { press: "Put an owner on file", title: "Whose it was, and when" },
+  contract: { press: "Put a contract on file", title: "Who made its knives, and when" },
 };
 
 function NewFact({
@@ -67,26 +71,71 @@ function NewFact({
   );
 }
 
-/** A fact one put on file oneself can be taken out again. */
-function MyFact({ fact }: { fact: OwnFact }) {
-  const { turn, undo } = useOwnReferences();
+/** A fact one put on file oneself can be written anew, and taken out again. */
+function MyFact({ fact, book }: { fact: OwnFact; book: Book | undefined }) {
   return (
     <li className="no-print flex gap-x-4 border-t border-rule py-0.5">
-      <span className="num text-blue">{fromTo(fact)}</span>
+      <span className="num shrink-0 text-blue">{fromTo(fact)}</span>
       <span className="grow">
         {fact.what} <span className="voice text-ink2">put on file by me</span>
       </span>
-      <button
-        type="button"
-        className="min-h-6 underline"
-        aria-label={`Take out ${fact.what}`}
-        onClick={() =>
-          turn(api.removeFact(fact.maker, fact.key), `${fact.what} is taken off the file.`, undo)
-        }
-      >
-        Take out
-      </button>
+      {book && <ChangeFact fact={fact} book={book} />}
+      <TakeOutFact fact={fact} />
     </li>
+  );
+}
+
+type Named = Pick<OwnFact, "maker" | "key" | "what">;
+
+/** Takes a fact one put on file oneself out again. */
+export function TakeOutFact({ fact }: { fact: Named }) {
+  const { turn, undo } = useOwnReferences();
+  return (
+    <button
+      type="button"
+      className="min-h-6 shrink-0 underline"
+      aria-label={`Take out ${fact.what}`}
+      onClick={() => turn(api.removeFact(fact.maker, fact.key), `${fact.what} is taken off the file.`, undo)}
+    >
+      Take out
+    </button>
+  );
+}
+
+/** Opens a fact one put on file oneself as a slip, to be written anew. */
+export function ChangeFact({ fact, book }: { fact: Named; book: Book }) {
+  const button = useRef<HTMLButtonElement>(null);
+  const [slip, setSlip] = useState<FactSlip>();
+  const toast = useToast();
+  const open = async () => {
+    try {
+      setSlip(await api.ownFact(fact.maker, fact.key));
+    } catch (e) {
+      toast(`The slip could not be opened. ${(e as Error).message}`);
+    }
+  };
+  return (
+    <>
+      <button
+        ref={button}
+        type="button"
+        className="min-h-6 shrink-0 underline"
+        aria-label={`Change ${fact.what}`}
+        onClick={open}
+      >
+        Change
+      </button>
+      {slip && (
+        <FactOnFile
+          title="Change what is on file"
+          first={slip}
+          instead={fact.key}
+          book={book}
+          from={button}
+          onClose={() => setSlip(undefined)}
+        />
+      )}
+    </>
   );
 }
 

@@ -1,10 +1,12 @@
 import { type RefObject, useEffect, useRef, useState } from "react";
+import { api } from "../../api/client";
 import type { Book, FactOffered, Specimen } from "../../api/types";
 import { Dialog } from "../../ui/dialog";
 import { Field } from "../../ui/field";
 import { Select } from "../../ui/select";
 import { WhatItDoes } from "../../ui/what-it-does";
 import { KeepIt } from "../by-example/known-from";
+import { TryOut } from "../makers/try-out";
 import { FactFields } from "./fact-fields";
 import { type FactDraft, useFact } from "./use-fact";
 
@@ -14,6 +16,7 @@ export function FactOnFile({
   first,
   offered = [],
   specimen,
+  instead,
   book,
   from,
   onClose,
@@ -23,11 +26,13 @@ export function FactOnFile({
   /** What the knife in hand shows that may be put on file. */
   offered?: FactOffered[];
   specimen?: Specimen;
+  /** Key of a fact of one's own that is written anew. */
+  instead?: string;
   book: Book;
   from: RefObject<HTMLElement | null>;
   onClose: () => void;
 }) {
-  const fact = useFact(first, specimen, onClose);
+  const fact = useFact(first, specimen, onClose, instead);
   const [which, setWhich] = useState("0");
   const fields = useRef<HTMLDivElement>(null);
   const isAmiss = fact.problems.length > 0;
@@ -57,7 +62,9 @@ export function FactOnFile({
         )}
         <FactFields draft={fact.draft} set={fact.set} book={book} problems={fact.problems} />
         {fact.does?.before && <WhatItDoes before={fact.does.before} after={fact.does.after} />}
+        <TryOut of={fact.slip} begin={() => api.tryFact(fact.slip, instead)} />
         <KeepIt
+          press={instead === undefined ? undefined : "Keep it so"}
           known={fact.known}
           onChange={fact.setKnown}
           book={book}

@@ -9,9 +9,16 @@ import { useSource } from "../by-example/known-from";
 export type FactDraft = Partial<FactSlip> & Pick<FactSlip, "kind" | "maker">;
 
 /** A slip as it is filled in, what filing it would do to a knife, and the press that files it. */
-export function useFact(first: FactDraft, specimen: Specimen | undefined, onFiled: () => void) {
+export function useFact(
+  first: FactDraft,
+  specimen: Specimen | undefined,
+  onFiled: () => void,
+  /** Key of a fact of one's own that is written anew. */
+  instead?: string,
+) {
   const [draft, setDraft] = useState(first);
-  const [known, setKnown] = useSource();
+  const { source, sourceKind, note } = first;
+  const [known, setKnown] = useSource(instead === undefined ? undefined : { source, sourceKind, note });
   const [failed, setFailed] = useState<Error>();
   const { turn, undo } = useOwnReferences();
   const slip = { ...draft, ...known } as FactSlip;
@@ -23,7 +30,8 @@ export function useFact(first: FactDraft, specimen: Specimen | undefined, onFile
   });
   const isRefused = failed instanceof Refused && failed.problems.length > 0;
   const file = async () => {
-    const filing = api.fileFacts({ facts: [slip] });
+    const filing =
+      instead === undefined ? api.fileFacts({ facts: [slip] }) : api.changeFact(slip.maker, instead, slip);
     try {
       await filing;
     } catch (error) {
@@ -38,6 +46,7 @@ export function useFact(first: FactDraft, specimen: Specimen | undefined, onFile
   };
   return {
     draft,
+    slip,
     set: (what: Partial<FactDraft>) => setDraft((now) => ({ ...now, ...what })),
     startWith: setDraft,
     known,

@@ -7,6 +7,7 @@ import { Dialog } from "../../ui/dialog";
 import { Failed } from "../../ui/failed";
 import { SlipFields } from "../bench/filing/slip-fields";
 import type { Draft } from "../bench/filing/use-slip";
+import { TryOut } from "./try-out";
 
 /** A mark one put on file oneself: to be written anew, or taken out. */
 export function OwnMark({ mark, lines, book }: { mark: string; lines: string[]; book: Book | undefined }) {
@@ -95,6 +96,7 @@ function Form({
         book={book}
         problems={failed instanceof Refused ? failed.problems : []}
       />
+      <TryOut of={slip} begin={() => api.tryMark(slip, mark)} />
       {failed && (
         <p role="alert" className="mt-2 text-lead">
           It is not changed. {failed.message}

@@ -52,7 +52,12 @@ export function MakerPage({
         {[maker.place, maker.region].filter(Boolean).join(", ")}. <span className="num">{fromTo(maker)}</span>
       </p>
       <p className="mt-1 max-w-[40rem]">{maker.note}</p>
-      <SetOf maker={maker.id} />
+      <p className="mt-1 flex flex-wrap gap-x-6">
+        <SetOf maker={maker.id} />
+        <Link to={`/makers/${maker.id}/time-line`} className="inline-block min-h-6 underline">
+          Its years, to be moved by hand
+        </Link>
+      </p>
 
       <h3 className="mt-4 font-semibold">Marks</h3>
       <ul className="mt-1 grid grid-cols-1 gap-3 sm:grid-cols-2">
@@ -170,12 +175,10 @@ function SetOf({ maker }: { maker: string }) {
   const set = sets.data?.find((s) => s.maker === maker);
   if (!set) return null;
   return (
-    <p className="mt-1">
-      <Link to={`/makers/${maker}/set`} className="inline-block min-h-6 underline">
-        The set: <span className="num">{set.owned}</span> of <span className="num">{set.possible}</span>
-        {" places filled"}
-      </Link>
-    </p>
+    <Link to={`/makers/${maker}/set`} className="inline-block min-h-6 underline">
+      The set: <span className="num">{set.owned}</span> of <span className="num">{set.possible}</span>
+      {" places filled"}
+    </Link>
   );
 }
 

@@ -30,6 +30,8 @@ const maker: OneMaker = {
   marks: [mark],
   codes: [],
   history: { kind: "maker", owners: [], contracts: [], shields: [], fittings: [], models: [], tells: [] },
+  bars: [],
+  unmarked: [],
 };
 
 it("finds part of a text in any mark, whatever its accents", () => {

@@ -5,6 +5,7 @@ import type { Book, MarkSlip, Specimen } from "../../../api/types";
 import { sentence } from "../../../format";
 import { Dialog } from "../../../ui/dialog";
 import { WhatItDoes } from "../../../ui/what-it-does";
+import { TryOut } from "../../makers/try-out";
 import { SlipFields } from "./slip-fields";
 import { useSlip } from "./use-slip";
 
@@ -61,6 +62,7 @@ export function Slip({
             ))}
           </>
         )}
+        <TryOut of={slip} begin={() => api.tryMark(slip)} />
         <div role="alert">
           {message && <p className="mt-2 text-lead">{message}</p>}
           {isAmiss && <p className="mt-2 text-lead">Something is still missing above.</p>}

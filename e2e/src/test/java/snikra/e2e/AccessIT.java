@@ -161,6 +161,9 @@ class AccessIT {
     assertThat(page.getByLabel("Number, row 1")).isVisible();
     check(page, "numbers by example");
     page.keyboard().press("Escape");
+    page.navigate(app.url("/makers/quastenbeck-nachf/time-line"));
+    assertThat(page.getByText("Nothing is kept before you say so.")).isVisible();
+    check(page, "the years of a maker");
     page.navigate(app.url("/makers/quastenbeck-nachf/set"));
     assertThat(page.getByText("places filled.")).isVisible();
     check(page, "the set of a maker");

@@ -4,8 +4,10 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.RequestOptions;
 import java.nio.charset.StandardCharsets;
@@ -229,7 +231,7 @@ class MakersIT {
       page.setViewportSize(390, 844);
       page.navigate(app.url("/makers/veldrake"));
       Locator mine = region(page, "Fittings and models of mine");
-      assertThat(mine).containsText("Bone, jigged");
+      assertThat(mine).containsText("bone, jigged");
       mine.getByText("Put a model on file").press("Enter");
       page.keyboard().type("x91");
       page.keyboard().press("Tab");
@@ -263,14 +265,88 @@ class MakersIT {
     }
   }
 
+  @Test
+  void yearsAreMovedByHandByMouseAndByKeysAndNothingIsKeptBefore() {
+    try (App app = App.start(data, "--demo");
+        Chromium chromium = new Chromium()) {
+      Page page = chromium.page(1280, 800);
+      file(
+          page,
+          app,
+          "/api/own/facts",
+          """
+          {"facts":[{"kind":"fitting","maker":"orbquendel","feature":"bail","value":"wire","from":1921,"to":1931,"give":2,
+           "sourceKind":"catalogue","source":"A catalogue of 1925"}]}
+          """);
+      page.navigate(app.url("/makers/orbquendel"));
+      page.getByText("Its years, to be moved by hand").click();
+      Locator first = slider(page, "first");
+      assertThat(page.getByTestId("unmarked")).containsText("1916\u20131919, 1941\u20131949");
+      BoundingBox at = first.boundingBox();
+      page.mouse().move(at.x + 1, at.y + 8);
+      page.mouse().down();
+      page.mouse().move(at.x - 50, at.y + 12, new Mouse.MoveOptions().setSteps(6));
+      // What is told of it lies below: the bar stays under the hand.
+      assertThat(first.boundingBox().y).isEqualTo(at.y);
+      page.mouse().up();
+      int moved = Integer.parseInt(first.getAttribute("aria-valuenow"));
+      assertThat(moved).isBetween(1908, 1918);
+      page.getByText("What would it move in the tray?").click();
+      assertThat(page.getByText("8 of 8")).isVisible();
+      button(page, "Put back").click();
+      assertThat(first).hasAttribute("aria-valuenow", "1921");
+
+      page.setViewportSize(390, 844);
+      slider(page, "last").focus();
+      page.keyboard().press("ArrowRight");
+      page.keyboard().press("ArrowRight");
+      page.keyboard().press("Enter");
+      assertThat(page.getByText("stands at its new years.").first()).isVisible();
+      assertThat(slider(page, "last")).isFocused();
+      assertThat(region(page, "Fittings and models of mine")).containsText("1921\u20131933");
+      boolean fits = (boolean) page.evaluate("document.documentElement.scrollWidth <= 390");
+      assertThat(fits).isTrue();
+      button(page, "Undo").last().press("Enter");
+      assertThat(slider(page, "last")).hasAttribute("aria-valuenow", "1931");
+
+      page.getByLabel("Change Bail or shackle: wire bail through the bolster").last().press("Enter");
+      Locator sheet = page.getByRole(AriaRole.DIALOG);
+      assertThat(sheet.getByLabel("Which, by name")).hasValue("A catalogue of 1925");
+      sheet.getByLabel("until").fill("1901");
+      sheet.getByText("Keep it so").press("Enter");
+      assertThat(sheet.getByLabel("until")).isFocused();
+      assertThat(sheet).containsText("must not be before 1921");
+      sheet.getByLabel("until").fill("1929");
+      sheet.getByText("Keep it so").press("Enter");
+      assertThat(region(page, "Fittings and models of mine")).containsText("1921\u20131929");
+      assertThat(chromium.complaints).isEmpty();
+    }
+  }
+
+  private static Locator slider(Page page, String end) {
+    return page.getByLabel("Bail or shackle: wire bail through the bolster, " + end + " year");
+  }
+
+  private static Locator button(Page page, String name) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  private static void file(Page page, App app, String path, String body) {
+    page.request()
+        .post(
+            app.url(path),
+            RequestOptions.create()
+                .setHeader("Content-Type", "application/json")
+                .setHeader("X-Snikra", "1")
+                .setHeader("Origin", app.url(""))
+                .setData(body));
+  }
+
   private static void keepKnife(Page page, App app) {
     String knife =
         "{\"marks\":[{\"blade\":1,\"face\":\"mark\",\"state\":\"read\",\"lines\":[\"VELDRAKE\",\"TARNMOOR FALLS\"]}]}";
-    RequestOptions asJson = RequestOptions.create().setHeader("Content-Type", "application/json");
-    page.request()
-        .post(
-            app.url("/api/knives"),
-            asJson.setHeader("X-Snikra", "1").setHeader("Origin", app.url("")).setData(knife));
+    file(page, app, "/api/knives", knife);
   }
 
   private static void bring(Page page, String yaml) {

@@ -52,6 +52,7 @@ class PageController {
         "/makers",
         "/makers/{id}",
         "/makers/{id}/set",
+        "/makers/{id}/time-line",
         "/years/{year}",
         "/collection",
         "/wanted",

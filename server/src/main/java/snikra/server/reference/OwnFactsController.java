@@ -72,7 +72,7 @@ class OwnFactsController {
    *
    * @param problems why they cannot be kept
    * @param unmarked years between its first mark and its last of which none is on file
-   * @param remarks what is odd about its marks and codes then
+   * @param remarks what is odd about its marks and codes then, and was not before
    */
   record YearsLooked(List<Problem> problems, List<History.Years> unmarked, List<Remark> remarks) {}
 
@@ -231,25 +231,27 @@ class OwnFactsController {
       content = @Content(schema = @Schema(implementation = YearsMoved.class)))
   YearsLooked move(@RequestParam(defaultValue = "false") boolean keep, @RequestBody String body) {
     JsonNode tree = SpecimenFormat.parse(body);
+    Examiner before = desk.examiner();
     if (keep) {
-      YearsMoved to = OwnFacts.moved(tree, desk.examiner().thisYear());
+      YearsMoved to = OwnFacts.moved(tree, before.thisYear());
       own.move(to);
-      return looked(desk.examiner(), to.maker());
+      return looked(before, desk.examiner(), to.maker());
     }
     try {
-      YearsMoved to = OwnFacts.moved(tree, desk.examiner().thisYear());
-      return looked(own.with(own.lookMoved(to)), to.maker());
+      YearsMoved to = OwnFacts.moved(tree, before.thisYear());
+      return looked(before, own.with(own.lookMoved(to)), to.maker());
     } catch (InvalidInput e) {
       return new YearsLooked(e.problems(), List.of(), List.of());
     }
   }
 
-  private static YearsLooked looked(Examiner examiner, String maker) {
-    List<Maker> of = examiner.shelf().maker(maker).stream().toList();
+  private static YearsLooked looked(Examiner before, Examiner after, String maker) {
+    List<Maker> of = after.shelf().maker(maker).stream().toList();
+    List<Remark> known = PackReview.remarks(before.shelf().maker(maker).stream().toList());
     return new YearsLooked(
         List.of(),
         of.stream().flatMap(m -> PackReview.unmarked(m).stream()).toList(),
-        PackReview.remarks(of));
+        PackReview.remarks(of).stream().filter(r -> !known.contains(r)).toList());
   }
 
   /** Takes a fact one put on file out; the step can be undone. */
