@@ -109,7 +109,9 @@ class ScreenshotsIT {
           numbers(app, page),
           marks(page),
           slip(app, page),
-          oneMark(app, page));
+          oneMark(app, page),
+          timeLine(app, page),
+          codes(page));
     }
   }
 
@@ -261,6 +263,52 @@ class ScreenshotsIT {
     }
     bench.field("Line 3 of the mark").press("Enter");
     bench.go("Frame").choose("Liners", "Liners of brass").go("Marks").saved();
+  }
+
+  private static byte[] timeLine(App app, Page page) {
+    page.evaluate(
+        """
+        facts => fetch('/api/own/facts', {method: 'POST', body: JSON.stringify({facts}),
+          headers: {'Content-Type': 'application/json', 'X-Snikra': '1'}})
+        """,
+        List.of(
+            fact("fitting", 1921, 1931, Map.of("feature", "bail", "value", "wire", "give", 2)),
+            fact("owner", 1868, 1889, Map.of("label", "Widow Orbquendel")),
+            fact("contract", 1926, 1930, Map.of("label", "Veldrake Knife Works", "percent", 40)),
+            fact(
+                "model",
+                1922,
+                1934,
+                Map.of("number", "4417", "label", "Cattle knife", "pattern", "cattle-knife"))));
+    page.navigate(app.url("/makers/orbquendel/time-line"));
+    page.getByLabel("Bail or shackle: wire bail through the bolster, first year").press("ArrowLeft");
+    page.keyboard().press("ArrowLeft");
+    assertThat(page.getByText("Keep 1919\u20131931")).isVisible();
+    return calm(page);
+  }
+
+  private static Map<String, Object> fact(
+      String kind, int from, int to, Map<String, Object> more) {
+    Map<String, Object> fact = new HashMap<>(more);
+    fact.putAll(
+        Map.of("kind", kind, "maker", "orbquendel", "from", from, "to", to, "sourceKind", "catalogue"));
+    fact.putIfAbsent("give", 0);
+    fact.put("source", "A catalogue of 1935");
+    return fact;
+  }
+
+  private static byte[] codes(Page page) {
+    page.getByText("To the maker").click();
+    page.getByText("A code by example").click();
+    Locator sheet = page.getByRole(AriaRole.DIALOG);
+    String[][] known = {{"A", "1924"}, {"C", "1926"}, {"F", "1929"}, {"K", "c. 1934"}};
+    for (int row = 1; row <= known.length; row++) {
+      sheet.getByLabel("As struck, row " + row).fill(known[row - 1][0]);
+      sheet.getByLabel("Made, row " + row).fill(known[row - 1][1]);
+    }
+    page.keyboard().press("Tab");
+    assertThat(sheet.getByLabel("Ways found").locator("li").first()).isVisible();
+    return calm(page);
   }
 
   private static byte[] calm(Page page) {
