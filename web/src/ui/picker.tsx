@@ -13,6 +13,46 @@ export interface PictureOption extends Option {
   tell?: string;
 }
 
+/** A list of pictures that is opened, searched and closed, and the keys that do it. */
+function usePicking(value: string | undefined, onChange: (id: string | undefined) => void) {
+  const [open, setOpen] = useState(false);
+  const [search, setSearch] = useState("");
+  const [inHand, setInHand] = useState("");
+  const button = useRef<HTMLButtonElement>(null);
+  const show = (now: boolean, typed = "") => {
+    setSearch(typed);
+    setInHand(value ?? "");
+    setOpen(now);
+  };
+  return {
+    open,
+    show,
+    search,
+    setSearch,
+    inHand,
+    setInHand,
+    button,
+    choose: (next: string | undefined) => {
+      // At once: what is typed while the list closes is meant for this control and is no command.
+      button.current?.focus();
+      onChange(next);
+      setOpen(false);
+    },
+    onKeyDown: (e: KeyboardEvent) => {
+      if (e.ctrlKey || e.metaKey || e.altKey) return;
+      // Figures stay commands: no name begins with one.
+      // Letters typed before the list has taken the focus belong to the same name.
+      if (/^\p{L}$/u.test(e.key)) open ? setSearch((typed) => typed + e.key) : show(true, e.key);
+      else if (e.key === "Backspace" || e.key === "Delete") onChange(undefined);
+      else if (e.key === "ArrowDown") show(true);
+      else return;
+      e.preventDefault();
+    },
+  };
+}
+
+type Picking = ReturnType<typeof usePicking>;
+
 /**
  * A choice among pictures, found by any name: typing on the closed control opens it with what was typed.
  * Nothing chosen is shown as such and never as a value.
@@ -35,47 +75,22 @@ export function Picker({
   "aria-label"?: string;
   "aria-describedby"?: string;
 }) {
-  const [open, setOpen] = useState(false);
-  const [search, setSearch] = useState("");
-  const [inHand, setInHand] = useState("");
-  const button = useRef<HTMLButtonElement>(null);
-  const entry = useRef<HTMLInputElement>(null);
+  const picking = usePicking(value, onChange);
   const chosen = options.find((o) => o.id === value);
-  const show = (now: boolean, typed = "") => {
-    setSearch(typed);
-    setInHand(value ?? "");
-    setOpen(now);
-  };
-  const choose = (next: string | undefined) => {
-    // At once: what is typed while the list closes is meant for this control and is no command.
-    button.current?.focus();
-    onChange(next);
-    setOpen(false);
-  };
-  const onKeyDown = (e: KeyboardEvent) => {
-    if (e.ctrlKey || e.metaKey || e.altKey) return;
-    // Figures stay commands: no name begins with one.
-    // Letters typed before the list has taken the focus belong to the same name.
-    if (/^\p{L}$/u.test(e.key)) open ? setSearch((typed) => typed + e.key) : show(true, e.key);
-    else if (e.key === "Backspace" || e.key === "Delete") onChange(undefined);
-    else if (e.key === "ArrowDown") show(true);
-    else return;
-    e.preventDefault();
-  };
   return (
-    <Popover.Root open={open} onOpenChange={(now) => show(now)}>
+    <Popover.Root open={picking.open} onOpenChange={(now) => picking.show(now)}>
       <Popover.Trigger asChild>
         <button
           {...rest}
           id={id}
-          ref={button}
+          ref={picking.button}
           type="button"
           role="combobox"
-          aria-expanded={open}
+          aria-expanded={picking.open}
           data-typing
           data-empty={!chosen}
           className="entry flex items-center gap-2 text-left"
-          onKeyDown={onKeyDown}
+          onKeyDown={picking.onKeyDown}
           onFocus={onFocus}
         >
           {chosen?.picture && <span className="shrink-0">{chosen.picture}</span>}
@@ -83,76 +98,101 @@ export function Picker({
           <Opens className="shrink-0" />
         </button>
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          aria-label={rest["aria-label"] ?? "Choices"}
-          align="start"
-          sideOffset={2}
-          collisionPadding={8}
-          className="z-30 w-[min(27rem,94vw)] border border-ink bg-paper"
-          onOpenAutoFocus={(e) => {
-            // Without the selection that would swallow what was typed so far.
-            e.preventDefault();
-            entry.current?.focus();
-          }}
-          onCloseAutoFocus={(e) => {
-            // Called a moment after the list has gone: by then one may be in the next field.
-            e.preventDefault();
-            if (isStillAt(null)) button.current?.focus();
-          }}
-        >
-          <Command
-            label={rest["aria-label"] ?? "Choices"}
-            value={inHand}
-            onValueChange={setInHand}
-            filter={answers}
-            loop
-          >
-            <Command.Input
-              ref={entry}
-              value={search}
-              onValueChange={setSearch}
-              placeholder="type any name"
-              className="entry !border-ink px-2 py-1"
-            />
-            <Command.List className="max-h-72 overflow-y-auto">
-              <Command.Empty className="voice px-2 py-2 text-ink2">No such name in the book.</Command.Empty>
-              {chosen && (
-                <Command.Item
-                  value="-"
-                  keywords={[nothing]}
-                  className={ITEM}
-                  onSelect={() => choose(undefined)}
-                >
-                  <span className="w-[5.25rem]" />
-                  <span className="voice text-ink2">{nothing}</span>
-                </Command.Item>
-              )}
-              {options.map((o) => (
-                <Command.Item
-                  key={o.id}
-                  value={o.id}
-                  keywords={[o.label, ...(o.also ?? [])]}
-                  className={ITEM}
-                  onSelect={() => choose(o.id)}
-                >
-                  <span className="flex w-[5.25rem] shrink-0 justify-center">{o.picture}</span>
-                  <span className="min-w-0">
-                    <span className={o.id === value ? "font-semibold" : ""}>{o.label}</span>
-                    {o.also && o.also.length > 0 && (
-                      <span className="voice block truncate text-xs text-ink2">{o.also.join(", ")}</span>
-                    )}
-                  </span>
-                </Command.Item>
-              ))}
-            </Command.List>
-            <p className="min-h-[3.4rem] border-t border-rule px-2 py-1.5 text-[0.78125rem]/4 text-ink2">
-              {options.find((o) => o.id === inHand)?.tell}
-            </p>
-          </Command>
-        </Popover.Content>
-      </Popover.Portal>
+      <Choices
+        label={rest["aria-label"] ?? "Choices"}
+        picking={picking}
+        chosen={chosen}
+        options={options}
+        nothing={nothing}
+      />
     </Popover.Root>
+  );
+}
+
+function Choices({
+  label,
+  picking,
+  chosen,
+  options,
+  nothing,
+}: {
+  label: string;
+  picking: Picking;
+  chosen: PictureOption | undefined;
+  options: PictureOption[];
+  nothing: string;
+}) {
+  const entry = useRef<HTMLInputElement>(null);
+  return (
+    <Popover.Portal>
+      <Popover.Content
+        aria-label={label}
+        align="start"
+        sideOffset={2}
+        collisionPadding={8}
+        className="z-30 w-[min(27rem,94vw)] border border-ink bg-paper"
+        onOpenAutoFocus={(e) => {
+          // Without the selection that would swallow what was typed so far.
+          e.preventDefault();
+          entry.current?.focus();
+        }}
+        onCloseAutoFocus={(e) => {
+          // Called a moment after the list has gone: by then one may be in the next field.
+          e.preventDefault();
+          if (isStillAt(null)) picking.button.current?.focus();
+        }}
+      >
+        <Command label={label} value={picking.inHand} onValueChange={picking.setInHand} filter={answers} loop>
+          <Command.Input
+            ref={entry}
+            value={picking.search}
+            onValueChange={picking.setSearch}
+            placeholder="type any name"
+            className="entry !border-ink px-2 py-1"
+          />
+          <Pictures picking={picking} chosen={chosen} options={options} nothing={nothing} />
+          <p className="min-h-[3.4rem] border-t border-rule px-2 py-1.5 text-[0.78125rem]/4 text-ink2">
+            {options.find((o) => o.id === picking.inHand)?.tell}
+          </p>
+        </Command>
+      </Popover.Content>
+    </Popover.Portal>
+  );
+}
+
+function Pictures({ picking, chosen, options, nothing }: Omit<Parameters<typeof Choices>[0], "label">) {
+  return (
+    <Command.List className="max-h-72 overflow-y-auto">
+      <Command.Empty className="voice px-2 py-2 text-ink2">No such name in the book.</Command.Empty>
+      {chosen && (
+        <Command.Item
+          value="-"
+          keywords={[nothing]}
+          className={ITEM}
+          onSelect={() => picking.choose(undefined)}
+        >
+          <span className="w-[5.25rem]" />
+          <span className="voice text-ink2">{nothing}</span>
+        </Command.Item>
+      )}
+      {options.map((o) => (
+        <Command.Item
+          key={o.id}
+          value={o.id}
+          keywords={[o.label, ...(o.also ?? [])]}
+          className={ITEM}
+          onSelect={() => picking.choose(o.id)}
+        >
+          <span className="flex w-[5.25rem] shrink-0 justify-center">{o.picture}</span>
+          <span className="min-w-0">
+            <span className={o.id === chosen?.id ? "font-semibold" : ""}>{o.label}</span>
+            {o.also && o.also.length > 0 && (
+              <span className="voice block truncate text-xs text-ink2">{o.also.join(", ")}</span>
+            )}
+          </span>
+        </Command.Item>
+      ))}
+    </Command.List>
   );
 }
 

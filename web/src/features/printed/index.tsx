@@ -41,96 +41,142 @@ export function PrintedPage({ book }: { book: Book }) {
       <Failed what="The catalogue could not be laid out." error={leaves.error} onAgain={leaves.refetch} />
     );
   if (leaves.isPending) return <p className="voice p-6 text-ink3">Laying out the catalogue.</p>;
-  const { leaves: shown, found } = leaves.data;
   return (
     <main className="sheet catalogue px-4 pt-3 pb-8 lg:px-6 print:p-0">
-      <div className="no-print flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-rule pb-2">
-        <label className="flex min-w-0 basis-72 items-baseline gap-2">
-          <span className="text-ink2">Title</span>
-          <input
-            className="entry min-w-0 flex-1"
-            value={title}
-            maxLength={120}
-            onChange={(e) => setTitle(e.target.value)}
-          />
-        </label>
-        <fieldset className="flex items-center">
-          <legend className="sr-only">Order</legend>
-          {ORDERS.map((o) => (
-            <button
-              key={o.id}
-              type="button"
-              className="press -ml-px"
-              aria-pressed={order === o.id}
-              onClick={() => setOrder(o.id)}
-            >
-              {o.label}
-            </button>
-          ))}
-        </fieldset>
-        <fieldset className="flex flex-wrap items-center gap-x-4">
-          <legend className="sr-only">What is told</legend>
-          {(["photographs", "notes", "values"] as const).map((what) => (
-            <label key={what} className="flex min-h-6 items-center gap-1.5">
-              <input
-                type="checkbox"
-                className="accent-blue"
-                checked={told[what]}
-                onChange={() => setTold((now) => ({ ...now, [what]: !now[what] }))}
-              />
-              {what}
-            </label>
-          ))}
-        </fieldset>
-        <BackOrPrint bench={tray} to="To the tray" />
-      </div>
-      {shown.length === 0 ? (
+      <Shape {...{ title, setTitle, order, setOrder, told, setTold }} tray={tray} />
+      {leaves.data.leaves.length === 0 ? (
         <p className="voice mt-4 text-ink3">
           {isAsking
             ? "Nothing in the tray answers to that."
             : "The tray is empty: there is nothing to print."}
         </p>
       ) : (
-        <article>
-          <header className="mt-4 border-b border-ink pb-1 print:mt-0">
-            <h1 className="text-[1.5625rem]/[1.9rem] tracking-tight">{title.trim() || USUAL}</h1>
-            <p className="text-ink2">
-              {found.toLocaleString()} {found === 1 ? "knife" : "knives"}, as known on {dayText(today())}.
-            </p>
-          </header>
-          {found > shown.length && (
-            <p className="no-print mt-2 text-lead" role="status">
-              The first {shown.length.toLocaleString()} are laid out. Search the tray for a part of them to
-              print the rest.
-            </p>
-          )}
-          {parts.length > 1 && (
-            <ol aria-label="Chapters" className="mt-2 gap-x-8 sm:columns-2 lg:columns-3 print:columns-3">
-              {parts.map((c) => (
-                <li key={c.name} className="flex justify-between gap-3 border-b border-rule">
-                  <span className="truncate">{c.name}</span>
-                  <span className="num">{c.leaves.length}</span>
-                </li>
-              ))}
-            </ol>
-          )}
-          {parts.map((c) => (
-            <section key={c.name ?? ""} aria-label={c.name ?? "Knives"} className="mt-4">
-              {c.name && <h2 className="border-b border-ink text-[1.25rem]/7 break-after-avoid">{c.name}</h2>}
-              <ol>
-                {c.leaves.map((l) => (
-                  <LeafShown key={l.knife.id} leaf={l} book={book} told={told} />
-                ))}
-              </ol>
-            </section>
-          ))}
-          <p className="mt-3 max-w-[44rem] text-[0.78125rem]/4 text-ink2">
-            Who made a knife, when, and its grade are opinions from what was seen, with the doubt they carry.
-            All are drawn at one scale.
-            {told.values && " What it is worth comes from sales of like knives and is no appraisal."}
-          </p>
-        </article>
+        <Catalogue title={title.trim() || USUAL} leaves={leaves.data} parts={parts} told={told} book={book} />
       )}
     </main>
+  );
+}
+
+/** Its title, its order and what is told in it; not printed. */
+function Shape({
+  title,
+  setTitle,
+  order,
+  setOrder,
+  told,
+  setTold,
+  tray,
+}: {
+  title: string;
+  setTitle: (title: string) => void;
+  order: Order;
+  setOrder: (order: Order) => void;
+  told: Told;
+  setTold: (change: (now: Told) => Told) => void;
+  tray: string;
+}) {
+  return (
+    <div className="no-print flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-rule pb-2">
+      <label className="flex min-w-0 basis-72 items-baseline gap-2">
+        <span className="text-ink2">Title</span>
+        <input
+          className="entry min-w-0 flex-1"
+          value={title}
+          maxLength={120}
+          onChange={(e) => setTitle(e.target.value)}
+        />
+      </label>
+      <fieldset className="flex items-center">
+        <legend className="sr-only">Order</legend>
+        {ORDERS.map((o) => (
+          <button
+            key={o.id}
+            type="button"
+            className="press -ml-px"
+            aria-pressed={order === o.id}
+            onClick={() => setOrder(o.id)}
+          >
+            {o.label}
+          </button>
+        ))}
+      </fieldset>
+      <fieldset className="flex flex-wrap items-center gap-x-4">
+        <legend className="sr-only">What is told</legend>
+        {(["photographs", "notes", "values"] as const).map((what) => (
+          <label key={what} className="flex min-h-6 items-center gap-1.5">
+            <input
+              type="checkbox"
+              className="accent-blue"
+              checked={told[what]}
+              onChange={() => setTold((now) => ({ ...now, [what]: !now[what] }))}
+            />
+            {what}
+          </label>
+        ))}
+      </fieldset>
+      <BackOrPrint bench={tray} to="To the tray" />
+    </div>
+  );
+}
+
+type Chapters = ReturnType<typeof chapters>;
+
+function Catalogue({
+  title,
+  leaves: { leaves, found },
+  parts,
+  told,
+  book,
+}: {
+  title: string;
+  leaves: Awaited<ReturnType<typeof api.leaves>>;
+  parts: Chapters;
+  told: Told;
+  book: Book;
+}) {
+  return (
+    <article>
+      <header className="mt-4 border-b border-ink pb-1 print:mt-0">
+        <h1 className="text-[1.5625rem]/[1.9rem] tracking-tight">{title}</h1>
+        <p className="text-ink2">
+          {found.toLocaleString()} {found === 1 ? "knife" : "knives"}, as known on {dayText(today())}.
+        </p>
+      </header>
+      {found > leaves.length && (
+        <p className="no-print mt-2 text-lead" role="status">
+          The first {leaves.length.toLocaleString()} are laid out. Search the tray for a part of them to print
+          the rest.
+        </p>
+      )}
+      {parts.length > 1 && <Contents parts={parts} />}
+      {parts.map((c) => (
+        <section key={c.name ?? ""} aria-label={c.name ?? "Knives"} className="mt-4">
+          {c.name && <h2 className="border-b border-ink text-[1.25rem]/7 break-after-avoid">{c.name}</h2>}
+          <ol>
+            {c.leaves.map((l) => (
+              <LeafShown key={l.knife.id} leaf={l} book={book} told={told} />
+            ))}
+          </ol>
+        </section>
+      ))}
+      <p className="mt-3 max-w-[44rem] text-[0.78125rem]/4 text-ink2">
+        Who made a knife, when, and its grade are opinions from what was seen, with the doubt they carry. All
+        are drawn at one scale.
+        {told.values && " What it is worth comes from sales of like knives and is no appraisal."}
+      </p>
+    </article>
+  );
+}
+
+function Contents({ parts }: { parts: Chapters }) {
+  return (
+    <ol aria-label="Chapters" className="mt-2 gap-x-8 sm:columns-2 lg:columns-3 print:columns-3">
+      {parts.map((c) => (
+        <li key={c.name} className="flex justify-between gap-3 border-b border-rule">
+          <span className="truncate">{c.name}</span>
+          <span className="num">{c.leaves.length}</span>
+        </li>
+      ))}
+    </ol>
   );
 }

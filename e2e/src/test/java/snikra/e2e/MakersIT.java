@@ -309,7 +309,9 @@ class MakersIT {
       button(page, "Undo").last().press("Enter");
       assertThat(slider(page, "last")).hasAttribute("aria-valuenow", "1931");
 
-      page.getByLabel("Change Bail or shackle: wire bail through the bolster").last().press("Enter");
+      page.getByLabel("Change Bail or shackle: wire bail through the bolster")
+          .last()
+          .press("Enter");
       Locator sheet = page.getByRole(AriaRole.DIALOG);
       assertThat(sheet.getByLabel("Which, by name")).hasValue("A catalogue of 1925");
       sheet.getByLabel("until").fill("1901");

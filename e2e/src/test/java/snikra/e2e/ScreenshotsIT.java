@@ -8,6 +8,9 @@ import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.Base64;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.io.TempDir;
@@ -281,17 +284,27 @@ class ScreenshotsIT {
                 1934,
                 Map.of("number", "4417", "label", "Cattle knife", "pattern", "cattle-knife"))));
     page.navigate(app.url("/makers/orbquendel/time-line"));
-    page.getByLabel("Bail or shackle: wire bail through the bolster, first year").press("ArrowLeft");
+    page.getByLabel("Bail or shackle: wire bail through the bolster, first year")
+        .press("ArrowLeft");
     page.keyboard().press("ArrowLeft");
     assertThat(page.getByText("Keep 1919\u20131931")).isVisible();
     return calm(page);
   }
 
-  private static Map<String, Object> fact(
-      String kind, int from, int to, Map<String, Object> more) {
+  private static Map<String, Object> fact(String kind, int from, int to, Map<String, Object> more) {
     Map<String, Object> fact = new HashMap<>(more);
     fact.putAll(
-        Map.of("kind", kind, "maker", "orbquendel", "from", from, "to", to, "sourceKind", "catalogue"));
+        Map.of(
+            "kind",
+            kind,
+            "maker",
+            "orbquendel",
+            "from",
+            from,
+            "to",
+            to,
+            "sourceKind",
+            "catalogue"));
     fact.putIfAbsent("give", 0);
     fact.put("source", "A catalogue of 1935");
     return fact;
