@@ -126,26 +126,10 @@ export function Plate({
           </p>
         )}
       </Named>
-      <div className="no-print flex flex-wrap items-center gap-x-3 pb-1 text-[0.78125rem] text-ink2 md:absolute md:bottom-0.5 md:left-[13.5rem]">
-        {(Object.keys(POSES) as Pose[]).map((p) => (
-          <Turn key={p} isSo={pose === p} onPress={() => setPose(p)}>
-            {POSES[p]}
-          </Turn>
-        ))}
-        <Turn onPress={() => setPile(!isPile)}>{isPile ? "see mark side" : "see pile side"}</Turn>
-        <Turn onPress={onResize}>
-          {isLarge ? "smaller" : "larger"}{" "}
-          <span className="max-sm:hidden">
-            <Key>D</Key>
-          </span>
-        </Turn>
-        {drawn &&
-          (["svg", "png"] as const).map((kind) => (
-            <Turn key={kind} onPress={() => saveDrawing(sheet.current, title, scaleWords(drawn.scale), kind)}>
-              {kind.toUpperCase()}
-            </Turn>
-          ))}
-      </div>
+      <Turns
+        {...{ pose, setPose, isPile, setPile, isLarge, onResize }}
+        onSave={drawn && ((kind) => saveDrawing(sheet.current, title, scaleWords(drawn.scale), kind))}
+      />
     </section>
   );
 }
@@ -169,6 +153,48 @@ function Named({ knife, title, children }: { knife: Knife; title: string; childr
         />
       </div>
       {children}
+    </div>
+  );
+}
+
+/** The ways to look at the drawing, and to save it. */
+function Turns({
+  pose,
+  setPose,
+  isPile,
+  setPile,
+  isLarge,
+  onResize,
+  onSave,
+}: {
+  pose: Pose;
+  setPose: (pose: Pose) => void;
+  isPile: boolean;
+  setPile: (isPile: boolean) => void;
+  isLarge: boolean;
+  onResize: () => void;
+  onSave: ((kind: "svg" | "png") => void) | undefined;
+}) {
+  return (
+    <div className="no-print flex flex-wrap items-center gap-x-3 pb-1 text-[0.78125rem] text-ink2 md:absolute md:bottom-0.5 md:left-[13.5rem]">
+      {(Object.keys(POSES) as Pose[]).map((p) => (
+        <Turn key={p} isSo={pose === p} onPress={() => setPose(p)}>
+          {POSES[p]}
+        </Turn>
+      ))}
+      <Turn onPress={() => setPile(!isPile)}>{isPile ? "see mark side" : "see pile side"}</Turn>
+      <Turn onPress={onResize}>
+        {isLarge ? "smaller" : "larger"}{" "}
+        <span className="max-sm:hidden">
+          <Key>D</Key>
+        </span>
+      </Turn>
+      {onSave &&
+        (["svg", "png"] as const).map((kind) => (
+          <Turn key={kind} onPress={() => onSave(kind)}>
+            {kind.toUpperCase()}
+          </Turn>
+        ))}
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { useRef } from "react";
+import { type ReactNode, useRef } from "react";
 import type { Dating } from "../../api/types";
 import { years, yearsWhole } from "../../format";
 import { onPressed } from "../../ui/pressed";
@@ -10,6 +10,31 @@ const BASE = 72;
 const TOP = 8;
 const ROW = 16;
 const MOST_ROWS = 7;
+
+/** Where years, rows and the axis lie in the drawing. */
+function laidOut(dating: Dating, width: number) {
+  const isNarrow = width < 700;
+  const left = isNarrow ? 8 : LEFT;
+  const right = width - (isNarrow ? 8 : RIGHT);
+  const { from, to } = window_(dating);
+  const rows = withMark(dating).filter(isDated).slice(0, MOST_ROWS);
+  const rowsTop = BASE + 30;
+  const rowHigh = isNarrow ? 2 * ROW : ROW;
+  return {
+    width,
+    isNarrow,
+    left,
+    right,
+    from,
+    to,
+    rows,
+    x: (year: number) => left + ((year - from) * (right - left)) / (to - from),
+    rowAt: (i: number) => rowsTop + i * rowHigh + (isNarrow ? ROW : 0),
+    axis: rowsTop + rows.length * rowHigh + 6,
+  };
+}
+
+type LaidOut = ReturnType<typeof laidOut>;
 
 /** The years it may be of, as a comb, and under it what each clue allows, in the order of its weight. */
 export function SpanChart({
@@ -23,110 +48,120 @@ export function SpanChart({
   isBare?: boolean;
 }) {
   const box = useRef<HTMLDivElement>(null);
-  const width = useWidth(box, 1232);
-  const isNarrow = width < 700;
-  const left = isNarrow ? 8 : LEFT;
-  const right = width - (isNarrow ? 8 : RIGHT);
-  const { from, to } = window_(dating);
-  const x = (year: number) => left + ((year - from) * (right - left)) / (to - from);
-  const rows = withMark(dating).filter(isDated).slice(0, MOST_ROWS);
-  const rowsTop = BASE + 30;
-  const axis = rowsTop + rows.length * (isNarrow ? 2 * ROW : ROW) + 6;
-  const span = dating.nineTenths;
+  const at = laidOut(dating, useWidth(box, 1232));
+  const high = at.axis + 26;
   return (
     <section aria-label="The span" className="mx-4 mt-1.5 mb-4 lg:mx-6" ref={box}>
-      {isNarrow && <Heading dating={dating} />}
+      {at.isNarrow && <Heading dating={dating} />}
       <div className="relative">
-        {!isNarrow && (
+        {!at.isNarrow && (
           <div className="absolute top-0 left-0 w-[15rem]">
             <Heading dating={dating} />
           </div>
         )}
         <svg
-          width={width}
-          height={axis + 26}
-          viewBox={`0 0 ${width} ${axis + 26}`}
+          width={at.width}
+          height={high}
+          viewBox={`0 0 ${at.width} ${high}`}
           className="print:h-auto print:w-full"
           aria-label={described(dating)}
         >
-          {ticks(from, to, 20).map((y) => (
-            <path key={y} d={`M${x(y)} ${BASE}V${axis}`} stroke="var(--color-rule)" />
+          <Ground dating={dating} at={at} />
+          <Comb dating={dating} from={at.from} to={at.to} x={at.x} />
+          <path d={`M${at.left} ${BASE}H${at.right}`} stroke="currentColor" />
+          {!at.isNarrow && <Likeliest dating={dating} width={at.width} />}
+          <Intervals dating={dating} at={at} />
+          {at.rows.map((c, i) => (
+            <ClueRow key={c.feature} clue={c} y={at.rowAt(i)} at={at} onGo={onGo} />
           ))}
-          {span.pieces.map((p) => (
-            <rect
-              key={p.from}
-              x={x(p.from)}
-              y={BASE}
-              width={Math.max(2, x(p.to) - x(p.from))}
-              height={axis - BASE}
-              fill="var(--color-blue-wash)"
-            />
-          ))}
-          <Comb dating={dating} from={from} to={to} x={x} />
-          <path d={`M${left} ${BASE}H${right}`} stroke="currentColor" />
-          {!isNarrow && (
-            <g className="fill-ink2 text-[0.78125rem]">
-              <text x={width} y={20} textAnchor="end">
-                likeliest {dating.mostProbable}
-              </text>
-              <text x={width} y={37} textAnchor="end">
-                as likely as not {yearsWhole(dating.half)}
-              </text>
-            </g>
-          )}
-          {span.pieces.map((p, i) => {
-            const before = span.pieces[i - 1];
-            const after = span.pieces[i + 1];
-            return (
-              <Interval
-                key={p.from}
-                width={width}
-                x0={x(p.from)}
-                x1={x(p.to)}
-                from={!before || x(p.from) - x(before.to) > 96 ? p.from : undefined}
-                to={!after || x(after.from) - x(p.to) > 96 ? p.to : undefined}
-              />
-            );
-          })}
-          {rows.map((c, i) => (
-            <ClueRow
-              key={c.feature}
-              clue={c}
-              y={rowsTop + i * (isNarrow ? 2 * ROW : ROW) + (isNarrow ? ROW : 0)}
-              x={x}
-              edges={[left, right, from, to]}
-              width={width}
-              isNarrow={isNarrow}
-              onGo={onGo}
-            />
-          ))}
-          <path d={`M${left} ${axis}H${right}`} stroke="currentColor" />
-          {ticks(from, to, 2).map((y) => (
-            <path
-              key={y}
-              d={`M${x(y)} ${axis}v${y % 20 === 0 ? 9 : y % 10 === 0 ? 6 : 3}`}
-              stroke="currentColor"
-              strokeWidth=".9"
-            />
-          ))}
-          {ticks(from, to - (isNarrow ? 30 : 9), isNarrow ? 40 : 20).map((y) => (
-            <text
-              key={y}
-              x={x(y)}
-              y={axis + 21}
-              textAnchor="middle"
-              className="num fill-ink2 text-[0.78125rem]"
-            >
-              {y}
-            </text>
-          ))}
-          <text x={right} y={axis + 21} textAnchor="end" className="num fill-ink2 text-[0.78125rem]">
-            {to >= dating.firstYear + dating.curve.length - 1 ? "today" : to}
-          </text>
+          <Years dating={dating} at={at} />
         </svg>
       </div>
       {!isBare && <AsTable dating={dating} />}
     </section>
+  );
+}
+
+interface OnChart {
+  dating: Dating;
+  at: LaidOut;
+}
+
+function Ground({ dating, at: { x, from, to, axis } }: OnChart) {
+  return (
+    <>
+      {ticks(from, to, 20).map((y) => (
+        <path key={y} d={`M${x(y)} ${BASE}V${axis}`} stroke="var(--color-rule)" />
+      ))}
+      {dating.nineTenths.pieces.map((p) => (
+        <rect
+          key={p.from}
+          x={x(p.from)}
+          y={BASE}
+          width={Math.max(2, x(p.to) - x(p.from))}
+          height={axis - BASE}
+          fill="var(--color-blue-wash)"
+        />
+      ))}
+    </>
+  );
+}
+
+function Likeliest({ dating, width }: { dating: Dating; width: number }) {
+  return (
+    <g className="fill-ink2 text-[0.78125rem]">
+      <text x={width} y={20} textAnchor="end">
+        likeliest {dating.mostProbable}
+      </text>
+      <text x={width} y={37} textAnchor="end">
+        as likely as not {yearsWhole(dating.half)}
+      </text>
+    </g>
+  );
+}
+
+/** Room two years take beside one another in figures. */
+const APART = 96;
+
+function Intervals({ dating, at: { x, width } }: OnChart) {
+  const { pieces } = dating.nineTenths;
+  return pieces.map((p, i) => {
+    const before = pieces[i - 1];
+    const after = pieces[i + 1];
+    return (
+      <Interval
+        key={p.from}
+        width={width}
+        x0={x(p.from)}
+        x1={x(p.to)}
+        from={!before || x(p.from) - x(before.to) > APART ? p.from : undefined}
+        to={!after || x(after.from) - x(p.to) > APART ? p.to : undefined}
+      />
+    );
+  });
+}
+
+function Years({ dating, at: { x, left, right, from, to, axis, isNarrow } }: OnChart) {
+  return (
+    <>
+      <path d={`M${left} ${axis}H${right}`} stroke="currentColor" />
+      {ticks(from, to, 2).map((y) => (
+        <path
+          key={y}
+          d={`M${x(y)} ${axis}v${y % 20 === 0 ? 9 : y % 10 === 0 ? 6 : 3}`}
+          stroke="currentColor"
+          strokeWidth=".9"
+        />
+      ))}
+      {ticks(from, to - (isNarrow ? 30 : 9), isNarrow ? 40 : 20).map((y) => (
+        <text key={y} x={x(y)} y={axis + 21} textAnchor="middle" className="num fill-ink2 text-[0.78125rem]">
+          {y}
+        </text>
+      ))}
+      <text x={right} y={axis + 21} textAnchor="end" className="num fill-ink2 text-[0.78125rem]">
+        {to >= dating.firstYear + dating.curve.length - 1 ? "today" : to}
+      </text>
+    </>
   );
 }
 
@@ -241,24 +276,16 @@ const isDated = (c: Dating["clues"][number]) => c.notBefore !== undefined || c.n
 function ClueRow({
   clue,
   y,
-  x,
-  edges,
-  width,
-  isNarrow,
+  at,
   onGo,
 }: {
   clue: Dating["clues"][number];
   y: number;
-  x: (year: number) => number;
-  edges: [number, number, number, number];
-  width: number;
-  isNarrow: boolean;
+  at: LaidOut;
   onGo: (station: string) => void;
 }) {
-  const [left, right, from, to] = edges;
+  const { width, isNarrow, left } = at;
   const colour = clue.inConflict ? "var(--color-lead)" : "currentColor";
-  const a = clue.notBefore !== undefined && clue.notBefore > from ? x(clue.notBefore) : left;
-  const b = clue.notAfter !== undefined && clue.notAfter < to ? x(clue.notAfter) : right;
   // Begins with what stands there, so that voice control finds it by what one reads.
   const name = `${clue.part} ${clue.value}, ${clue.label}, ${weight(clue)}`;
   return (
@@ -290,37 +317,7 @@ function ClueRow({
           <span className="font-semibold">{clue.part}</span> <span className="text-ink2">{clue.value}</span>
         </p>
       </foreignObject>
-      <path
-        d={`M${a} ${y}H${Math.max(a + 2, b)}`}
-        stroke={colour}
-        strokeWidth="2"
-        strokeDasharray={clue.firmness === "soft" ? "5 3" : undefined}
-      />
-      {clue.notBefore !== undefined && clue.notBefore > from && (
-        <>
-          <path d={`M${a} ${y - 5}v10`} stroke={colour} strokeWidth="2" />
-          <text
-            aria-hidden="true"
-            x={a - 6}
-            y={y + 4}
-            textAnchor="end"
-            fill={colour}
-            className="text-[0.78125rem]"
-          >
-            {clue.notBefore}
-          </text>
-        </>
-      )}
-      {clue.notAfter !== undefined && clue.notAfter < to && (
-        <>
-          <path d={`M${b} ${y - 5}v10`} stroke={colour} strokeWidth="2" />
-          <text aria-hidden="true" x={b + 6} y={y + 4} fill={colour} className="text-[0.78125rem]">
-            {b + 40 < width && clue.notAfter}
-          </text>
-        </>
-      )}
-      {clue.notAfter === undefined && <Arrow x={right} y={y} to={1} colour={colour} />}
-      {clue.notBefore === undefined && <Arrow x={left} y={y} to={-1} colour={colour} />}
+      <Allowed clue={clue} y={y} at={at} colour={colour} />
       {!isNarrow && (
         <text
           aria-hidden="true"
@@ -334,6 +331,77 @@ function ClueRow({
         </text>
       )}
     </g>
+  );
+}
+
+/** The years a clue allows: an end within the drawing as a stroke with its year, an open one as an arrow. */
+function Allowed({
+  clue,
+  y,
+  at: { x, left, right, from, to, width },
+  colour,
+}: {
+  clue: Dating["clues"][number];
+  y: number;
+  at: LaidOut;
+  colour: string;
+}) {
+  const begins = clue.notBefore !== undefined && clue.notBefore > from;
+  const ends = clue.notAfter !== undefined && clue.notAfter < to;
+  const a = begins ? x(clue.notBefore as number) : left;
+  const b = ends ? x(clue.notAfter as number) : right;
+  return (
+    <>
+      <path
+        d={`M${a} ${y}H${Math.max(a + 2, b)}`}
+        stroke={colour}
+        strokeWidth="2"
+        strokeDasharray={clue.firmness === "soft" ? "5 3" : undefined}
+      />
+      {begins && (
+        <End x={a} y={y} colour={colour} side={-1}>
+          {clue.notBefore}
+        </End>
+      )}
+      {ends && (
+        <End x={b} y={y} colour={colour} side={1}>
+          {b + 40 < width && clue.notAfter}
+        </End>
+      )}
+      {clue.notAfter === undefined && <Arrow x={right} y={y} to={1} colour={colour} />}
+      {clue.notBefore === undefined && <Arrow x={left} y={y} to={-1} colour={colour} />}
+    </>
+  );
+}
+
+function End({
+  x,
+  y,
+  colour,
+  side,
+  children,
+}: {
+  x: number;
+  y: number;
+  colour: string;
+  /** On which side of it its year stands. */
+  side: 1 | -1;
+  children: ReactNode;
+}) {
+  return (
+    <>
+      <path d={`M${x} ${y - 5}v10`} stroke={colour} strokeWidth="2" />
+      <text
+        aria-hidden="true"
+        x={x + 6 * side}
+        y={y + 4}
+        textAnchor={side < 0 ? "end" : undefined}
+        fill={colour}
+        className="text-[0.78125rem]"
+      >
+        {children}
+      </text>
+    </>
   );
 }
 

@@ -31,6 +31,51 @@ export function QuickPage({ onBench }: { onBench: (title: string, note: string) 
   return <Look book={book.data} onBench={onBench} />;
 }
 
+/** The looks taken of one knife, and what is told after each. */
+function useLooks(book: QuickBook) {
+  const makers = useMakersInUse();
+  const [maker, setMaker] = useState<string>();
+  const [asked, setAsked] = useState<{ amount: number; currency: string | undefined }>();
+  const [answers, setAnswers] = useState<Record<string, string>>({});
+  const taken = Object.entries(answers).map(([check, answer]) => `${check}:${answer}`);
+  const told = useQuery({
+    queryKey: ["quick", "look", maker, asked, taken],
+    queryFn: ({ signal }) => api.quickLook(maker, asked, taken, signal),
+    placeholderData: keepPreviousData,
+  });
+  const problems = told.error instanceof Refused ? told.error.problems : [];
+  const checks = book.checks.filter((c) => !(c.byMaker && maker));
+  const chosen = makers.find((m) => m.id === maker);
+  return {
+    makers,
+    maker,
+    setMaker,
+    asked,
+    ask: (amount: number | undefined, currency: string | undefined) =>
+      setAsked(amount === undefined ? undefined : { amount, currency }),
+    checks,
+    answers,
+    answer: (check: string, given: string | undefined) =>
+      setAnswers(({ [check]: _, ...rest }) => (given ? { ...rest, [check]: given } : rest)),
+    told,
+    problem: problems.find((p) => p.field === "asked"),
+    title: chosen ? `From a stall, ${chosen.name}` : "From a stall",
+    note: checks
+      .map((c) => [c.label, c.answers.find((a) => a.id === answers[c.id])?.label])
+      .filter(([, a]) => a)
+      .map(([c, a]) => `${c}: ${a}.`)
+      .join(" "),
+    again: () => {
+      setMaker(undefined);
+      setAsked(undefined);
+      setAnswers({});
+      window.scrollTo({ top: 0 });
+    },
+  };
+}
+
+type Looks = ReturnType<typeof useLooks>;
+
 function Look({
   book,
   onBench,
@@ -38,47 +83,15 @@ function Look({
   book: QuickBook;
   onBench: (title: string, note: string) => Promise<void>;
 }) {
-  const makers = useMakersInUse();
-  const [maker, setMaker] = useState<string>();
-  const [asked, setAsked] = useState<{ amount: number; currency: string | undefined }>();
-  const [answers, setAnswers] = useState<Record<string, string>>({});
-  const list = useRef<HTMLOListElement>(null);
-  const taken = Object.entries(answers).map(([check, answer]) => `${check}:${answer}`);
-  const told = useQuery({
-    queryKey: ["quick", "look", maker, asked, taken],
-    queryFn: ({ signal }) => api.quickLook(maker, asked, taken, signal),
-    placeholderData: keepPreviousData,
-  });
-  const problem =
-    told.error instanceof Refused ? told.error.problems.find((p) => p.field === "asked") : undefined;
-  const checks = book.checks.filter((c) => !(c.byMaker && maker));
-  const answer = (check: string, given: string | undefined) =>
-    setAnswers(({ [check]: _, ...rest }) => (given ? { ...rest, [check]: given } : rest));
-  const goOn = (check: string) => {
-    const next = checks[checks.findIndex((c) => c.id === check) + 1];
-    const there = list.current?.querySelector<HTMLElement>(`[data-check="${next?.id}"] button`);
-    there?.focus();
-    there?.scrollIntoView?.({ block: "center" });
-  };
-  const again = () => {
-    setMaker(undefined);
-    setAsked(undefined);
-    setAnswers({});
-    window.scrollTo({ top: 0 });
-  };
-  const chosen = makers.find((m) => m.id === maker);
-  const note = checks
-    .map((c) => [c.label, c.answers.find((a) => a.id === answers[c.id])?.label])
-    .filter(([, a]) => a)
-    .map(([c, a]) => `${c}: ${a}.`)
-    .join(" ");
-  const toBench = () => onBench(chosen ? `From a stall, ${chosen.name}` : "From a stall", note);
+  const looks = useLooks(book);
+  const { told, problem } = looks;
+  const toBench = () => onBench(looks.title, looks.note);
   return (
     <main className="mx-auto max-w-[64rem] px-4 pt-3 pb-8 lg:px-6">
       <div className="flex flex-wrap items-baseline gap-x-4 border-b border-ink pb-1">
         <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">A quick look</h1>
         <p className="text-ink2">at a stall: six looks in the order of the hand, any can be left out</p>
-        <button type="button" className="press ml-auto" onClick={again}>
+        <button type="button" className="press ml-auto" onClick={looks.again}>
           The next knife
         </button>
       </div>
@@ -89,60 +102,86 @@ function Look({
             error={problem ? null : told.error}
             isAskedWrong={problem !== undefined}
             onAgain={() => told.refetch()}
-            checks={checks}
+            checks={looks.checks}
             onBench={toBench}
           />
         </div>
         <div className="min-w-0">
-          <div className="mt-2 grid grid-cols-2 gap-x-5">
-            <Field label="Maker, where it can be read">
-              {(ids) => (
-                <Select
-                  {...ids}
-                  value={maker}
-                  options={makers.map((m) => ({ id: m.id, label: m.name }))}
-                  nothing="not known"
-                  onChange={setMaker}
-                />
-              )}
-            </Field>
-            <MoneyEntry
-              label="They ask"
-              amount={asked?.amount}
-              currency={asked?.currency}
-              problem={problem}
-              onChange={(amount, currency) =>
-                setAsked(amount === undefined ? undefined : { amount, currency })
-              }
-            />
-          </div>
-          <ol ref={list} className="mt-3">
-            {checks.map((c) => (
-              <Check
-                key={c.id}
-                check={c}
-                isNext={told.data?.verdict.next === c.id}
-                answer={answers[c.id]}
-                onAnswer={(given) => {
-                  answer(c.id, given);
-                  if (given) goOn(c.id);
-                }}
-              />
-            ))}
-          </ol>
+          <WhoAndHowMuch looks={looks} />
+          <Checks looks={looks} />
           <button type="button" className="press mt-3 lg:hidden" onClick={toBench}>
             To the bench with it
           </button>
           <Pocket />
-          <ul className="mt-4 border-t border-ink pt-2 text-[0.8125rem] text-ink2">
-            {book.cautions.map((c) => (
-              <li key={c} className="mt-1">
-                {c}
-              </li>
-            ))}
-          </ul>
+          <Cautions cautions={book.cautions} />
         </div>
       </div>
     </main>
+  );
+}
+
+function WhoAndHowMuch({ looks }: { looks: Looks }) {
+  const { makers, maker, setMaker, asked, ask, problem } = looks;
+  return (
+    <div className="mt-2 grid grid-cols-2 gap-x-5">
+      <Field label="Maker, where it can be read">
+        {(ids) => (
+          <Select
+            {...ids}
+            value={maker}
+            options={makers.map((m) => ({ id: m.id, label: m.name }))}
+            nothing="not known"
+            onChange={setMaker}
+          />
+        )}
+      </Field>
+      <MoneyEntry
+        label="They ask"
+        amount={asked?.amount}
+        currency={asked?.currency}
+        problem={problem}
+        onChange={ask}
+      />
+    </div>
+  );
+}
+
+/** The looks in the order of the hand; each answered brings the next into sight. */
+function Checks({ looks }: { looks: Looks }) {
+  const { checks, answers, answer, told } = looks;
+  const list = useRef<HTMLOListElement>(null);
+  const goOn = (check: string) => {
+    const next = checks[checks.findIndex((c) => c.id === check) + 1];
+    const there = list.current?.querySelector<HTMLElement>(`[data-check="${next?.id}"] button`);
+    there?.focus();
+    there?.scrollIntoView?.({ block: "center" });
+  };
+  return (
+    <ol ref={list} className="mt-3">
+      {checks.map((c) => (
+        <Check
+          key={c.id}
+          check={c}
+          isNext={told.data?.verdict.next === c.id}
+          answer={answers[c.id]}
+          onAnswer={(given) => {
+            answer(c.id, given);
+            if (given) goOn(c.id);
+          }}
+        />
+      ))}
+    </ol>
+  );
+}
+
+function Cautions({ cautions }: Pick<QuickBook, "cautions">) {
+  return (
+    <ul className="mt-4 border-t border-ink pt-2 text-[0.8125rem] text-ink2">
+      {cautions.map((c) => (
+        <li key={c} className="mt-1">
+          {c}
+        </li>
+      ))}
+    </ul>
   );
 }

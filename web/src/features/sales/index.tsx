@@ -15,8 +15,7 @@ const SHOWN = 200;
 
 /** What like knives brought, entered once for the whole collection. */
 export function SalesPage({ book }: { book: Book }) {
-  const queries = useQueryClient();
-  const toast = useToast();
+  const { changed, attempt } = useAttempt();
   const sales = useQuery({ queryKey: ["sales"], queryFn: api.sales });
   const [words, setWords] = useState("");
   const [open, setOpen] = useState<KeptSale | "new">();
@@ -26,20 +25,6 @@ export function SalesPage({ book }: { book: Book }) {
   useEffect(() => {
     document.title = "Sales book \u2013 Snikra";
   }, []);
-  const changed = async () => {
-    await queries.invalidateQueries({ queryKey: ["sales"] });
-    // Every value in the tray is another now.
-    await queries.invalidateQueries({ queryKey: ["tray"] });
-  };
-  const attempt = async (done: Promise<unknown>, text: string, undo?: () => Promise<unknown>) => {
-    try {
-      await done;
-      toast(text, undo && (() => attempt(undo(), "As it was before.")));
-    } catch (e) {
-      toast(`That could not be done. ${(e as Error).message}`);
-    }
-    await changed();
-  };
   if (sales.isError)
     return (
       <Failed
@@ -52,29 +37,9 @@ export function SalesPage({ book }: { book: Book }) {
   const found = find(sales.data, words, book);
   return (
     <main className="px-4 pt-3 pb-8 lg:px-6">
-      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
-        <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">Sales book</h1>
-        <p className="text-ink2">{count(sales.data.length)} that value every knife in the tray</p>
-        <span className="ml-auto flex flex-wrap gap-3">
-          <button type="button" className="press" onClick={() => setOpen("new")}>
-            Add a sale
-          </button>
-          <button type="button" className="press" onClick={() => setBringing(true)}>
-            Add a list of sales
-          </button>
-          {sales.data.length > 0 && (
-            <a className="press inline-flex items-center" href="/api/sales/table" download>
-              Save as a table
-            </a>
-          )}
-        </span>
-      </div>
+      <Heading many={sales.data.length} onAdd={() => setOpen("new")} onList={() => setBringing(true)} />
       {sales.data.length === 0 ? (
-        <p className="voice mt-3 max-w-[44rem] text-ink3">
-          Nothing yet. Enter what like knives brought once, here, and each knife finds the sales that are most
-          like it. A list you have in a spreadsheet can be added as it is: columns are found by their headings
-          and by what stands in them. So can what a sale room reports.
-        </p>
+        <NothingYet />
       ) : (
         <>
           <label className="mt-2 block max-w-[26rem]">
@@ -130,6 +95,58 @@ export function SalesPage({ book }: { book: Book }) {
   );
 }
 
+/** Tries a change of the book; with other sales every value in the tray is another. */
+function useAttempt() {
+  const queries = useQueryClient();
+  const toast = useToast();
+  const changed = async () => {
+    await queries.invalidateQueries({ queryKey: ["sales"] });
+    await queries.invalidateQueries({ queryKey: ["tray"] });
+  };
+  const attempt = async (done: Promise<unknown>, text: string, undo?: () => Promise<unknown>) => {
+    try {
+      await done;
+      toast(text, undo && (() => attempt(undo(), "As it was before.")));
+    } catch (e) {
+      toast(`That could not be done. ${(e as Error).message}`);
+    }
+    await changed();
+  };
+  return { changed, attempt };
+}
+
+function Heading({ many, onAdd, onList }: { many: number; onAdd: () => void; onList: () => void }) {
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
+      <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">Sales book</h1>
+      <p className="text-ink2">{count(many)} that value every knife in the tray</p>
+      <span className="ml-auto flex flex-wrap gap-3">
+        <button type="button" className="press" onClick={onAdd}>
+          Add a sale
+        </button>
+        <button type="button" className="press" onClick={onList}>
+          Add a list of sales
+        </button>
+        {many > 0 && (
+          <a className="press inline-flex items-center" href="/api/sales/table" download>
+            Save as a table
+          </a>
+        )}
+      </span>
+    </div>
+  );
+}
+
+function NothingYet() {
+  return (
+    <p className="voice mt-3 max-w-[44rem] text-ink3">
+      Nothing yet. Enter what like knives brought once, here, and each knife finds the sales that are most
+      like it. A list you have in a spreadsheet can be added as it is: columns are found by their headings and
+      by what stands in them. So can what a sale room reports.
+    </p>
+  );
+}
+
 const count = (n: number) => `${n.toLocaleString()} ${n === 1 ? "sale" : "sales"}`;
 
 const CELL = "border-t border-rule py-1 pr-3 align-baseline";
@@ -143,8 +160,6 @@ function SalesTable({
   book: Book;
   onOpen: (sale: KeptSale, from: HTMLElement) => void;
 }) {
-  const name = (all: { id: string; name: string }[], id: string | undefined) =>
-    all.find((o) => o.id === id)?.name ?? id;
   return (
     <table className="mt-2 w-full text-left" aria-label="Sales, the latest first">
       <thead className="text-ink2">
@@ -158,35 +173,50 @@ function SalesTable({
         </tr>
       </thead>
       <tbody>
-        {sales.map((s) => {
-          const { knife, premium } = s.sale;
-          return (
-            <tr key={s.id}>
-              <td className={`num text-ink2 max-sm:hidden ${CELL}`}>{knife.sold}</td>
-              <td className={CELL}>
-                <button
-                  type="button"
-                  className="min-h-6 text-left underline"
-                  onClick={(e) => onOpen(s, e.currentTarget)}
-                >
-                  {knife.described}
-                </button>
-              </td>
-              <td className={`max-lg:hidden ${CELL}`}>{name(book.makers, knife.maker)}</td>
-              <td className={`max-lg:hidden ${CELL}`}>{name(book.patterns, knife.pattern)}</td>
-              <td className={`max-sm:hidden ${CELL}`}>
-                {book.condition.grades.find((g) => g.id === knife.grade)?.label}
-              </td>
-              <td className="num border-t border-rule py-1 text-right align-baseline">
-                {money(knife.price, knife.currency)}
-                <span className="block text-[0.78125rem]/4 text-ink2">
-                  {[premium && `and ${premium}%`, knife.asked && "only asked"].filter(Boolean).join(", ")}
-                </span>
-              </td>
-            </tr>
-          );
-        })}
+        {sales.map((s) => (
+          <SaleRow key={s.id} sale={s} book={book} onOpen={onOpen} />
+        ))}
       </tbody>
     </table>
+  );
+}
+
+const name = (all: { id: string; name: string }[], id: string | undefined) =>
+  all.find((o) => o.id === id)?.name ?? id;
+
+function SaleRow({
+  sale: s,
+  book,
+  onOpen,
+}: {
+  sale: KeptSale;
+  book: Book;
+  onOpen: (sale: KeptSale, from: HTMLElement) => void;
+}) {
+  const { knife, premium } = s.sale;
+  return (
+    <tr>
+      <td className={`num text-ink2 max-sm:hidden ${CELL}`}>{knife.sold}</td>
+      <td className={CELL}>
+        <button
+          type="button"
+          className="min-h-6 text-left underline"
+          onClick={(e) => onOpen(s, e.currentTarget)}
+        >
+          {knife.described}
+        </button>
+      </td>
+      <td className={`max-lg:hidden ${CELL}`}>{name(book.makers, knife.maker)}</td>
+      <td className={`max-lg:hidden ${CELL}`}>{name(book.patterns, knife.pattern)}</td>
+      <td className={`max-sm:hidden ${CELL}`}>
+        {book.condition.grades.find((g) => g.id === knife.grade)?.label}
+      </td>
+      <td className="num border-t border-rule py-1 text-right align-baseline">
+        {money(knife.price, knife.currency)}
+        <span className="block text-[0.78125rem]/4 text-ink2">
+          {[premium && `and ${premium}%`, knife.asked && "only asked"].filter(Boolean).join(", ")}
+        </span>
+      </td>
+    </tr>
   );
 }

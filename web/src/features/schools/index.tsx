@@ -44,51 +44,19 @@ export function SchoolsPage({ book }: { book: Book }) {
       </p>
       <ul className="mt-3 max-w-[60rem] border-t border-ink" aria-label="Schools">
         {grading.schools.map((s) => (
-          <li key={s.school.id} className="border-b border-rule py-2">
-            <label className="flex min-h-6 items-baseline gap-2">
-              <input
-                type="radio"
-                name="heads"
-                checked={grading.heads === s.school.id}
-                onChange={() => head(s.school.id)}
-              />
-              <span className="font-semibold">{s.school.label}</span>
-              {!s.shipped && <span className="text-ink2">your own</span>}
-              {grading.heads === s.school.id && <span className="text-blue">heads every page</span>}
-            </label>
-            <p className="ml-6 text-ink2">{s.school.about}</p>
-            <p className="mt-1 ml-6 flex flex-wrap gap-x-4">
-              <button
-                type="button"
-                className="min-h-6 underline"
-                onClick={() => setDraft(likeIt(s, grading))}
-              >
-                Make one of my own like this
-              </button>
-              {!s.shipped && (
-                <>
-                  <button type="button" className="min-h-6 underline" onClick={() => setDraft(changing(s))}>
-                    Change it
-                  </button>
-                  <button type="button" className="min-h-6 underline" onClick={() => remove(s)}>
-                    Remove it
-                  </button>
-                </>
-              )}
-              {grading.heads !== s.school.id && (
-                <button
-                  type="button"
-                  className="min-h-6 underline"
-                  onClick={(e) => {
-                    opener.current = e.currentTarget;
-                    setTried(s);
-                  }}
-                >
-                  What it would grade otherwise
-                </button>
-              )}
-            </p>
-          </li>
+          <School
+            key={s.school.id}
+            told={s}
+            isHead={grading.heads === s.school.id}
+            onHead={() => head(s.school.id)}
+            onLike={() => setDraft(likeIt(s, grading))}
+            onChange={() => setDraft(changing(s))}
+            onRemove={() => remove(s)}
+            onTry={(button) => {
+              opener.current = button;
+              setTried(s);
+            }}
+          />
         ))}
       </ul>
       <p className="mt-3 text-ink2">
@@ -119,5 +87,65 @@ export function SchoolsPage({ book }: { book: Book }) {
         />
       )}
     </main>
+  );
+}
+
+interface ToDo {
+  onLike: () => void;
+  onChange: () => void;
+  onRemove: () => void;
+  onTry: (button: HTMLButtonElement) => void;
+}
+
+/** A school: whether it heads the pages, what it is about, and what can be done with it. */
+function School({
+  told: s,
+  isHead,
+  onHead,
+  ...todo
+}: { told: SchoolTold; isHead: boolean; onHead: () => void } & ToDo) {
+  return (
+    <li className="border-b border-rule py-2">
+      <label className="flex min-h-6 items-baseline gap-2">
+        <input type="radio" name="heads" checked={isHead} onChange={onHead} />
+        <span className="font-semibold">{s.school.label}</span>
+        {!s.shipped && <span className="text-ink2">your own</span>}
+        {isHead && <span className="text-blue">heads every page</span>}
+      </label>
+      <p className="ml-6 text-ink2">{s.school.about}</p>
+      <WhatToDo told={s} isHead={isHead} {...todo} />
+    </li>
+  );
+}
+
+function WhatToDo({
+  told: s,
+  isHead,
+  onLike,
+  onChange,
+  onRemove,
+  onTry,
+}: { told: SchoolTold; isHead: boolean } & ToDo) {
+  return (
+    <p className="mt-1 ml-6 flex flex-wrap gap-x-4">
+      <button type="button" className="min-h-6 underline" onClick={onLike}>
+        Make one of my own like this
+      </button>
+      {!s.shipped && (
+        <>
+          <button type="button" className="min-h-6 underline" onClick={onChange}>
+            Change it
+          </button>
+          <button type="button" className="min-h-6 underline" onClick={onRemove}>
+            Remove it
+          </button>
+        </>
+      )}
+      {!isHead && (
+        <button type="button" className="min-h-6 underline" onClick={(e) => onTry(e.currentTarget)}>
+          What it would grade otherwise
+        </button>
+      )}
+    </p>
   );
 }
