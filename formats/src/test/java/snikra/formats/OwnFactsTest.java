@@ -10,6 +10,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.FactSlips.FactOffered;
+import snikra.core.examination.Witnessed;
 import snikra.core.reference.FactSlip;
 import snikra.core.reference.History;
 import snikra.core.reference.Maker;
@@ -221,6 +222,58 @@ class OwnFactsTest {
     String own =
         OwnFacts.with(null, offered.stream().map(FactOffered::slip).toList(), SHELF).yaml();
     assertThat(new Examiner(shelf(own), 2026).facts(knife)).isEmpty();
+  }
+
+  /**
+   * Two of one span and a third of another: the years reach over both, and no knife counts itself.
+   */
+  @Test
+  void severalKnivesAreTheWitnessOfWhatIsNotOnFile() {
+    Examiner examiner = new Examiner(SHELF, 2026);
+    Specimen early =
+        knife(",\"number\":\"77\",\"seen\":{\"bail\":\"wire\",\"shield_shape\":\"bar\"}");
+    Specimen late =
+        knife(
+            ",\"seen\":{\"bail\":\"wire\",\"handle_material\":\"celluloid\",\"blade_steel\":\"stainless\"}");
+    List<Witnessed> found = examiner.notOnFile(maker(null), List.of(early, late, knife("")));
+    assertThat(found.get(0).offered().slip().value()).isEqualTo("wire");
+    assertThat(found.get(0).knives()).containsExactly(0, 1);
+    assertThat(found).noneMatch(w -> "bar".equals(w.offered().slip().value()));
+    Witnessed alone = examiner.notOnFile(maker(null), List.of(early)).get(0);
+    assertThat(alone.knives()).containsExactly(0);
+    assertThat(found.get(0).era().last().middle()).isGreaterThan(alone.era().last().middle());
+    FactSlip slip = found.get(0).offered().slip();
+    assertThat(slip.from()).isEqualTo(found.get(0).era().first().middle());
+    assertThat(slip.to()).isEqualTo(found.get(0).era().last().middle());
+    String own = OwnFacts.with(null, List.of(slip), SHELF).yaml();
+    assertThat(new Examiner(shelf(own), 2026).notOnFile(maker(own), List.of(early, late)))
+        .noneMatch(w -> "wire".equals(w.offered().slip().value()));
+  }
+
+  @Test
+  void whatAKnifeShowsIsNoWitnessOfItsOwnYears() {
+    Examiner examiner = new Examiner(SHELF, 2026);
+    Specimen plain = knife(",\"seen\":{\"origin_wording\":\"none\"}");
+    Specimen moulded =
+        knife(",\"seen\":{\"origin_wording\":\"none\",\"handle_material\":\"celluloid\"}");
+    Specimen other =
+        knife(",\"seen\":{\"origin_wording\":\"none\",\"handle_material\":\"bone-smooth\"}");
+    assertThat(examiner.notOnFile(maker(null), List.of(plain))).isEmpty();
+    assertThat(examiner.notOnFile(maker(null), List.of(moulded)).get(0).era())
+        .isEqualTo(examiner.notOnFile(maker(null), List.of(other)).get(0).era());
+  }
+
+  @Test
+  void howLongAFittingIsInUseIsHeard() {
+    Specimen early = knife(",\"number\":\"77\",\"seen\":{\"bail\":\"wire\"}");
+    int asItIs = reach(new Examiner(SHELF, 2026), early);
+    ReferenceShelf brief = SHELF.judgedBy(SHELF.judgement().with("filing.fitting-years", 3));
+    assertThat(reach(new Examiner(brief, 2026), early)).isLessThan(asItIs);
+  }
+
+  private static int reach(Examiner examiner, Specimen knife) {
+    Witnessed found = examiner.notOnFile(maker(null), List.of(knife)).get(0);
+    return found.era().within().to() - found.era().within().from();
   }
 
   @Test

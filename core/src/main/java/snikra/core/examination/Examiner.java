@@ -325,6 +325,18 @@ public final class Examiner {
   }
 
   /**
+   * What knives of a maker show and nobody wrote down yet, what most of them show first: each with
+   * its years by all else they show.
+   *
+   * @param knives held to be of this maker
+   */
+  public List<Witnessed> notOnFile(Maker maker, List<Specimen> knives) {
+    return new NotOnFile(
+            shelf, maker, (knife, without) -> dating.dateBriefly(evidence(knife).without(without)))
+        .on(knives);
+  }
+
+  /**
    * A mark that these knives bear, out of all of them: its letters, and its years by all else they
    * show. No knife counts its own mark, none on file is heard, and a knife on which no line of it
    * fits counts nothing.
@@ -353,7 +365,7 @@ public final class Examiner {
     for (Specimen knife : bearing) {
       DatingVerdict dated = knowsNone.dating.dateWithReasons(knowsNone.evidence(knife));
       if (!dated.clues().isEmpty()) {
-        likely.add(over(dated.curve(), nothing.curve()));
+        likely.add(MarkEra.over(dated.curve(), nothing.curve()));
       }
     }
     return likely.isEmpty()
@@ -364,15 +376,6 @@ public final class Examiner {
   /** Whether a face of it was read that may bear a mark. */
   public static boolean bearsAMark(Specimen knife) {
     return Slips.main(knife).isPresent();
-  }
-
-  // What the knife itself says of each year, apart from how many knives are of it at all.
-  private static double[] over(double[] curve, double[] prior) {
-    double[] likely = new double[curve.length];
-    for (int y = 0; y < curve.length; y++) {
-      likely[y] = prior[y] == 0 ? 0 : curve[y] / prior[y];
-    }
-    return likely;
   }
 
   private Evidence evidence(Specimen knife) {

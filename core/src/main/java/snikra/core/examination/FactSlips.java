@@ -51,8 +51,18 @@ public final class FactSlips {
 
   /** What was surely seen on it and is not among what its maker is known to have fitted. */
   List<FactOffered> fittings(ReferenceShelf shelf) {
+    return shown(knife, maker, shelf).stream()
+        .map(s -> offered(maker, s, years.from(), years.to(), give))
+        .toList();
+  }
+
+  /** An answer that was surely seen. */
+  record Shown(Feature feature, Clue clue) {}
+
+  /** What was surely seen of a knife and is not among what its maker is known to have fitted. */
+  static List<Shown> shown(Specimen knife, Maker maker, ReferenceShelf shelf) {
     List<History.Fitting> known = maker.history().allFittings();
-    List<FactOffered> out = new ArrayList<>();
+    List<Shown> out = new ArrayList<>();
     for (Feature feature : shelf.clues().features()) {
       Seen<String> seen = knife.seen().get(feature.id());
       String value = seen == null ? null : seen.value();
@@ -66,7 +76,7 @@ public final class FactSlips {
       feature.clues().stream()
           .filter(clue -> clue.id().equals(value))
           .findFirst()
-          .ifPresent(clue -> out.add(fitting(feature, clue)));
+          .ifPresent(clue -> out.add(new Shown(feature, clue)));
     }
     return out;
   }
@@ -75,7 +85,10 @@ public final class FactSlips {
     return fitting.feature().equals(feature) && fitting.value().equals(value);
   }
 
-  private FactOffered fitting(Feature feature, Clue clue) {
+  /** A slip for it, known from one's own knives. */
+  static FactOffered offered(Maker maker, Shown shown, int from, int to, int give) {
+    Feature feature = shown.feature();
+    Clue clue = shown.clue();
     return new FactOffered(
         feature.station(),
         feature.label() + ": " + Wording.lowerFirst(clue.label()),
@@ -88,8 +101,8 @@ public final class FactSlips {
             null,
             null,
             null,
-            years.from(),
-            years.to(),
+            from,
+            to,
             give,
             MY_KNIVES,
             "My own knives",

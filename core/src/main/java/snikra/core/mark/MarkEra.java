@@ -24,6 +24,20 @@ public record MarkEra(Years within, Quantiles first, Quantiles last) {
   public record Quantiles(int low, int middle, int high) {}
 
   /**
+   * What a knife itself says of each year, apart from how many knives are of it at all.
+   *
+   * @param curve P(year) of the knife
+   * @param prior P(year) of one of which nothing is known
+   */
+  public static double[] over(double[] curve, double[] prior) {
+    double[] likely = new double[curve.length];
+    for (int y = 0; y < curve.length; y++) {
+      likely[y] = prior[y] == 0 ? 0 : curve[y] / prior[y];
+    }
+    return likely;
+  }
+
+  /**
    * Learns it.
    *
    * @param firstYear of the first entry of each

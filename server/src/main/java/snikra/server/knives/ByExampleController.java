@@ -49,15 +49,13 @@ class ByExampleController {
 
   private final OwnReferences own;
   private final ReferenceDesk desk;
-  private final Catalogue catalogue;
-  private final KnifeService knives;
+  private final KnivesOf knives;
 
   ByExampleController(
       OwnReferences own, ReferenceDesk desk, Catalogue catalogue, KnifeService knives) {
     this.own = own;
     this.desk = desk;
-    this.catalogue = catalogue;
-    this.knives = knives;
+    this.knives = new KnivesOf(catalogue, knives);
   }
 
   /** A code on a knife, and its years as people write them. */
@@ -154,25 +152,20 @@ class ByExampleController {
   @GetMapping("/examples/{maker}")
   OwnExamples examples(@PathVariable String maker) {
     Examiner examiner = desk.examiner();
-    Maker of =
-        examiner
-            .shelf()
-            .maker(maker)
-            .orElseThrow(() -> refused("maker", maker, "must be the id of a maker on file"));
-    String name = of.name();
+    Maker of = KnivesOf.onFile(maker, examiner.shelf());
     List<OwnCode> codes = new ArrayList<>();
     List<OwnNumber> numbers = new ArrayList<>();
-    for (TrayEntry entry : catalogue.entries(FoundBy.of("", new String[] {"maker:" + name}))) {
-      Examiner.Summary summary = entry.summary();
-      if (summary != null && name.equals(summary.maker())) {
-        Specimen knife = knives.get(entry.id()).specimen();
-        String number = knife.number();
-        if (number != null && !number.matches(".*[_?*].*")) {
-          numbers.add(new OwnNumber(entry.number(), number, Gathering.found(knife)));
-        }
-        codes.addAll(codes(entry.number(), knife, examiner));
-      }
-    }
+    knives
+        .maker(of)
+        .forEach(
+            knife -> {
+              Specimen specimen = knife.specimen();
+              String number = specimen.number();
+              if (number != null && !number.matches(".*[_?*].*")) {
+                numbers.add(new OwnNumber(knife.number(), number, Gathering.found(specimen)));
+              }
+              codes.addAll(codes(knife.number(), specimen, examiner));
+            });
     return new OwnExamples(codes, numbers, of.numbers() != null);
   }
 
