@@ -109,6 +109,8 @@ export const api = {
     answered(client.PUT("/api/own/facts/years", { params: { query: { keep: true } }, body: moved })),
   removeFact: (maker: string, key: string) =>
     answered(client.DELETE("/api/own/facts", { params: { query: { maker, key } } })),
+  ownWitness: (maker: string) =>
+    answered(client.GET("/api/own/witness/{maker}", { params: { path: { maker } } })),
   ownExamples: (maker: string) =>
     answered(client.GET("/api/own/examples/{maker}", { params: { path: { maker } } })),
   lookCodes: (body: CodeExamples) => answered(client.POST("/api/own/codes/look", { body })),

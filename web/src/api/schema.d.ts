@@ -1738,6 +1738,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own/witness/{maker}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the knives held to be of this maker show and nobody wrote down yet. */
+        get: operations["witness"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/own/steps": {
         parameters: {
             query?: never;
@@ -4085,6 +4102,18 @@ export interface components {
             heads: string;
             own: components["schemas"]["School"][];
         };
+        OwnWitness: {
+            offered: components["schemas"]["FactOffered"];
+            knives: components["schemas"]["WitnessKnife"][];
+            era: components["schemas"]["MarkEra"];
+        };
+        OwnWitnesses: {
+            /** Format: int32 */
+            gone: number;
+            /** Format: int32 */
+            of: number;
+            found: components["schemas"]["OwnWitness"][];
+        };
         Pack: {
             /** Format: int32 */
             schema: number;
@@ -5505,6 +5534,11 @@ export interface components {
             wants: components["schemas"]["KeptWant"][];
             /** Format: int32 */
             left: number;
+        };
+        WitnessKnife: {
+            /** Format: int32 */
+            number: number;
+            id: string;
         };
         Words: {
             sketch: components["schemas"]["Sketch"];
@@ -9790,6 +9824,37 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    witness: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                maker: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OwnWitnesses"];
+                };
             };
             /** @description It cannot be done: what was given and what is accepted, by field. */
             "4XX": {

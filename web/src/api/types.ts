@@ -85,6 +85,7 @@ export interface Problem {
   accepted: string;
 }
 export type FactSlip = Schemas["FactSlip"];
+export type OwnWitness = Schemas["OwnWitness"];
 export type TimeBar = OneMaker["bars"][number];
 export type YearsMoved = Schemas["YearsMoved"];
 export type FactOffered = Schemas["FactOffered"];

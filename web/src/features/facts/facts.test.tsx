@@ -2,6 +2,7 @@
 import { QueryClient, QueryClientProvider, useQuery } from "@tanstack/react-query";
 import { cleanup, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
+import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { api, Refused } from "../../api/client";
 import { ON_THE_BENCH } from "../../api/own";
@@ -192,6 +193,50 @@ test("one's own facts are told and can be taken out", async () => {
   await user.click(screen.getByRole("button", { name: "Take out No. 77, Jack" }));
   expect(gone).toHaveBeenCalledWith("thrale", "model 77");
   expect(await screen.findByText(/is taken off the file/)).toBeTruthy();
+});
+
+test("what several knives show is put on file with the years all else on them gives it", async () => {
+  const witness = vi.spyOn(api, "ownWitness").mockResolvedValue({
+    gone: 3,
+    of: 3,
+    found: [
+      {
+        offered: OFFERED[0],
+        knives: [
+          { number: 4, id: "a" },
+          { number: 9, id: "b" },
+        ],
+        era: { within: { from: 1898, to: 1914 } },
+      },
+    ],
+  } as never);
+  const filed = vi.spyOn(api, "fileFacts").mockResolvedValue({ maker: "Thrale", what: "", many: 1 });
+  const user = show(
+    <MemoryRouter>
+      <FactsOf maker={{ id: "thrale", name: "Thrale" }} own={[]} book={BOOK} />
+    </MemoryRouter>,
+  );
+  expect(witness).not.toHaveBeenCalled();
+  await user.click(screen.getByRole("button", { name: "What my knives show besides" }));
+  expect(await screen.findByText(/Surely seen on your 3 knives/)).toBeTruthy();
+  expect(screen.getByRole("link", { name: "9" }).getAttribute("href")).toBe("/bench/b");
+  await user.click(screen.getByRole("button", { name: "Put on file: Bail: wire" }));
+  await user.click(await screen.findByRole("button", { name: "Put it on file" }));
+  await waitFor(() => expect(filed.mock.calls[0]?.[0].facts[0]).toMatchObject({ value: "wire", from: 1900 }));
+});
+
+test("where nothing is new or no knife is theirs, that is said", async () => {
+  const witness = vi.spyOn(api, "ownWitness").mockResolvedValue({ gone: 0, of: 0, found: [] });
+  const user = show(<FactsOf maker={{ id: "thrale", name: "Thrale" }} own={[]} book={BOOK} />);
+  const press = screen.getByRole("button", { name: "What my knives show besides" });
+  await user.click(press);
+  expect(await screen.findByText("No knife of yours is held to be of Thrale.")).toBeTruthy();
+  witness.mockResolvedValue({ gone: 60, of: 71, found: [] });
+  await user.click(press);
+  expect(await screen.findByText(/All that is surely seen on the first 60 of your 71 knives/)).toBeTruthy();
+  witness.mockRejectedValue(new Refused(0, "No answer came."));
+  await user.click(press);
+  expect(await screen.findByText(/could not be looked through. No answer came/)).toBeTruthy();
 });
 
 const TOLD = {

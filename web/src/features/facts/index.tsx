@@ -6,6 +6,7 @@ import { fromTo } from "../../format";
 import { useToast } from "../../ui/toasts";
 import { FactsOutOfATable } from "./bring-facts";
 import { FactOnFile } from "./slip";
+import { ShownByMine } from "./witness";
 
 /** The ways to put a maker's fittings and models on file, and what one put there oneself. */
 export function FactsOf({
@@ -31,6 +32,7 @@ export function FactsOf({
           <MyFact key={fact.key} fact={fact} book={book} />
         ))}
       </ul>
+      {book && <ShownByMine maker={maker} book={book} />}
     </section>
   );
 }

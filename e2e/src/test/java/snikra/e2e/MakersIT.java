@@ -255,6 +255,14 @@ class MakersIT {
       assertThat(mine).containsText("No. X91, Boys' knife");
       boolean fits = (boolean) page.evaluate("document.documentElement.scrollWidth <= 390");
       assertThat(fits).isTrue();
+      Locator shown = region(page, "Shown by my knives");
+      shown.getByText("What my knives show besides").press("Enter");
+      assertThat(shown).containsText("on your 3 knives of theirs");
+      assertThat(shown).containsText("Liners: liners of brass on no. 1, 4");
+      shown.getByLabel("Put on file: Liners: liners of brass").press("Enter");
+      assertThat(sheet.getByLabel("Which, by name")).hasValue("My own knives");
+      page.keyboard().press("Escape");
+      assertThat(shown.getByLabel("Put on file: Liners: liners of brass")).isFocused();
       page.getByLabel("Take out No. X91, Boys' knife").press("Enter");
       assertThat(page.getByLabel("Take out No. X91, Boys' knife")).hasCount(0);
       page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo").setExact(true))

@@ -242,6 +242,10 @@ class OwnFactsTest {
     Witnessed alone = examiner.notOnFile(maker(null), List.of(early)).get(0);
     assertThat(alone.knives()).containsExactly(0);
     assertThat(found.get(0).era().last().middle()).isGreaterThan(alone.era().last().middle());
+    assertThat(found)
+        .as("while there was such a maker")
+        .allSatisfy(w -> assertThat(w.era().within().from()).isGreaterThanOrEqualTo(1889))
+        .allSatisfy(w -> assertThat(w.era().within().to()).isLessThanOrEqualTo(1961));
     FactSlip slip = found.get(0).offered().slip();
     assertThat(slip.from()).isEqualTo(found.get(0).era().first().middle());
     assertThat(slip.to()).isEqualTo(found.get(0).era().last().middle());

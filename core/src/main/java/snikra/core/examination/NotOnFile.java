@@ -1,15 +1,18 @@
 package snikra.core.examination;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.BiFunction;
+import java.util.stream.Stream;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.examination.FactSlips.Shown;
 import snikra.core.mark.MarkEra;
+import snikra.core.reference.History;
 import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Specimen;
@@ -47,20 +50,42 @@ final class NotOnFile {
         .toList();
   }
 
-  // No knife is heard of what it shows itself here: its years are those of all else.
+  // No knife is heard of what it shows itself here: its years are those of all else. What a maker
+  // fitted it fitted while there was one.
   private Witnessed witnessed(
       Shown shown, List<Integer> by, List<Specimen> knives, DatingVerdict nothing) {
     Set<String> itself = Set.of(shown.feature().id());
+    int first = nothing.firstYear();
+    int from = Math.max(0, begun() - first);
+    int to = Math.min(nothing.curve().length, ended() - first + 1);
     List<double[]> likely =
         by.stream()
             .map(i -> dating.apply(knives.get(i), itself).curve())
-            .map(curve -> MarkEra.over(curve, nothing.curve()))
+            .map(curve -> Arrays.copyOfRange(MarkEra.over(curve, nothing.curve()), from, to))
             .toList();
     double mean = shelf.judgement().of("filing.fitting-years");
-    MarkEra era = MarkEra.of(nothing.firstYear(), likely, mean);
+    MarkEra era = MarkEra.of(first + from, likely, mean);
     return new Witnessed(
         FactSlips.offered(maker, shown, era.first().middle(), era.last().middle(), era.give()),
         by,
         era);
+  }
+
+  private int begun() {
+    return Stream.concat(
+            maker.marks().stream().map(m -> m.from() - m.give()),
+            maker.history().owners().stream().map(History.Owner::from))
+        .mapToInt(Integer::intValue)
+        .min()
+        .orElseThrow();
+  }
+
+  private int ended() {
+    return Stream.concat(
+            maker.marks().stream().map(m -> m.to() + m.give()),
+            maker.history().owners().stream().map(History.Owner::to))
+        .mapToInt(Integer::intValue)
+        .max()
+        .orElseThrow();
   }
 }
