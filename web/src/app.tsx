@@ -2,6 +2,7 @@ import { lazy, Suspense, useRef, useState } from "react";
 import { Navigate, NavLink, Route, Routes, useNavigate } from "react-router";
 import { useBook } from "./api/book";
 import { api } from "./api/client";
+import type { Book } from "./api/types";
 import { unseen } from "./api/unseen";
 import { Tray } from "./features/tray";
 import { Help } from "./help";
@@ -61,16 +62,13 @@ export function App() {
 /** Where the bench was left, to come back to it. */
 const lastKnife = () => sessionStorage.getItem("snikra.last");
 
-function Sheet() {
+/** Lays out a new knife and goes to it. */
+function useNewKnife() {
   const navigate = useNavigate();
   const toast = useToast();
-  const [help, setHelp] = useState(false);
-  const { units, setUnits } = usePreferences();
-  const book = useBook();
-
   // The same until it was kept: asked for twice because no answer came, it is laid out once.
   const newId = useRef(crypto.randomUUID());
-  const newKnife = async (begins: { title?: string; note?: string } = {}) => {
+  return async (begins: Begins = {}) => {
     try {
       const knife = await api.add(newId.current, unseen(begins));
       newId.current = crypto.randomUUID();
@@ -79,6 +77,21 @@ function Sheet() {
       toast(`No knife was laid out. ${(e as Error).message}`);
     }
   };
+}
+
+interface Begins {
+  title?: string;
+  note?: string;
+}
+
+type NewKnife = ReturnType<typeof useNewKnife>;
+
+function Sheet() {
+  const navigate = useNavigate();
+  const [help, setHelp] = useState(false);
+  const { units, setUnits } = usePreferences();
+  const book = useBook();
+  const newKnife = useNewKnife();
   useKeys({
     b: () => navigate(lastKnife() ? `/bench/${lastKnife()}` : "/bench"),
     t: () => navigate("/tray"),
@@ -97,82 +110,93 @@ function Sheet() {
 
   return (
     <>
-      <header className="flex min-h-11 flex-wrap items-center gap-x-6 border-b max-sm:gap-x-3.5 border-ink px-4 lg:px-6">
-        <NavLink
-          to="/tray"
-          className="flex min-h-6 min-w-6 items-center gap-2 font-serif text-[1.3125rem]/none font-medium tracking-tight"
-        >
-          <Mark />
-          <span className="max-md:sr-only">Snikra</span>
-        </NavLink>
-        <nav aria-label="Rooms" className="flex flex-wrap gap-4 max-sm:gap-x-2 max-sm:gap-y-0">
-          <Room to={lastKnife() ? `/bench/${lastKnife()}` : "/bench"} name="Bench" shortcut="B" />
-          <Room to="/tray" name="Tray" shortcut="T" />
-          <Room to="/makers" name="Makers" shortcut="M" />
-          <Room to="/sales" name="Sales" shortcut="Y" />
-          <Room to="/ledger" name="Ledger" shortcut="X" />
-          <Room to="/keeping" name="Keeping" shortcut="K" />
-          <Room to="/words" name="Words" shortcut="W" />
-        </nav>
-        <div className="ml-auto flex items-center gap-4 py-1 text-ink2">
-          <button type="button" className="press" onClick={() => newKnife()}>
-            New knife
-          </button>
-          <UnitSwitch units={units} onChange={setUnits} />
-          <button type="button" className="flex min-h-6 items-center gap-1.5" onClick={() => setHelp(true)}>
-            <span className="max-sm:hidden">All keys</span> <Key>?</Key>
-            <span className="sr-only sm:hidden">All keys</span>
-          </button>
-        </div>
-      </header>
+      <Head onNew={newKnife} onHelp={() => setHelp(true)} />
       {book.isError && (
         <Failed what="The book could not be opened." error={book.error} onAgain={() => book.refetch()} />
       )}
       {book.data && (
         <WordsProvider>
           <Suspense fallback={<p className="voice p-6 text-ink3">Laying it out.</p>}>
-            <Routes>
-              <Route path="/bench" element={<Bench book={book.data} />} />
-              <Route path="/bench/:id" element={<Bench book={book.data} />} />
-              <Route path="/bench/:id/verdict" element={<VerdictSheet book={book.data} />} />
-              <Route path="/bench/:id/condition" element={<ConditionReport book={book.data} />} />
-              <Route path="/bench/:id/story" element={<ProvenanceSheet book={book.data} />} />
-              <Route path="/bench/:id/journal" element={<JournalPage book={book.data} />} />
-              <Route path="/bench/:id/resembles" element={<Resembles book={book.data} />} />
-              <Route path="/tray" element={<Tray book={book.data} onNew={() => newKnife()} />} />
-              <Route path="/makers" element={<Makers />} />
-              <Route path="/makers/:id" element={<Makers />} />
-              <Route path="/makers/:id/time-line" element={<TimeLinePage book={book.data} />} />
-              <Route path="/makers/:id/set" element={<SetPage book={book.data} />} />
-              <Route path="/years/:year" element={<OfYearPage />} />
-              <Route path="/collection" element={<CollectionPage book={book.data} />} />
-              <Route path="/wanted" element={<WantedPage book={book.data} />} />
-              <Route path="/one-mark" element={<OneMarkPage book={book.data} />} />
-              <Route path="/catalogue" element={<PrintedPage book={book.data} />} />
-              <Route path="/together" element={<TogetherPage book={book.data} />} />
-              <Route
-                path="/quick"
-                element={<QuickPage onBench={(title, note) => newKnife({ title, note })} />}
-              />
-              <Route path="/practice" element={<PracticePage book={book.data} />} />
-              <Route path="/handbook" element={<HandbookPage book={book.data} />} />
-              <Route path="/keeping" element={<KeepingPage />} />
-              <Route path="/care" element={<CarePage />} />
-              <Route path="/carried" element={<CarriedPage />} />
-              <Route path="/sales" element={<SalesPage book={book.data} />} />
-              <Route path="/ledger" element={<LedgerPage />} />
-              <Route path="/schedules" element={<SchedulesPage />} />
-              <Route path="/grading" element={<SchoolsPage book={book.data} />} />
-              <Route path="/words" element={<WordsPage book={book.data} />} />
-              <Route path="/judgement" element={<JudgementPage />} />
-              <Route path="/calibration" element={<CalibrationPage />} />
-              <Route path="*" element={<Navigate to="/tray" replace />} />
-            </Routes>
+            <RoomsOf book={book.data} onNew={newKnife} />
           </Suspense>
         </WordsProvider>
       )}
       <Help open={help} onClose={() => setHelp(false)} cautions={book.data?.cautions ?? []} />
     </>
+  );
+}
+
+/** The head of every page: the rooms, a new knife, the measures and the keys. */
+function Head({ onNew, onHelp }: { onNew: NewKnife; onHelp: () => void }) {
+  const { units, setUnits } = usePreferences();
+  return (
+    <header className="flex min-h-11 flex-wrap items-center gap-x-6 border-b max-sm:gap-x-3.5 border-ink px-4 lg:px-6">
+      <NavLink
+        to="/tray"
+        className="flex min-h-6 min-w-6 items-center gap-2 font-serif text-[1.3125rem]/none font-medium tracking-tight"
+      >
+        <Mark />
+        <span className="max-md:sr-only">Snikra</span>
+      </NavLink>
+      <nav aria-label="Rooms" className="flex flex-wrap gap-4 max-sm:gap-x-2 max-sm:gap-y-0">
+        <Room to={lastKnife() ? `/bench/${lastKnife()}` : "/bench"} name="Bench" shortcut="B" />
+        <Room to="/tray" name="Tray" shortcut="T" />
+        <Room to="/makers" name="Makers" shortcut="M" />
+        <Room to="/sales" name="Sales" shortcut="Y" />
+        <Room to="/ledger" name="Ledger" shortcut="X" />
+        <Room to="/keeping" name="Keeping" shortcut="K" />
+        <Room to="/words" name="Words" shortcut="W" />
+      </nav>
+      <div className="ml-auto flex items-center gap-4 py-1 text-ink2">
+        <button type="button" className="press" onClick={() => onNew()}>
+          New knife
+        </button>
+        <UnitSwitch units={units} onChange={setUnits} />
+        <button type="button" className="flex min-h-6 items-center gap-1.5" onClick={onHelp}>
+          <span className="max-sm:hidden">All keys</span> <Key>?</Key>
+          <span className="sr-only sm:hidden">All keys</span>
+        </button>
+      </div>
+    </header>
+  );
+}
+
+function RoomsOf({ book, onNew }: { book: Book; onNew: NewKnife }) {
+  return (
+    <Routes>
+      <Route path="/bench" element={<Bench book={book} />} />
+      <Route path="/bench/:id" element={<Bench book={book} />} />
+      <Route path="/bench/:id/verdict" element={<VerdictSheet book={book} />} />
+      <Route path="/bench/:id/condition" element={<ConditionReport book={book} />} />
+      <Route path="/bench/:id/story" element={<ProvenanceSheet book={book} />} />
+      <Route path="/bench/:id/journal" element={<JournalPage book={book} />} />
+      <Route path="/bench/:id/resembles" element={<Resembles book={book} />} />
+      <Route path="/tray" element={<Tray book={book} onNew={() => onNew()} />} />
+      <Route path="/makers" element={<Makers />} />
+      <Route path="/makers/:id" element={<Makers />} />
+      <Route path="/makers/:id/time-line" element={<TimeLinePage book={book} />} />
+      <Route path="/makers/:id/set" element={<SetPage book={book} />} />
+      <Route path="/years/:year" element={<OfYearPage />} />
+      <Route path="/collection" element={<CollectionPage book={book} />} />
+      <Route path="/wanted" element={<WantedPage book={book} />} />
+      <Route path="/one-mark" element={<OneMarkPage book={book} />} />
+      <Route path="/catalogue" element={<PrintedPage book={book} />} />
+      <Route path="/together" element={<TogetherPage book={book} />} />
+      <Route path="/quick" element={<QuickPage onBench={(title, note) => onNew({ title, note })} />} />
+      <Route path="/practice" element={<PracticePage book={book} />} />
+      <Route path="/handbook" element={<HandbookPage book={book} />} />
+      <Route path="/keeping" element={<KeepingPage />} />
+      <Route path="/care" element={<CarePage />} />
+      <Route path="/carried" element={<CarriedPage />} />
+      <Route path="/sales" element={<SalesPage book={book} />} />
+      <Route path="/ledger" element={<LedgerPage />} />
+      <Route path="/schedules" element={<SchedulesPage />} />
+      <Route path="/grading" element={<SchoolsPage book={book} />} />
+      <Route path="/words" element={<WordsPage book={book} />} />
+      <Route path="/judgement" element={<JudgementPage />} />
+      <Route path="/calibration" element={<CalibrationPage />} />
+      <Route path="*" element={<Navigate to="/tray" replace />} />
+    </Routes>
   );
 }
 

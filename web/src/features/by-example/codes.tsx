@@ -85,7 +85,7 @@ function Example({ line, n, codes, book }: { line: CodeLine; n: number; codes: C
       <TextField
         label={`Made, row ${n}`}
         maxLength={40}
-        placeholder="1951, 1948-52, c. 1950"
+        placeholder="1951, c. 1950"
         className="sm:col-span-3"
         value={line.years}
         problem={problem("years")}

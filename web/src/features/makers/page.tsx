@@ -91,7 +91,7 @@ function Heading({ maker }: { maker: OneMaker }) {
         {[maker.place, maker.region].filter(Boolean).join(", ")}. <span className="num">{fromTo(maker)}</span>
       </p>
       <p className="mt-1 max-w-[40rem]">{maker.note}</p>
-      <p className="mt-1 flex flex-wrap gap-x-6">
+      <p className="mt-1 flex flex-wrap items-baseline gap-x-6">
         <SetOf maker={maker.id} />
         <Link to={`/makers/${maker.id}/time-line`} className="inline-block min-h-6 underline">
           Its years, to be moved by hand

@@ -20,6 +20,40 @@ export function Grading({
   onGraded: () => void;
   onNext: () => void;
 }) {
+  return (
+    <section
+      aria-label="A knife to grade"
+      className="mt-3 grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]"
+    >
+      <Described knife={knife} />
+      <YourGrade knife={knife} player={player} onGraded={onGraded} onNext={onNext} />
+    </section>
+  );
+}
+
+function Described({ knife }: { knife: ToGrade }) {
+  return (
+    <div className="min-w-0">
+      <h2 className="text-[1.4375rem]/7 tracking-tight">{knife.what}</h2>
+      {knife.faults.length === 0 ? (
+        <p className="mt-2 text-ink2">Nothing is amiss on it, wherever one looks.</p>
+      ) : (
+        <dl className="mt-2">
+          {knife.faults.map((f) => (
+            <div key={f.point} className="flex gap-4 border-b border-rule py-1">
+              <dt className="w-44 shrink-0 text-ink2">{f.point}</dt>
+              <dd>{sentence(f.found)}</dd>
+            </div>
+          ))}
+        </dl>
+      )}
+      <p className="mt-2 text-[0.8125rem] text-ink2">All that is not named is sound.</p>
+    </div>
+  );
+}
+
+/** The grade one says, by a school, and how sure one is of it. */
+function YourGrade({ knife, player, onGraded, onNext }: Parameters<typeof Grading>[0]) {
   const [school, setSchool] = useState<string | undefined>(knife.schools[0]?.id);
   const [level, setLevel] = useState<string>();
   const [sure, setSure] = useState(SURE_AT_FIRST);
@@ -39,80 +73,60 @@ export function Grading({
   const by = knife.schools.find((s) => s.id === school);
   const problem = (field: string) =>
     grade.error instanceof Refused ? grade.error.problems.find((p) => p.field === field) : undefined;
+  const isOpen = level !== undefined && !grade.data;
   return (
-    <section
-      aria-label="A knife to grade"
-      className="mt-3 grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]"
+    <form
+      aria-label="Your grade"
+      className="min-w-0"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (isOpen) grade.mutate();
+      }}
     >
-      <div className="min-w-0">
-        <h2 className="text-[1.4375rem]/7 tracking-tight">{knife.what}</h2>
-        {knife.faults.length === 0 ? (
-          <p className="mt-2 text-ink2">Nothing is amiss on it, wherever one looks.</p>
-        ) : (
-          <dl className="mt-2">
-            {knife.faults.map((f) => (
-              <div key={f.point} className="flex gap-4 border-b border-rule py-1">
-                <dt className="w-44 shrink-0 text-ink2">{f.point}</dt>
-                <dd>{sentence(f.found)}</dd>
-              </div>
-            ))}
-          </dl>
+      <Field label="By which school" problem={problem("school")} hint={by?.about}>
+        {(ids) => (
+          <Select
+            {...ids}
+            disabled={grade.data !== undefined}
+            value={school}
+            options={knife.schools}
+            nothing="choose a school"
+            onChange={(s) => {
+              setSchool(s);
+              setLevel(undefined);
+            }}
+          />
         )}
-        <p className="mt-2 text-[0.8125rem] text-ink2">All that is not named is sound.</p>
-      </div>
-      <form
-        aria-label="Your grade"
-        className="min-w-0"
-        onSubmit={(e) => {
-          e.preventDefault();
-          if (level && !grade.data) grade.mutate();
-        }}
-      >
-        <Field label="By which school" problem={problem("school")} hint={by?.about}>
-          {(ids) => (
-            <Select
-              {...ids}
-              disabled={grade.data !== undefined}
-              value={school}
-              options={knife.schools}
-              nothing="choose a school"
-              onChange={(s) => {
-                setSchool(s);
-                setLevel(undefined);
-              }}
-            />
-          )}
-        </Field>
-        <Field label="Its grade" className="mt-3" problem={problem("level")}>
-          {(ids) => (
-            <Select
-              {...ids}
-              disabled={grade.data !== undefined}
-              value={level}
-              options={by?.levels ?? []}
-              nothing="I do not say"
-              onChange={setLevel}
-            />
-          )}
-        </Field>
-        {level && !grade.data && <Sure of="the grade" value={sure} onChange={setSure} />}
-        {level && !grade.data && (
-          <p className="text-[0.8125rem] text-ink2">The rest of the chance lies one grade to either side.</p>
+      </Field>
+      <Field label="Its grade" className="mt-3" problem={problem("level")}>
+        {(ids) => (
+          <Select
+            {...ids}
+            disabled={grade.data !== undefined}
+            value={level}
+            options={by?.levels ?? []}
+            nothing="I do not say"
+            onChange={setLevel}
+          />
         )}
-        {grade.data ? (
-          <Came told={grade.data} knife={knife} school={school ?? ""} onNext={onNext} />
-        ) : (
-          <button type="submit" className="press mt-3" disabled={!level || grade.isPending}>
-            Unveil
-          </button>
-        )}
-        {grade.isError && !problem("school") && !problem("level") && (
-          <p role="alert" className="mt-2 text-lead">
-            It was not graded. {grade.error.message}
-          </p>
-        )}
-      </form>
-    </section>
+      </Field>
+      {isOpen && <Sure of="the grade" value={sure} onChange={setSure} />}
+      {isOpen && (
+        <p className="text-[0.8125rem] text-ink2">The rest of the chance lies one grade to either side.</p>
+      )}
+      {grade.data ? (
+        <Came told={grade.data} knife={knife} school={school ?? ""} onNext={onNext} />
+      ) : (
+        <button type="submit" className="press mt-3" disabled={!level || grade.isPending}>
+          Unveil
+        </button>
+      )}
+      {grade.isError && !problem("school") && !problem("level") && (
+        <p role="alert" className="mt-2 text-lead">
+          It was not graded. {grade.error.message}
+        </p>
+      )}
+    </form>
   );
 }
 

@@ -1,14 +1,11 @@
 import { useMutation } from "@tanstack/react-query";
-import { useState } from "react";
 import { useStationName } from "../../api/book";
 import { api, Refused } from "../../api/client";
-import type { Book, Glance, Guess, PracticeTold, RoundTold } from "../../api/types";
-import { Field } from "../../ui/field";
-import { Select } from "../../ui/select";
+import type { Book, Glance, PracticeTold, RoundTold } from "../../api/types";
 import { KnifeDrawn } from "../sheet/knife-drawn";
+import { GuessAt } from "./guess-at";
 import { Strike } from "./strike";
-import { SURE_AT_FIRST, Sure } from "./sure";
-import { glances, NOT_ON_FILE } from "./words";
+import { glances } from "./words";
 
 /** A knife in hand: looks that are counted, and what one makes of it. */
 export function InHand({
@@ -101,114 +98,5 @@ function Looks({
         </div>
       ))}
     </dl>
-  );
-}
-
-/** What one makes of it; what is left open is not counted. */
-function GuessAt({
-  round,
-  told,
-  onRound,
-}: {
-  round: RoundTold;
-  told: PracticeTold;
-  onRound: (after: RoundTold) => void;
-}) {
-  const [maker, setMaker] = useState<string>();
-  const [how, setHow] = useState<string>();
-  const [name, setName] = useState<string>();
-  const [from, setFrom] = useState("");
-  const [to, setTo] = useState("");
-  const [sure, setSure] = useState({ maker: SURE_AT_FIRST, how: SURE_AT_FIRST, name: SURE_AT_FIRST });
-  const unveil = useMutation({
-    mutationFn: () => api.guess(round.id, guess()),
-    onSuccess: onRound,
-  });
-  const problems = unveil.error instanceof Refused ? unveil.error.problems : [];
-  const of = (field: string) => problems.find((p) => p.field === field);
-  const guess = (): Guess => ({
-    ...(maker !== undefined && { maker: maker === NOT_ON_FILE ? "" : maker, makerSure: sure.maker / 100 }),
-    ...(how && { how, howSure: sure.how / 100 }),
-    ...(name && { name, nameSure: sure.name / 100 }),
-    ...(from.trim() && { from: Number(from) }),
-    ...(to.trim() && { to: Number(to) }),
-  });
-  const isNothing = maker === undefined && !how && !name && !from.trim() && !to.trim();
-  const year = (label: string, value: string, set: (v: string) => void, field: string) => (
-    <Field label={label} problem={of(field)}>
-      {(ids) => (
-        <input
-          {...ids}
-          className="entry num"
-          inputMode="numeric"
-          maxLength={4}
-          value={value}
-          onChange={(e) => set(e.target.value.replace(/\D/g, ""))}
-        />
-      )}
-    </Field>
-  );
-  return (
-    <form
-      aria-label="What you make of it"
-      className="min-w-0 self-start lg:sticky lg:top-3"
-      onSubmit={(e) => {
-        e.preventDefault();
-        if (!isNothing) unveil.mutate();
-      }}
-    >
-      <h2 className="border-b border-ink pb-0.5 text-[1.1875rem]/[1.375rem]">What you make of it</h2>
-      <Field label="Who made it" className="mt-2" problem={of("maker")}>
-        {(ids) => (
-          <Select
-            {...ids}
-            value={maker}
-            options={[{ id: NOT_ON_FILE, label: "one who is not on file" }, ...told.makers]}
-            nothing="I do not say"
-            onChange={setMaker}
-          />
-        )}
-      </Field>
-      {maker !== undefined && (
-        <Sure of="who made it" value={sure.maker} onChange={(v) => setSure({ ...sure, maker: v })} />
-      )}
-      <fieldset className="mt-3">
-        <legend className="text-[0.78125rem]/4 text-ink2">
-          When: years that hold it, nine chances in ten
-        </legend>
-        <div className="grid grid-cols-2 gap-x-5">
-          {year("From", from, setFrom, "from")}
-          {year("To", to, setTo, "to")}
-        </div>
-      </fieldset>
-      <Field
-        label="What was done to it"
-        className="mt-3"
-        problem={of("how")}
-        hint={told.book.how.find((h) => h.id === how)?.look}
-      >
-        {(ids) => (
-          <Select {...ids} value={how} options={told.book.how} nothing="I do not say" onChange={setHow} />
-        )}
-      </Field>
-      {how && <Sure of="what was done" value={sure.how} onChange={(v) => setSure({ ...sure, how: v })} />}
-      <Field label="Pattern" className="mt-3" problem={of("name")}>
-        {(ids) => (
-          <Select {...ids} value={name} options={told.names} nothing="I do not say" onChange={setName} />
-        )}
-      </Field>
-      {name && <Sure of="the pattern" value={sure.name} onChange={(v) => setSure({ ...sure, name: v })} />}
-      <div className="mt-4 flex items-baseline gap-3">
-        <button type="submit" className="press" disabled={isNothing || unveil.isPending}>
-          Unveil
-        </button>
-        {unveil.isPending && <span className="voice text-ink3">Asking the model about the same looks.</span>}
-      </div>
-      {unveil.isError && problems.length === 0 && (
-        <p role="alert" className="mt-2 text-lead">
-          It was not unveiled. {unveil.error.message}
-        </p>
-      )}
-    </form>
   );
 }

@@ -11,26 +11,13 @@ import { TextField } from "../../ui/text-field";
 import { useToast } from "../../ui/toasts";
 import { MoneyEntry } from "../bench/stations/money-entry";
 
-/** Something one looks for, to be entered or changed. */
-export function WantForm({
-  kept,
-  book,
-  from,
-  onClose,
-  onKept,
-}: {
-  kept: KeptWant | undefined;
-  book: Book;
-  from: RefObject<HTMLElement | null>;
-  onClose: () => void;
-  onKept: () => Promise<void>;
-}) {
+/** Something one looks for as it is filled in, and the press that puts it on the list. */
+function useWant(kept: KeptWant | undefined, onClose: () => void, onKept: () => Promise<void>) {
   const { holds: want, change, entries, settled } = useFormEntries<Want>(kept?.want ?? {});
   const [problems, setProblems] = useState<Problem[]>([]);
   const newId = useRef(crypto.randomUUID());
   const toast = useToast();
   const set = (changed: Partial<Want>) => change((now) => ({ ...now, ...changed }));
-  const problem = (field: string) => problems.find((p) => p.field === field);
   const keep = async () => {
     const whole = await settled();
     if (!whole) return;
@@ -46,6 +33,24 @@ export function WantForm({
       setProblems(told.length > 0 ? told : [{ field: "", given: "", accepted: (e as Error).message }]);
     }
   };
+  return { want, set, entries, problems, keep };
+}
+
+/** Something one looks for, to be entered or changed. */
+export function WantForm({
+  kept,
+  book,
+  from,
+  onClose,
+  onKept,
+}: {
+  kept: KeptWant | undefined;
+  book: Book;
+  from: RefObject<HTMLElement | null>;
+  onClose: () => void;
+  onKept: () => Promise<void>;
+}) {
+  const { want, set, entries, problems, keep } = useWant(kept, onClose, onKept);
   const elsewhere = problems.find((p) => p.field === "");
   return (
     <Dialog open onClose={onClose} title={kept ? "What I look for" : "Add one to look for"} from={from}>
@@ -61,62 +66,7 @@ export function WantForm({
               It is not kept. {elsewhere.accepted}
             </p>
           )}
-          <div className="mt-3 grid items-end gap-x-5 gap-y-2 sm:grid-cols-2">
-            <OfMaker want={want} set={set} problem={problem} />
-            <Choice
-              label="Pattern"
-              value={want.pattern}
-              options={book.patterns.map((p) => ({ id: p.id, label: p.name }))}
-              nothing="any"
-              problem={problem("pattern")}
-              onChange={(pattern) => set({ pattern })}
-            />
-            <Choice
-              label="Grade at least"
-              value={want.atLeast}
-              options={book.condition.grades}
-              nothing="any"
-              problem={problem("atLeast")}
-              onChange={(atLeast) => set({ atLeast })}
-            />
-            <FigureField
-              label="Not made before"
-              value={want.from}
-              read={inFourFigures}
-              accepted="a year, as 1905"
-              problem={problem("from")}
-              onFigure={(year) => set({ from: year })}
-            />
-            <FigureField
-              label="Not made after"
-              value={want.to}
-              read={inFourFigures}
-              accepted="a year, as 1905"
-              problem={problem("to")}
-              onFigure={(year) => set({ to: year })}
-            />
-            <MoneyEntry
-              label="At most"
-              amount={want.most}
-              currency={want.currency}
-              problem={problem("most") ?? problem("currency")}
-              onChange={(most, currency) => set({ most, currency })}
-            />
-            <TextField
-              label="Note"
-              maxLength={400}
-              value={want.note}
-              onCommit={(note) => set({ note })}
-              problem={problem("note")}
-            />
-            <TextField
-              label="One of a set of mine"
-              maxLength={80}
-              value={want.set}
-              onCommit={(name) => set({ set: name })}
-              problem={problem("set")}
-            />
-          </div>
+          <LookedFor want={want} set={set} problems={problems} book={book} />
           <div className="mt-4 border-t border-ink pt-3">
             <button type="submit" className="press">
               Put it on the list
@@ -125,6 +75,78 @@ export function WantForm({
         </form>
       </FormEntries>
     </Dialog>
+  );
+}
+
+function LookedFor({
+  want,
+  set,
+  problems,
+  book,
+}: {
+  want: Want;
+  set: (changed: Partial<Want>) => void;
+  problems: Problem[];
+  book: Book;
+}) {
+  const problem = (field: string) => problems.find((p) => p.field === field);
+  return (
+    <div className="mt-3 grid items-end gap-x-5 gap-y-2 sm:grid-cols-2">
+      <OfMaker want={want} set={set} problem={problem} />
+      <Choice
+        label="Pattern"
+        value={want.pattern}
+        options={book.patterns.map((p) => ({ id: p.id, label: p.name }))}
+        nothing="any"
+        problem={problem("pattern")}
+        onChange={(pattern) => set({ pattern })}
+      />
+      <Choice
+        label="Grade at least"
+        value={want.atLeast}
+        options={book.condition.grades}
+        nothing="any"
+        problem={problem("atLeast")}
+        onChange={(atLeast) => set({ atLeast })}
+      />
+      <FigureField
+        label="Not made before"
+        value={want.from}
+        read={inFourFigures}
+        accepted="a year, as 1905"
+        problem={problem("from")}
+        onFigure={(year) => set({ from: year })}
+      />
+      <FigureField
+        label="Not made after"
+        value={want.to}
+        read={inFourFigures}
+        accepted="a year, as 1905"
+        problem={problem("to")}
+        onFigure={(year) => set({ to: year })}
+      />
+      <MoneyEntry
+        label="At most"
+        amount={want.most}
+        currency={want.currency}
+        problem={problem("most") ?? problem("currency")}
+        onChange={(most, currency) => set({ most, currency })}
+      />
+      <TextField
+        label="Note"
+        maxLength={400}
+        value={want.note}
+        onCommit={(note) => set({ note })}
+        problem={problem("note")}
+      />
+      <TextField
+        label="One of a set of mine"
+        maxLength={80}
+        value={want.set}
+        onCommit={(name) => set({ set: name })}
+        problem={problem("set")}
+      />
+    </div>
   );
 }
 

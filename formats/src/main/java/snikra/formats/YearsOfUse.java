@@ -15,7 +15,7 @@ import snikra.core.wording.NotAccepted;
  */
 record YearsOfUse(int from, int to, boolean isDoubtful) {
   private static final int MOST_GIVE = 100;
-  private static final Pattern SHORT_END = Pattern.compile("(\\d{2})(\\d{2})-(\\d{2})");
+  private static final Pattern SHORT_END = Pattern.compile("(\\D*)(\\d{2})(\\d{2})-(\\d{2})");
   private static final Pattern DOUBT = Pattern.compile("[?~%]");
 
   /** Both years in one cell, or each in its own; null where they cannot be read, which is told. */
@@ -47,10 +47,12 @@ record YearsOfUse(int from, int to, boolean isDoubtful) {
   // Nothing was in use for a month: 1907-12 is five years, and not December.
   static EdtfDate years(String written) {
     Matcher m = SHORT_END.matcher(written.strip());
-    return WrittenDate.read(
-        m.matches() && m.group(3).compareTo(m.group(2)) > 0
-            ? m.group(1) + m.group(2) + "/" + m.group(1) + m.group(3)
-            : written);
+    if (!m.matches() || m.group(4).compareTo(m.group(3)) <= 0) {
+      return WrittenDate.read(written);
+    }
+    // Whatever stands before it, such as "about", goes for both.
+    String both = m.group(2) + m.group(3) + "-" + m.group(2) + m.group(4);
+    return WrittenDate.read(m.group(1) + both);
   }
 
   private static boolean isDoubtful(EdtfDate date) {

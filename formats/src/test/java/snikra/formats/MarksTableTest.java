@@ -68,6 +68,8 @@ class MarksTableTest {
     "WWII, 1939, 1945, 2",
     "1988-present, 1988, 2026, 2",
     "1907-12, 1907, 1912, 2",
+    "c. 1930-35, 1930, 1935, 5",
+    "about 1930-35, 1930, 1935, 5",
   })
   void yearsAreReadAsPeopleWriteThem(String written, int from, int to, int give) {
     MarkSlip slip = only("maker,mark,years\nThrale,THRALE," + written);

@@ -158,7 +158,7 @@ final class OpinionWriter {
     if (own / house.probability() >= limits.otherwise()) {
       hands.add("itself" + share(own / house.probability()));
     }
-    return "By the contracts on file its maker is " + joined(hands, " or ") + ".";
+    return "By the contracts on file its maker is " + Wording.joined(hands, " or ") + ".";
   }
 
   // What of its record tells the likeliest hand from the next.
@@ -175,7 +175,7 @@ final class OpinionWriter {
             "For "
                 + first.label()
                 + (told.size() == 1 ? " speaks " : " speak ")
-                + joined(told, " and ")
+                + Wording.joined(told, " and ")
                 + ".");
   }
 
@@ -280,9 +280,10 @@ final class OpinionWriter {
     }
     int year = middle.applyAsInt(older.stream().map(ClueInfluence::feature).toList());
     String what =
-        joined(older.stream().map(c -> "the " + Wording.lowerFirst(c.label())).toList(), " and ");
+        Wording.joined(
+            older.stream().map(c -> "the " + Wording.lowerFirst(c.label())).toList(), " and ");
     String how =
-        joined(
+        Wording.joined(
             ways.stream()
                 .map(s -> way(s.state(), decides) + " (" + Wording.percent(s.probability()) + ")")
                 .toList(),
@@ -316,13 +317,6 @@ final class OpinionWriter {
       case MISJUDGED, UNTRUE, ALL_ELSE -> state.label();
       case AS_MADE -> "it is as made";
     };
-  }
-
-  private static String joined(List<String> parts, String last) {
-    int n = parts.size();
-    return n == 1
-        ? parts.get(0)
-        : String.join(", ", parts.subList(0, n - 1)) + last + parts.get(n - 1);
   }
 
   private static String conflict(Conflict c) {

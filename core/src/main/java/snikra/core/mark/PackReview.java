@@ -12,6 +12,7 @@ import snikra.core.reference.History;
 import snikra.core.reference.Maker;
 import snikra.core.reference.MarkVariant;
 import snikra.core.specimen.Face;
+import snikra.core.wording.Wording;
 
 /** What is odd about the makers of a pack. */
 public final class PackReview {
@@ -83,7 +84,14 @@ public final class PackReview {
         out.add(
             new Remark(
                 maker.id(),
-                "code " + first + " of " + scheme.id() + " stands for " + years.get(first) + more));
+                "code "
+                    + first
+                    + " of "
+                    + scheme.id()
+                    + " stands for "
+                    + Wording.joined(
+                        years.get(first).stream().map(String::valueOf).toList(), " and ")
+                    + more));
       }
     }
   }

@@ -20,6 +20,14 @@ public final class Wording {
         : label.substring(0, 1).toLowerCase(Locale.ROOT) + label.substring(1);
   }
 
+  /** Several in a row, with a word before the last of them. */
+  public static String joined(List<String> parts, String last) {
+    int n = parts.size();
+    return n == 1
+        ? parts.get(0)
+        : String.join(", ", parts.subList(0, n - 1)) + last + parts.get(n - 1);
+  }
+
   /** Words that begin a sentence. */
   public static String upperFirst(String words) {
     return words.isEmpty()

@@ -64,6 +64,6 @@ class PackReviewTest {
             "");
     Maker maker =
         Shelf.maker("a", List.of(), null, List.of(cycle), Shelf.mark("x", 1890, 1930, "X"));
-    assertThat(remarks(maker)).containsExactly("code A of c stands for [1920, 1922]");
+    assertThat(remarks(maker)).containsExactly("code A of c stands for 1920 and 1922");
   }
 }

@@ -2,6 +2,7 @@ package snikra.core.wording;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -18,6 +19,14 @@ class WordingTest {
   void nothingStaysNothing() {
     assertThat(Wording.lowerFirst("")).isEmpty();
     assertThat(Wording.upperFirst("")).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {"1920;1920", "1920 1922;1920 and 1922", "1920 1922 1924;1920, 1922 and 1924"})
+  void severalStandInARow(String parts, String told) {
+    assertThat(Wording.joined(List.of(parts.split(" ")), " and ")).isEqualTo(told);
   }
 
   @ParameterizedTest
