@@ -1,7 +1,7 @@
 // How long the functions of the web code are, and how much of it is tests: node benchmarks/web-shape.mjs
 // A function counts with the lines from its first to its last, functions within it included; what is
-// handed over in one line or two says nothing about shape and is left out. Told besides as codebases are often
-// counted: by the lines between the braces alone.
+// handed over in one line or two says nothing about shape and is left out. Told besides as the model codebases are
+// counted: declared functions alone, by the lines between their braces.
 import { readdirSync, readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { join } from "node:path";
@@ -23,6 +23,7 @@ const files = (folder) =>
 
 const isTest = (name) => /\.test\.tsx?$/.test(name);
 const lengths = [];
+const declared = [];
 const lines = { test: 0, other: 0 };
 
 for (const name of files(join(web, "src"))) {
@@ -37,7 +38,8 @@ for (const name of files(join(web, "src"))) {
       if (long >= SHORTEST) {
         const called = (node.name ?? node.parent?.name)?.getText() ?? "(none)";
         const within = Math.max(0, line(node.body.end) - line(node.body.getStart()) - 1);
-        lengths.push({ long, within, where: `${name.slice(web.length)} ${called}` });
+        if (ts.isFunctionDeclaration(node)) declared.push(within);
+        lengths.push({ long, where: `${name.slice(web.length)} ${called}` });
       }
     }
     ts.forEachChild(node, visit);
@@ -46,15 +48,18 @@ for (const name of files(join(web, "src"))) {
 }
 
 lengths.sort((a, b) => a.long - b.long);
-const within = lengths.map((l) => l.within).sort((a, b) => a - b);
+declared.sort((a, b) => a - b);
 const at = (share) => lengths[Math.floor(share * (lengths.length - 1))].long;
-const hundredth = (many) => Math.round((100 * many) / lengths.length);
+const hundredth = (many, of) => Math.round((100 * many.length) / of.length);
 const over = lengths.filter((l) => l.long > LONG);
 console.log(
   `Web: ${lengths.length} functions of ${SHORTEST} lines or more, ${at(0.5)} lines in the middle, ${at(0.9)} at nine in ten,` +
-    ` ${hundredth(over.length)} in a hundred over ${LONG};` +
-    ` between the braces ${within[Math.floor(0.9 * (within.length - 1))]} at nine in ten,` +
-    ` ${hundredth(within.filter((w) => w > LONG).length)} in a hundred over ${LONG};` +
+    ` ${hundredth(over, lengths)} in a hundred over ${LONG};` +
+    ` ${declared.length} declared, between the braces ${declared[Math.floor(0.9 * (declared.length - 1))]} at nine in ten,` +
+    ` ${hundredth(
+      declared.filter((w) => w > LONG),
+      declared,
+    )} in a hundred over ${LONG};` +
     ` ${lines.test} lines of tests to ${lines.other} others, ${(lines.test / (lines.test + lines.other)).toFixed(2)} of all`,
 );
 if (process.argv.includes("--longest"))

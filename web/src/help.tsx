@@ -65,6 +65,10 @@ const KEYS: [string, [string, string][]][] = [
       ["/", "search in all marks"],
       ["\u2191 \u2193", "from maker to maker"],
       ["G", "only the gaps of a set, and back"],
+      [
+        "\u2190 \u2192",
+        "on a time line: an end of a bar by a year, with Shift by ten; Enter keeps it, Esc puts it back",
+      ],
     ],
   ],
   [
@@ -96,80 +100,10 @@ export function Help({
   onClose: () => void;
   cautions: { id: string; text: string }[];
 }) {
-  const { parts, setParts, reading, setReading, school, setSchool, singleKeys, setSingleKeys } =
-    usePreferences();
   return (
     <Dialog open={open} onClose={onClose} title="All keys">
-      <div className="mt-4 grid gap-x-8 gap-y-5 sm:grid-cols-2">
-        {KEYS.map(([where, keys]) => (
-          <section key={where}>
-            <h3 className="voice text-ink2">{where}</h3>
-            <dl className="mt-1">
-              {keys.map(([key, does]) => (
-                <div key={key} className="flex justify-between gap-4 border-t border-rule py-1">
-                  <dt>
-                    <Key>{key}</Key>
-                  </dt>
-                  <dd className="text-right">{does}</dd>
-                </div>
-              ))}
-            </dl>
-          </section>
-        ))}
-      </div>
-      <div className="mt-5 flex flex-wrap gap-x-8 gap-y-3 border-t border-ink pt-4">
-        <label className="flex items-center gap-2">
-          <input type="checkbox" checked={singleKeys} onChange={(e) => setSingleKeys(e.target.checked)} />
-          Single keys give commands
-        </label>
-        <fieldset className="flex items-center gap-2">
-          <legend className="float-left mr-2">Reading size</legend>
-          {(["normal", "large", "larger"] as Reading[]).map((r) => (
-            <button
-              key={r}
-              type="button"
-              className="press"
-              aria-pressed={reading === r}
-              onClick={() => setReading(r)}
-            >
-              {r}
-            </button>
-          ))}
-        </fieldset>
-      </div>
-      <fieldset className="mt-3 flex flex-wrap items-center gap-2">
-        <legend className="float-left mr-2">Inches read in</legend>
-        {(["16", "32"] as Parts[]).map((p) => (
-          <button
-            key={p}
-            type="button"
-            className="press"
-            aria-pressed={parts === p}
-            onClick={() => setParts(p)}
-          >
-            {p === "16" ? "sixteenths" : "thirty-seconds"}
-          </button>
-        ))}
-      </fieldset>
-      <fieldset className="mt-3 flex flex-wrap items-center gap-2">
-        <legend className="float-left mr-2">Names at the head of the page</legend>
-        {(
-          [
-            ["strict", "by the historical definition"],
-            ["trade", "as sellers say today"],
-          ] as [School, string][]
-        ).map(([s, words]) => (
-          <button
-            key={s}
-            type="button"
-            className="press"
-            aria-pressed={school === s}
-            onClick={() => setSchool(s)}
-          >
-            {words}
-          </button>
-        ))}
-      </fieldset>
+      <EveryKey />
+      <Settings />
       <h3 className="voice mt-5 text-ink2">With care</h3>
       <ul className="mt-1 text-ink2">
         {cautions.map((c) => (
@@ -179,5 +113,96 @@ export function Help({
         ))}
       </ul>
     </Dialog>
+  );
+}
+
+function EveryKey() {
+  return (
+    <div className="mt-4 grid gap-x-8 gap-y-5 sm:grid-cols-2">
+      {KEYS.map(([where, keys]) => (
+        <section key={where}>
+          <h3 className="voice text-ink2">{where}</h3>
+          <dl className="mt-1">
+            {keys.map(([key, does]) => (
+              <div key={key} className="flex justify-between gap-4 border-t border-rule py-1">
+                <dt>
+                  <Key>{key}</Key>
+                </dt>
+                <dd className="text-right">{does}</dd>
+              </div>
+            ))}
+          </dl>
+        </section>
+      ))}
+    </div>
+  );
+}
+
+function Settings() {
+  const { parts, setParts, reading, setReading, school, setSchool, singleKeys, setSingleKeys } =
+    usePreferences();
+  return (
+    <>
+      <div className="mt-5 flex flex-wrap gap-x-8 gap-y-3 border-t border-ink pt-4">
+        <label className="flex items-center gap-2">
+          <input type="checkbox" checked={singleKeys} onChange={(e) => setSingleKeys(e.target.checked)} />
+          Single keys give commands
+        </label>
+        <OneOf
+          label="Reading size"
+          className="flex items-center gap-2"
+          choices={READING}
+          value={reading}
+          onChange={setReading}
+        />
+      </div>
+      <OneOf label="Inches read in" choices={PARTS} value={parts} onChange={setParts} />
+      <OneOf label="Names at the head of the page" choices={SCHOOLS} value={school} onChange={setSchool} />
+    </>
+  );
+}
+
+const READING: [Reading, string][] = [
+  ["normal", "normal"],
+  ["large", "large"],
+  ["larger", "larger"],
+];
+const PARTS: [Parts, string][] = [
+  ["16", "sixteenths"],
+  ["32", "thirty-seconds"],
+];
+const SCHOOLS: [School, string][] = [
+  ["strict", "by the historical definition"],
+  ["trade", "as sellers say today"],
+];
+
+function OneOf<T extends string>({
+  label,
+  className = "mt-3 flex flex-wrap items-center gap-2",
+  choices,
+  value,
+  onChange,
+}: {
+  label: string;
+  className?: string;
+  choices: [T, string][];
+  value: T;
+  onChange: (choice: T) => void;
+}) {
+  return (
+    <fieldset className={className}>
+      <legend className="float-left mr-2">{label}</legend>
+      {choices.map(([choice, words]) => (
+        <button
+          key={choice}
+          type="button"
+          className="press"
+          aria-pressed={value === choice}
+          onClick={() => onChange(choice)}
+        >
+          {words}
+        </button>
+      ))}
+    </fieldset>
   );
 }

@@ -49,42 +49,13 @@ export function Backups({
       <Folder key={folder} folder={folder} attempt={attempt} />
       {backups.length === 0 && <p className="voice mt-2 text-ink2">No copy yet.</p>}
       {backups.length > 0 && (
-        <table className="mt-2 w-full" aria-label="Copies, the newest first">
-          <thead className="text-left text-[0.78125rem] text-ink2">
-            <tr>
-              <th className="font-normal">Made</th>
-              <th className="font-normal">Why</th>
-              <th className="text-right font-normal">Knives</th>
-              <th className="text-right font-normal max-sm:hidden">Photographs</th>
-              <th>
-                <span className="sr-only">What to do</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {backups.map((b) => (
-              <tr key={b.name} className="border-t border-rule">
-                <td className="num">{moment(b.made)}</td>
-                <td>{REASONS[b.reason]}</td>
-                <td className="num text-right">{b.knives}</td>
-                <td className="num text-right max-sm:hidden">{b.photographs}</td>
-                <td className="text-right">
-                  <button
-                    type="button"
-                    className="min-h-6 underline"
-                    aria-label={`Look at the copy of ${moment(b.made)}`}
-                    onClick={(e) => {
-                      opener.current = e.currentTarget;
-                      setLooked(b);
-                    }}
-                  >
-                    Look
-                  </button>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <Copies
+          backups={backups}
+          onLook={(backup, button) => {
+            opener.current = button;
+            setLooked(backup);
+          }}
+        />
       )}
       <Dialog
         open={looked !== undefined}
@@ -95,6 +66,50 @@ export function Backups({
         {looked && <Look backup={looked} onBring={() => bringBack(looked.name)} />}
       </Dialog>
     </section>
+  );
+}
+
+function Copies({
+  backups,
+  onLook,
+}: {
+  backups: Backup[];
+  onLook: (backup: Backup, button: HTMLButtonElement) => void;
+}) {
+  return (
+    <table className="mt-2 w-full" aria-label="Copies, the newest first">
+      <thead className="text-left text-[0.78125rem] text-ink2">
+        <tr>
+          <th className="font-normal">Made</th>
+          <th className="font-normal">Why</th>
+          <th className="text-right font-normal">Knives</th>
+          <th className="text-right font-normal max-sm:hidden">Photographs</th>
+          <th>
+            <span className="sr-only">What to do</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {backups.map((b) => (
+          <tr key={b.name} className="border-t border-rule">
+            <td className="num">{moment(b.made)}</td>
+            <td>{REASONS[b.reason]}</td>
+            <td className="num text-right">{b.knives}</td>
+            <td className="num text-right max-sm:hidden">{b.photographs}</td>
+            <td className="text-right">
+              <button
+                type="button"
+                className="min-h-6 underline"
+                aria-label={`Look at the copy of ${moment(b.made)}`}
+                onClick={(e) => onLook(b, e.currentTarget)}
+              >
+                Look
+              </button>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

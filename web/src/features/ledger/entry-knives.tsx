@@ -29,11 +29,9 @@ function ShareHead({ entry, before, after }: { entry: LedgerEntry; before: numbe
 
 /** The knives that came, a line each; Enter in the last begins another. */
 export function Came({ entry, shares, currency, onChange }: Sharing & { currency: string }) {
-  const { all, idOf, nameOf } = useNames();
+  const { all } = useNames();
   const table = useRef<HTMLTableElement>(null);
   const isShared = entry.sharing === "by-value" || entry.sharing === "by-hand";
-  const setPiece = (at: number, what: Partial<LedgerEntry["in"][number]>) =>
-    onChange((now) => ({ ...now, in: now.in.map((p, i) => (i === at ? { ...p, ...what } : p)) }));
   const more = (many: number) => {
     onChange((now) => withMore(now, many));
     requestAnimationFrame(() =>
@@ -46,53 +44,13 @@ export function Came({ entry, shares, currency, onChange }: Sharing & { currency
         {isShared && <ShareHead entry={entry} before={2} after={2} />}
         <tbody>
           {entry.in.map((p, i) => (
-            <tr key={p.id} className="border-b border-rule">
-              <td className="w-8 num text-ink2">{i + 1}</td>
-              <td className="min-w-[7rem]">
-                <input
-                  className="entry"
-                  aria-label={`Knife ${i + 1}`}
-                  placeholder="a name, or a knife of the tray"
-                  list="ledger-knives"
-                  maxLength={120}
-                  defaultValue={p.knife || p.name ? nameOf(p) : ""}
-                  onChange={(e) => {
-                    const knife = idOf(e.target.value);
-                    setPiece(i, { knife, name: knife ? undefined : e.target.value.trim() || undefined });
-                  }}
-                  onKeyDown={(e) => {
-                    if (e.key !== "Enter" || i < entry.in.length - 1) return;
-                    e.preventDefault();
-                    more(1);
-                  }}
-                />
-              </td>
-              {isShared && (
-                <td className="w-32 pl-3 max-sm:w-20 max-sm:pl-1 [&_label]:sr-only">
-                  <MoneyEntry
-                    label={`${shareLabel(entry)}, knife ${i + 1}`}
-                    amount={p.share}
-                    currency={entry.currency}
-                    problem={undefined}
-                    onChange={(share) => setPiece(i, { share })}
-                  />
-                </td>
-              )}
-              <td className="num w-28 text-right max-sm:w-16 max-sm:text-[0.8125rem]">
-                {shares[p.id] !== undefined && coins(shares[p.id] as number, currency)}
-              </td>
-              <td className="w-16 text-right max-sm:w-10">
-                {entry.in.length > 1 && (
-                  <button
-                    type="button"
-                    className="min-h-6 underline"
-                    onClick={() => onChange((now) => ({ ...now, in: now.in.filter((o) => o.id !== p.id) }))}
-                  >
-                    Out<span className="sr-only"> with knife {i + 1}</span>
-                  </button>
-                )}
-              </td>
-            </tr>
+            <CameRow
+              key={p.id}
+              piece={p}
+              n={i + 1}
+              {...{ entry, shares, currency, onChange }}
+              onEnd={i === entry.in.length - 1 ? () => more(1) : undefined}
+            />
           ))}
         </tbody>
       </table>
@@ -110,6 +68,77 @@ export function Came({ entry, shares, currency, onChange }: Sharing & { currency
         </button>
       </p>
     </>
+  );
+}
+
+/** One of them: which it is, and what it has of the whole. */
+function CameRow({
+  piece: p,
+  n,
+  entry,
+  shares,
+  currency,
+  onChange,
+  onEnd,
+}: Sharing & {
+  piece: LedgerEntry["in"][number];
+  n: number;
+  currency: string;
+  /** What Enter does, in the last. */
+  onEnd: (() => void) | undefined;
+}) {
+  const { idOf, nameOf } = useNames();
+  const isShared = entry.sharing === "by-value" || entry.sharing === "by-hand";
+  const set = (what: Partial<LedgerEntry["in"][number]>) =>
+    onChange((now) => ({ ...now, in: now.in.map((o) => (o.id === p.id ? { ...o, ...what } : o)) }));
+  return (
+    <tr className="border-b border-rule">
+      <td className="w-8 num text-ink2">{n}</td>
+      <td className="min-w-[7rem]">
+        <input
+          className="entry"
+          aria-label={`Knife ${n}`}
+          placeholder="a name, or a knife of the tray"
+          list="ledger-knives"
+          maxLength={120}
+          defaultValue={p.knife || p.name ? nameOf(p) : ""}
+          onChange={(e) => {
+            const knife = idOf(e.target.value);
+            set({ knife, name: knife ? undefined : e.target.value.trim() || undefined });
+          }}
+          onKeyDown={(e) => {
+            if (e.key !== "Enter" || !onEnd) return;
+            e.preventDefault();
+            onEnd();
+          }}
+        />
+      </td>
+      {isShared && (
+        <td className="w-32 pl-3 max-sm:w-20 max-sm:pl-1 [&_label]:sr-only">
+          <MoneyEntry
+            label={`${shareLabel(entry)}, knife ${n}`}
+            amount={p.share}
+            currency={entry.currency}
+            problem={undefined}
+            onChange={(share) => set({ share })}
+          />
+        </td>
+      )}
+      <td className="num w-28 text-right max-sm:w-16 max-sm:text-[0.8125rem]">
+        {shares[p.id] !== undefined && coins(shares[p.id] as number, currency)}
+      </td>
+      <td className="w-16 text-right max-sm:w-10">
+        {entry.in.length > 1 && (
+          <button
+            type="button"
+            className="min-h-6 underline"
+            onClick={() => onChange((now) => ({ ...now, in: now.in.filter((o) => o.id !== p.id) }))}
+          >
+            Out<span className="sr-only"> with knife {n}</span>
+          </button>
+        )}
+      </td>
+    </tr>
   );
 }
 

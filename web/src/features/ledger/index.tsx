@@ -16,8 +16,7 @@ const LEDGER = { queryKey: ["ledger"], queryFn: () => api.ledger() };
 
 /** What was paid, what came back, and what those that stayed have cost. */
 export function LedgerPage() {
-  const queries = useQueryClient();
-  const toast = useToast();
+  const { keep, attempt } = useAttempt();
   const ledger = useQuery(LEDGER);
   const [open, setOpen] = useState<EntryTold | "new">();
   const [looking, setLooking] = useState(false);
@@ -26,15 +25,6 @@ export function LedgerPage() {
   useEffect(() => {
     document.title = "Ledger \u2013 Snikra";
   }, []);
-  const keep = (told: LedgerTold) => queries.setQueryData(LEDGER.queryKey, told);
-  const attempt = async (done: () => Promise<LedgerTold>, text: string, undo?: () => Promise<LedgerTold>) => {
-    try {
-      keep(await done());
-      toast(text, undo && (() => attempt(undo, "As it was before.")));
-    } catch (e) {
-      toast(`That could not be done. ${(e as Error).message}`);
-    }
-  };
   if (ledger.isError)
     return (
       <Failed what="The ledger could not be opened." error={ledger.error} onAgain={() => ledger.refetch()} />
@@ -43,19 +33,7 @@ export function LedgerPage() {
   const { data } = ledger;
   return (
     <main className="px-4 pt-3 pb-8 lg:px-6">
-      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
-        <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">Ledger</h1>
-        <p className="text-ink2">in {data.currency}, exact to the smallest coin</p>
-        <Link to="/schedules" className="ml-auto min-h-6 underline">
-          Schedules
-        </Link>
-        <button type="button" className="press" onClick={() => setLooking(true)}>
-          From stories
-        </button>
-        <button type="button" className="press" onClick={() => setOpen("new")}>
-          Add an entry
-        </button>
-      </div>
+      <Heading currency={data.currency} onLook={() => setLooking(true)} onAdd={() => setOpen("new")} />
       {data.entries.length === 0 ? (
         <p className="voice mt-3 max-w-[44rem] text-ink3">
           Nothing yet. Enter what you bought as it came, ten for one price as well as one; what goes again
@@ -106,6 +84,40 @@ export function LedgerPage() {
         />
       )}
     </main>
+  );
+}
+
+/** Tries a change of the ledger; what it answers is the ledger then. */
+function useAttempt() {
+  const queries = useQueryClient();
+  const toast = useToast();
+  const keep = (told: LedgerTold) => queries.setQueryData(LEDGER.queryKey, told);
+  const attempt = async (done: () => Promise<LedgerTold>, text: string, undo?: () => Promise<LedgerTold>) => {
+    try {
+      keep(await done());
+      toast(text, undo && (() => attempt(undo, "As it was before.")));
+    } catch (e) {
+      toast(`That could not be done. ${(e as Error).message}`);
+    }
+  };
+  return { keep, attempt };
+}
+
+function Heading({ currency, onLook, onAdd }: { currency: string; onLook: () => void; onAdd: () => void }) {
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
+      <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">Ledger</h1>
+      <p className="text-ink2">in {currency}, exact to the smallest coin</p>
+      <Link to="/schedules" className="ml-auto min-h-6 underline">
+        Schedules
+      </Link>
+      <button type="button" className="press" onClick={onLook}>
+        From stories
+      </button>
+      <button type="button" className="press" onClick={onAdd}>
+        Add an entry
+      </button>
+    </div>
   );
 }
 

@@ -12,8 +12,8 @@ import { useList } from "./use-list";
 
 const SHOWN = 60;
 
-/** A list of knives one has already, looked at before it is added to the tray. */
-export function BringList({ onClose }: { onClose: () => void }) {
+/** A list as it is looked at, and the press that takes it in. */
+function useBringing(onClose: () => void) {
   const queries = useQueryClient();
   const toast = useToast();
   const [file, setFile] = useState<File>();
@@ -48,30 +48,32 @@ export function BringList({ onClose }: { onClose: () => void }) {
       queries.invalidateQueries({ queryKey: ["tray"] });
     }
   };
+  return {
+    so,
+    work,
+    error,
+    stop,
+    look,
+    takeIn,
+    currency,
+    inCurrency: (to: string) => {
+      setCurrency(to);
+      if (so) look({ currency: to });
+    },
+  };
+}
+
+type Bringing = ReturnType<typeof useBringing>;
+
+/** A list of knives one has already, looked at before it is added to the tray. */
+export function BringList({ onClose }: { onClose: () => void }) {
+  const bringing = useBringing(onClose);
+  const { so, work, error, stop } = bringing;
   return (
     <Dialog open onClose={onClose} title="A list I have" isWide>
       <div className="gap-x-6 lg:grid lg:grid-cols-[minmax(0,23rem)_minmax(0,1fr)]">
         <div>
-          <p className="mt-2 text-ink2">
-            Any table with a row for each knife. What it says of maker and years stands in the story as what a
-            list says; the look at the knife itself is still yours.
-          </p>
-          <TableSource
-            label="List to add"
-            currency={currency}
-            onCurrency={(to) => {
-              setCurrency(to);
-              if (so) look({ currency: to });
-            }}
-            onFile={(chosen) => look({ file: chosen })}
-          />
-          {so && (
-            <ColumnChooser
-              columns={so.columns}
-              fields={so.fields}
-              onChange={(columns) => look({ columns })}
-            />
-          )}
+          <TheList bringing={bringing} />
         </div>
         <div className="flex flex-col lg:border-l lg:border-ink lg:pl-6">
           <Progress so={so} work={work} onStop={stop} />
@@ -80,28 +82,61 @@ export function BringList({ onClose }: { onClose: () => void }) {
               {error.message}
             </p>
           )}
-          {so && (
-            <>
-              <Report so={so} />
-              <Rows so={so} />
-              <div className="mt-auto flex gap-3 border-t border-ink pt-3">
-                <button
-                  type="button"
-                  className="press"
-                  disabled={anew(so) === 0 || work !== undefined}
-                  onClick={takeIn}
-                >
-                  Add {counted(anew(so))}
-                </button>
-                <button type="button" className="press" onClick={onClose}>
-                  Let it be
-                </button>
-              </div>
-            </>
-          )}
+          {so && <WhatItBrings so={so} bringing={bringing} onClose={onClose} />}
         </div>
       </div>
     </Dialog>
+  );
+}
+
+function TheList({ bringing }: { bringing: Bringing }) {
+  const { so, look, currency, inCurrency } = bringing;
+  return (
+    <>
+      <p className="mt-2 text-ink2">
+        Any table with a row for each knife. What it says of maker and years stands in the story as what a
+        list says; the look at the knife itself is still yours.
+      </p>
+      <TableSource
+        label="List to add"
+        currency={currency}
+        onCurrency={inCurrency}
+        onFile={(chosen) => look({ file: chosen })}
+      />
+      {so && (
+        <ColumnChooser columns={so.columns} fields={so.fields} onChange={(columns) => look({ columns })} />
+      )}
+    </>
+  );
+}
+
+function WhatItBrings({
+  so,
+  bringing: { work, takeIn },
+  onClose,
+}: {
+  so: Whole;
+  bringing: Bringing;
+  onClose: () => void;
+}) {
+  return (
+    <>
+      <Report so={so} />
+      <Rows so={so} />
+      <div className="mt-auto flex gap-3 border-t border-ink pt-3">
+        <button
+          type="button"
+          className="press"
+          disabled={anew(so) === 0 || work !== undefined}
+          onClick={takeIn}
+        >
+          Add {counted(anew(so))}
+        </button>
+        <button type="button" className="press" onClick={onClose}>
+          Let it be
+        </button>
+      </div>
+    </>
   );
 }
 

@@ -47,44 +47,7 @@ export function Timeline({
                   <span className="num">{`${m.from}\u2013${m.to}`}</span>
                 </span>
               </span>
-              <svg width={width} height={HIGH} className="block" role="img" aria-label={marksInWords(m)}>
-                {decades.map((y) => (
-                  <path key={y} d={`M${x(y)} 0V${HIGH}`} stroke="var(--color-rule)" strokeWidth=".6" />
-                ))}
-                {m.marks.map((mark, i) => (
-                  <Bar
-                    key={mark.id}
-                    mark={mark}
-                    x={x}
-                    y={4 + (i % 4) * 4.4}
-                    lit={search === "" || marked(mark, search)}
-                  />
-                ))}
-                {m.history.owners.map((o) => (
-                  <path
-                    key={`${o.name} ${o.from}`}
-                    d={`M${x(o.from)} ${OWNERS - 1.5}v3M${x(o.from)} ${OWNERS}H${x(o.to + 1) - 1.5}`}
-                    stroke="var(--color-ink)"
-                    strokeWidth="1"
-                  >
-                    <title>{`${o.name}, ${o.from}\u2013${o.to}`}</title>
-                  </path>
-                ))}
-                {m.history.contracts.map((c) => (
-                  <path
-                    key={`${c.by} ${c.from}`}
-                    d={`M${x(c.from)} ${CONTRACTS}H${x(c.to + 1) - 1.5}`}
-                    stroke="var(--color-ink)"
-                    strokeWidth="1.6"
-                    strokeDasharray="1.6 1.6"
-                  >
-                    <title>{`made by ${c.by}, ${c.from}\u2013${c.to}`}</title>
-                  </path>
-                ))}
-                {m.changes.map((y) => (
-                  <path key={y} d={`M${x(y)} 1V21`} stroke="var(--color-lead)" strokeWidth="1.2" />
-                ))}
-              </svg>
+              <YearsOf maker={m} at={{ width, x, decades }} search={search} />
             </Link>
           </li>
         ))}
@@ -99,6 +62,73 @@ export function Timeline({
           ))}
       </svg>
     </div>
+  );
+}
+
+interface At {
+  width: number;
+  x: (year: number) => number;
+  decades: number[];
+}
+
+/** The marks of a maker as bars, its changes as strokes, its owners and who made for it below. */
+function YearsOf({
+  maker: m,
+  at: { width, x, decades },
+  search,
+}: {
+  maker: OneMaker;
+  at: At;
+  search: string;
+}) {
+  return (
+    <svg width={width} height={HIGH} className="block" role="img" aria-label={marksInWords(m)}>
+      {decades.map((y) => (
+        <path key={y} d={`M${x(y)} 0V${HIGH}`} stroke="var(--color-rule)" strokeWidth=".6" />
+      ))}
+      {m.marks.map((mark, i) => (
+        <Bar
+          key={mark.id}
+          mark={mark}
+          x={x}
+          y={4 + (i % 4) * 4.4}
+          lit={search === "" || marked(mark, search)}
+        />
+      ))}
+      <Behind history={m.history} x={x} />
+      {m.changes.map((y) => (
+        <path key={y} d={`M${x(y)} 1V21`} stroke="var(--color-lead)" strokeWidth="1.2" />
+      ))}
+    </svg>
+  );
+}
+
+/** Whose it was, and who made for it. */
+function Behind({ history, x }: Pick<OneMaker, "history"> & Pick<At, "x">) {
+  return (
+    <>
+      {history.owners.map((o) => (
+        <path
+          key={`${o.name} ${o.from}`}
+          d={`M${x(o.from)} ${OWNERS - 1.5}v3M${x(o.from)} ${OWNERS}H${x(o.to + 1) - 1.5}`}
+          stroke="var(--color-ink)"
+          strokeWidth="1"
+        >
+          <title>{`${o.name}, ${o.from}\u2013${o.to}`}</title>
+        </path>
+      ))}
+      {history.contracts.map((c) => (
+        <path
+          key={`${c.by} ${c.from}`}
+          d={`M${x(c.from)} ${CONTRACTS}H${x(c.to + 1) - 1.5}`}
+          stroke="var(--color-ink)"
+          strokeWidth="1.6"
+          strokeDasharray="1.6 1.6"
+        >
+          <title>{`made by ${c.by}, ${c.from}\u2013${c.to}`}</title>
+        </path>
+      ))}
+    </>
   );
 }
 

@@ -9,8 +9,8 @@ import { standWords } from "../bench/grading/use-schools";
 
 const POLL = 250;
 
-/** Which verdicts on the tray other references would move; begins by itself, can be stopped and taken up again. */
-export function Trial({ begin }: { begin: () => Promise<TrialProgress> }) {
+/** A trial that begins by itself, looked at while it runs, stopped and taken up again. */
+function useTrial(begin: () => Promise<TrialProgress>) {
   const queries = useQueryClient();
   const started = useRef(false);
   const hasBegunAgain = useRef(false);
@@ -42,8 +42,17 @@ export function Trial({ begin }: { begin: () => Promise<TrialProgress> }) {
     hasBegunAgain.current = true;
     begun.mutate();
   }, [isPushedOut, begun.mutate]);
-  const failed = begun.error ?? (isPushedOut || begun.isPending ? null : now.error);
-  const p = now.data ?? begun.data;
+  return {
+    failed: begun.error ?? (isPushedOut || begun.isPending ? null : now.error),
+    progress: now.data ?? begun.data,
+    again: () => begun.mutate(),
+    run: (running: boolean) => run.mutate(running),
+  };
+}
+
+/** Which verdicts on the tray other references would move; begins by itself, can be stopped and taken up again. */
+export function Trial({ begin }: { begin: () => Promise<TrialProgress> }) {
+  const { failed, progress, again, run } = useTrial(begin);
   return (
     <section aria-labelledby="trial-name" className="mt-4">
       <h3 id="trial-name" className="font-serif text-[1.0625rem]/5">
@@ -52,46 +61,54 @@ export function Trial({ begin }: { begin: () => Promise<TrialProgress> }) {
       {failed ? (
         <p>
           That could not be worked out. {failed.message}{" "}
-          <button type="button" className="press" onClick={() => begun.mutate()}>
+          <button type="button" className="press" onClick={again}>
             Try again
           </button>
         </p>
       ) : (
-        p && (
-          <>
-            <div className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">
-              <progress
-                className="h-2 grow"
-                max={Math.max(1, p.of)}
-                value={p.of === 0 ? 1 : p.done}
-                aria-label="Knives gone over"
-              />
-              <span className="num text-ink2">
-                {p.done} of {p.of}
-              </span>
-              {p.state !== "done" && (
-                <button type="button" className="press" onClick={() => run.mutate(p.state === "stopped")}>
-                  {p.state === "stopped" ? "Go on" : "Stop"}
-                </button>
-              )}
-            </div>
-            <p role="status" className="mt-1">
-              {told(p)}
-            </p>
-            {p.most.some((m) => m.shift) && <MovedTable moved={p.most.filter(isShifted)} />}
-            {p.most.some((m) => m.regraded) && <RegradedTable moved={p.most} />}
-            {p.moving > p.most.length && (
-              <p className="text-ink2">And {p.moving - p.most.length} that move less.</p>
-            )}
-            {p.failed.length > 0 && (
-              <p className="text-lead">
-                Could not be examined: {p.failed.map((n) => `no. ${n}`).join(", ")}.
-              </p>
-            )}
-          </>
-        )
+        progress && <Moved progress={progress} run={run} />
       )}
     </section>
+  );
+}
+
+function Moved({ progress: p, run }: { progress: TrialProgress; run: (running: boolean) => void }) {
+  return (
+    <>
+      <HowFar progress={p} run={run} />
+      <p role="status" className="mt-1">
+        {told(p)}
+      </p>
+      {p.most.some((m) => m.shift) && <MovedTable moved={p.most.filter(isShifted)} />}
+      {p.most.some((m) => m.regraded) && <RegradedTable moved={p.most} />}
+      {p.moving > p.most.length && (
+        <p className="text-ink2">And {p.moving - p.most.length} that move less.</p>
+      )}
+      {p.failed.length > 0 && (
+        <p className="text-lead">Could not be examined: {p.failed.map((n) => `no. ${n}`).join(", ")}.</p>
+      )}
+    </>
+  );
+}
+
+function HowFar({ progress: p, run }: { progress: TrialProgress; run: (running: boolean) => void }) {
+  return (
+    <div className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">
+      <progress
+        className="h-2 grow"
+        max={Math.max(1, p.of)}
+        value={p.of === 0 ? 1 : p.done}
+        aria-label="Knives gone over"
+      />
+      <span className="num text-ink2">
+        {p.done} of {p.of}
+      </span>
+      {p.state !== "done" && (
+        <button type="button" className="press" onClick={() => run(p.state === "stopped")}>
+          {p.state === "stopped" ? "Go on" : "Stop"}
+        </button>
+      )}
+    </div>
   );
 }
 

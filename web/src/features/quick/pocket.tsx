@@ -52,7 +52,8 @@ export function Pocket() {
   );
 }
 
-function TakeIn({ from, onClose }: { from: RefObject<HTMLElement | null>; onClose: () => void }) {
+/** What was noted, as it is pasted, and the press that lays it in the tray. */
+function useTakingIn(onClose: () => void) {
   const [text, setText] = useState("");
   const [isBusy, setBusy] = useState(false);
   const [failed, setFailed] = useState<string>();
@@ -88,6 +89,11 @@ function TakeIn({ from, onClose }: { from: RefObject<HTMLElement | null>; onClos
     setBusy(false);
     await again();
   };
+  return { text, setText, read, not, isBusy, failed, take };
+}
+
+function TakeIn({ from, onClose }: { from: RefObject<HTMLElement | null>; onClose: () => void }) {
+  const { text, setText, read, not, isBusy, failed, take } = useTakingIn(onClose);
   const input = useRef<HTMLInputElement>(null);
   return (
     <Dialog open onClose={onClose} from={from} title="What I noted at the market">
@@ -114,19 +120,7 @@ function TakeIn({ from, onClose }: { from: RefObject<HTMLElement | null>; onClos
           if (chosen) setText(await chosen.text());
         }}
       />
-      <ul className="mt-3 max-h-[14rem] overflow-auto border-t border-ink" aria-label="Noted">
-        {read.map((c, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: two knives may be noted alike
-          <li key={i} className="border-b border-rule py-0.5">
-            <span className="font-semibold">{c.title}</span>: {c.note}
-          </li>
-        ))}
-      </ul>
-      {not > 0 && (
-        <p className="mt-1 text-lead">
-          {not === 1 ? "One line is" : `${not} lines are`} not of the pocket file and will be left out.
-        </p>
-      )}
+      <Noted read={read} not={not} />
       {failed && (
         <p role="alert" className="mt-1 text-lead">
           {failed}
@@ -142,6 +136,26 @@ function TakeIn({ from, onClose }: { from: RefObject<HTMLElement | null>; onClos
         Lay {counted(read.length)} in the tray
       </button>
     </Dialog>
+  );
+}
+
+function Noted({ read, not }: { read: Capture[]; not: number }) {
+  return (
+    <>
+      <ul className="mt-3 max-h-[14rem] overflow-auto border-t border-ink" aria-label="Noted">
+        {read.map((c, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: two knives may be noted alike
+          <li key={i} className="border-b border-rule py-0.5">
+            <span className="font-semibold">{c.title}</span>: {c.note}
+          </li>
+        ))}
+      </ul>
+      {not > 0 && (
+        <p className="mt-1 text-lead">
+          {not === 1 ? "One line is" : `${not} lines are`} not of the pocket file and will be left out.
+        </p>
+      )}
+    </>
   );
 }
 

@@ -13,6 +13,8 @@ import { Series } from "./series";
 
 const AGAIN = 1500;
 
+type SetTold = Awaited<ReturnType<typeof api.set>>;
+
 /** All there may be of one maker, model by model and mark by mark, and what of it is in the tray. */
 export function SetPage({ book }: { book: Book }) {
   const maker = useParams().id as string;
@@ -44,47 +46,15 @@ export function SetPage({ book }: { book: Book }) {
   const rows = board.rows.filter((r) => !onlyGaps || r.cells.some((c) => c.gap));
   return (
     <main className="px-4 pt-3 pb-8 lg:px-6">
-      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
-        <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">The set of {board.name}</h1>
-        <p className="text-ink2">
-          <span className="num font-semibold text-ink">{board.owned}</span> of{" "}
-          <span className="num">{board.possible}</span> places filled
-          {board.better > 0 && (
-            <>
-              , <span className="num">{board.better}</span> of them to be bettered
-            </>
-          )}
-          .
-        </p>
-        <BackOrPrint bench={back} to="To the maker" />
-      </div>
-      <div className="no-print mt-2 flex flex-wrap items-end gap-x-5 gap-y-2">
-        <div className="w-52">
-          <label htmlFor="good-enough" className="block text-[0.78125rem] text-ink2">
-            Good enough from
-          </label>
-          <Select
-            id="good-enough"
-            value={atLeast}
-            options={book.condition.grades}
-            nothing="any grade"
-            onChange={(grade) => setQuery(grade ? { atLeast: grade } : {}, { replace: true })}
-          />
-        </div>
-        <button
-          type="button"
-          className="press"
-          aria-pressed={onlyGaps}
-          onClick={() => setOnlyGaps(!onlyGaps)}
-        >
-          Only gaps
-        </button>
-        {left > 0 && (
-          <p className="voice text-ink3">
-            {left} {left === 1 ? "knife is" : "knives are"} still being worked out and may fill more.
-          </p>
-        )}
-      </div>
+      <Heading board={board} back={back} />
+      <Narrow
+        atLeast={atLeast}
+        onAtLeast={(grade) => setQuery(grade ? { atLeast: grade } : {}, { replace: true })}
+        onlyGaps={onlyGaps}
+        onOnlyGaps={setOnlyGaps}
+        left={left}
+        book={book}
+      />
       {rows.length === 0 && !inSeries && <p className="voice mt-4 text-ink3">No gap is left.</p>}
       {rows.map((row) => (
         <Row key={`${row.model} ${row.from}`} row={only(row, onlyGaps)} shown={shown} />
@@ -100,6 +70,67 @@ export function SetPage({ book }: { book: Book }) {
         </section>
       )}
     </main>
+  );
+}
+
+function Heading({ board, back }: { board: SetTold["board"]; back: string }) {
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
+      <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">The set of {board.name}</h1>
+      <p className="text-ink2">
+        <span className="num font-semibold text-ink">{board.owned}</span> of{" "}
+        <span className="num">{board.possible}</span> places filled
+        {board.better > 0 && (
+          <>
+            , <span className="num">{board.better}</span> of them to be bettered
+          </>
+        )}
+        .
+      </p>
+      <BackOrPrint bench={back} to="To the maker" />
+    </div>
+  );
+}
+
+/** What is good enough to fill a place, and whether gaps alone are shown. */
+function Narrow({
+  atLeast,
+  onAtLeast,
+  onlyGaps,
+  onOnlyGaps,
+  left,
+  book,
+}: {
+  atLeast: string | undefined;
+  onAtLeast: (grade: string | undefined) => void;
+  onlyGaps: boolean;
+  onOnlyGaps: (only: boolean) => void;
+  left: number;
+  book: Book;
+}) {
+  return (
+    <div className="no-print mt-2 flex flex-wrap items-end gap-x-5 gap-y-2">
+      <div className="w-52">
+        <label htmlFor="good-enough" className="block text-[0.78125rem] text-ink2">
+          Good enough from
+        </label>
+        <Select
+          id="good-enough"
+          value={atLeast}
+          options={book.condition.grades}
+          nothing="any grade"
+          onChange={onAtLeast}
+        />
+      </div>
+      <button type="button" className="press" aria-pressed={onlyGaps} onClick={() => onOnlyGaps(!onlyGaps)}>
+        Only gaps
+      </button>
+      {left > 0 && (
+        <p className="voice text-ink3">
+          {left} {left === 1 ? "knife is" : "knives are"} still being worked out and may fill more.
+        </p>
+      )}
+    </div>
   );
 }
 

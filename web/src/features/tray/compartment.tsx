@@ -31,16 +31,6 @@ export function Compartment({
 }) {
   const { units, school } = usePreferences();
   const { summary, sketch } = entry;
-  const wide = sketch.closedLengthMm * SCALE;
-  const { shapes, high } = useMemo(() => {
-    const { above, below } = reach(sketch, book);
-    const line = Math.max(USUAL_LINE, above + 0.5);
-    const left = sketch.bail && sketch.bail !== "none" ? 13 : 1;
-    return {
-      shapes: drawClosed(sketch, book, placed(SCALE, [left, line]), 0.9),
-      high: Math.max(USUAL_HIGH, SCALE * (line + below + 1.5)),
-    };
-  }, [sketch, book]);
   const title = titleBy(school, summary);
   const name = entry.title ?? title;
   return (
@@ -62,33 +52,9 @@ export function Compartment({
             <span className="voice text-ink3">not measured</span>
           )}
         </span>
-        <svg
-          width={wide + 4}
-          height={high}
-          className={outside ? "text-[#7f8278]" : "text-ink"}
-          role="img"
-          aria-label={`${title}, closed`}
-        >
-          <Shapes shapes={shapes} />
-        </svg>
+        <Closed sketch={sketch} book={book} title={title} outside={outside} />
         <TimeRule entry={entry} outside={outside} />
-        <span className="mt-1 flex items-baseline justify-between gap-2 font-serif text-[0.84375rem]/[1.125rem] font-medium">
-          <span className="truncate">{title}</span>
-          <span className={`shrink-0 ${summary.span && !outside ? "text-blue" : "font-normal"}`}>
-            {summary.span ? yearsWhole(summary.span) : "no date yet"}
-          </span>
-        </span>
-        <span className="flex items-baseline justify-between gap-2">
-          <span className="flex min-w-0 gap-1.5">
-            <span className="truncate">
-              {summary.maker ?? <span className="voice">maker not yet known</span>}
-            </span>
-            {summary.conflict && <span className="shrink-0 font-semibold text-lead">conflict</span>}
-          </span>
-          <span className="shrink-0">
-            {[summary.grade.best?.label, worth(entry)].filter(Boolean).join(", ")}
-          </span>
-        </span>
+        <Told entry={entry} title={title} outside={outside} />
         {(name !== title || chance !== undefined) && (
           <span className="flex justify-between gap-2 text-xs text-ink2">
             <span className="voice truncate">{name !== title && name}</span>
@@ -108,6 +74,60 @@ export function Compartment({
   );
 }
 
+function Closed({
+  sketch,
+  book,
+  title,
+  outside,
+}: Pick<ReadableEntry, "sketch"> & { book: Book; title: string; outside: boolean }) {
+  const { shapes, high } = useMemo(() => {
+    const { above, below } = reach(sketch, book);
+    const line = Math.max(USUAL_LINE, above + 0.5);
+    const left = sketch.bail && sketch.bail !== "none" ? 13 : 1;
+    return {
+      shapes: drawClosed(sketch, book, placed(SCALE, [left, line]), 0.9),
+      high: Math.max(USUAL_HIGH, SCALE * (line + below + 1.5)),
+    };
+  }, [sketch, book]);
+  return (
+    <svg
+      width={sketch.closedLengthMm * SCALE + 4}
+      height={high}
+      className={outside ? "text-[#7f8278]" : "text-ink"}
+      role="img"
+      aria-label={`${title}, closed`}
+    >
+      <Shapes shapes={shapes} />
+    </svg>
+  );
+}
+
+/** Name and years, maker, grade and what it may bring. */
+function Told({ entry, title, outside }: { entry: ReadableEntry; title: string; outside: boolean }) {
+  const { summary } = entry;
+  return (
+    <>
+      <span className="mt-1 flex items-baseline justify-between gap-2 font-serif text-[0.84375rem]/[1.125rem] font-medium">
+        <span className="truncate">{title}</span>
+        <span className={`shrink-0 ${summary.span && !outside ? "text-blue" : "font-normal"}`}>
+          {summary.span ? yearsWhole(summary.span) : "no date yet"}
+        </span>
+      </span>
+      <span className="flex items-baseline justify-between gap-2">
+        <span className="flex min-w-0 gap-1.5">
+          <span className="truncate">
+            {summary.maker ?? <span className="voice">maker not yet known</span>}
+          </span>
+          {summary.conflict && <span className="shrink-0 font-semibold text-lead">conflict</span>}
+        </span>
+        <span className="shrink-0">
+          {[summary.grade.best?.label, worth(entry)].filter(Boolean).join(", ")}
+        </span>
+      </span>
+    </>
+  );
+}
+
 /** Never sure, as long as one year in a hundred is another. */
 const chanceOf = (chance: number) => (chance > 0.99 ? "over 99%" : `${Math.round(100 * chance)}%`);
 
@@ -117,7 +137,7 @@ function worth({ summary }: ReadableEntry): string | undefined {
 }
 
 const FIRST = 1840;
-const LAST = 2026;
+const LAST = new Date().getFullYear();
 
 /** Its years on a short rule: every compartment has the same one. */
 function TimeRule({ entry, outside }: { entry: ReadableEntry; outside: boolean }) {

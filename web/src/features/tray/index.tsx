@@ -99,16 +99,7 @@ function Laid({
         box={box}
         onEnter={() => search.isAsking && first && navigate(`/bench/${first.id}`)}
       >
-        <p className="voice text-ink2" role="status">
-          {search.isAsking
-            ? `${found.size.toLocaleString()} of ${knives.length.toLocaleString()}`
-            : `${knives.length.toLocaleString()} ${knives.length === 1 ? "knife" : "knives"}`}
-        </p>
-        {search.isAsking && (
-          <button type="button" className="press" onClick={search.clear}>
-            Show all
-          </button>
-        )}
+        <HowMany search={search} found={found.size} of={knives.length} />
         {view !== "table" && <OrderChoice order={order} onChange={setOrder} />}
         <ViewChoice view={view} onChange={setView} />
         <button type="button" className="press" onClick={onList}>
@@ -119,23 +110,7 @@ function Laid({
         </button>
         <SaveAs search={search} />
       </SearchLine>
-      <nav
-        aria-label="Beside the tray"
-        className="flex flex-wrap justify-end gap-x-5 text-ink2 max-lg:mt-1 max-sm:justify-start"
-      >
-        <Link to={`/collection?${search.asked}`} className="inline-block min-h-6 underline">
-          In pictures
-        </Link>
-        <Link to="/wanted" className="inline-block min-h-6 underline">
-          Wanted
-        </Link>
-        <Link to="/quick" className="inline-block min-h-6 underline">
-          Quick look
-        </Link>
-        <Link to="/practice" className="inline-block min-h-6 underline">
-          Practice
-        </Link>
-      </nav>
+      <BesideTheTray asked={search.asked} />
       {search.error && (
         <Failed what="The tray could not be searched." error={search.error} onAgain={search.again} />
       )}
@@ -146,26 +121,83 @@ function Laid({
         </p>
       )}
       <Beside search={search} left={left}>
-        {view === "time line" && <TimeLine knives={knives.filter((k) => found.has(k.id))} book={book} />}
-        {view === "table" && (
-          <KnivesTable knives={knives.filter((k) => found.has(k.id))} book={book} onRemove={onRemove} />
-        )}
-        {view === "drawings" && (
-          <Knives
-            knives={knives}
-            found={found}
-            isAsking={search.isAsking}
-            chances={chances}
-            book={book}
-            onRemove={(k) => onRemove([k])}
-          />
-        )}
+        <Shown {...{ view, knives, found, chances, book, onRemove }} isAsking={search.isAsking} />
         {found.size === 0 && <p className="voice mt-2 text-ink2">Nothing in the tray answers to that.</p>}
         <ToLookAtAgain knives={knives} />
         <InThePocket knives={knives} />
         {view !== "time line" && <SpansBelow knives={knives} found={found} />}
       </Beside>
     </>
+  );
+}
+
+function HowMany({ search, found, of }: { search: Search; found: number; of: number }) {
+  return (
+    <>
+      <p className="voice text-ink2" role="status">
+        {search.isAsking
+          ? `${found.toLocaleString()} of ${of.toLocaleString()}`
+          : `${of.toLocaleString()} ${of === 1 ? "knife" : "knives"}`}
+      </p>
+      {search.isAsking && (
+        <button type="button" className="press" onClick={search.clear}>
+          Show all
+        </button>
+      )}
+    </>
+  );
+}
+
+function BesideTheTray({ asked }: { asked: string }) {
+  return (
+    <nav
+      aria-label="Beside the tray"
+      className="flex flex-wrap justify-end gap-x-5 text-ink2 max-lg:mt-1 max-sm:justify-start"
+    >
+      <Link to={`/collection?${asked}`} className="inline-block min-h-6 underline">
+        In pictures
+      </Link>
+      <Link to="/wanted" className="inline-block min-h-6 underline">
+        Wanted
+      </Link>
+      <Link to="/quick" className="inline-block min-h-6 underline">
+        Quick look
+      </Link>
+      <Link to="/practice" className="inline-block min-h-6 underline">
+        Practice
+      </Link>
+    </nav>
+  );
+}
+
+/** The knives as one would see them. */
+function Shown({
+  view,
+  knives,
+  found,
+  chances,
+  isAsking,
+  book,
+  onRemove,
+}: {
+  view: View;
+  knives: ReadableEntry[];
+  isAsking: boolean;
+  book: Book;
+  onRemove: (knives: TrayEntry[]) => void;
+} & ReturnType<typeof useFound>) {
+  const answering = knives.filter((k) => found.has(k.id));
+  if (view === "time line") return <TimeLine knives={answering} book={book} />;
+  if (view === "table") return <KnivesTable knives={answering} book={book} onRemove={onRemove} />;
+  return (
+    <Knives
+      knives={knives}
+      found={found}
+      isAsking={isAsking}
+      chances={chances}
+      book={book}
+      onRemove={(k) => onRemove([k])}
+    />
   );
 }
 
