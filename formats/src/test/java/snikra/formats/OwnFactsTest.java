@@ -4,10 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.tuple;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import snikra.core.clue.Feature;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.FactSlips.FactOffered;
 import snikra.core.examination.Witnessed;
@@ -265,6 +269,23 @@ class OwnFactsTest {
     assertThat(examiner.notOnFile(maker(null), List.of(plain))).isEmpty();
     assertThat(examiner.notOnFile(maker(null), List.of(moulded)).get(0).era())
         .isEqualTo(examiner.notOnFile(maker(null), List.of(other)).get(0).era());
+  }
+
+  /** Every answer of the clue book that can be seen is one that can be witnessed. */
+  @Test
+  void whateverIsSeenHasItsYears() {
+    Map<String, String> seen = new LinkedHashMap<>();
+    SHELF.clues().features().stream()
+        .filter(f -> !f.markBorne() && f.asked() == Feature.Asked.ONCE)
+        .forEach(f -> seen.put(f.id(), f.clues().get(f.clues().size() - 1).id()));
+    String all =
+        seen.entrySet().stream()
+            .map(e -> "\"" + e.getKey() + "\":\"" + e.getValue() + "\"")
+            .collect(Collectors.joining(","));
+    List<Witnessed> found =
+        new Examiner(SHELF, 2026).notOnFile(maker(null), List.of(knife(",\"seen\":{" + all + "}")));
+    assertThat(found).hasSizeGreaterThan(seen.size() / 2);
+    assertThat(found).allSatisfy(w -> assertThat(w.era().within().from()).isBetween(1889, 1961));
   }
 
   @Test

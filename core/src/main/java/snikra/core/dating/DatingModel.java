@@ -1,7 +1,10 @@
 package snikra.core.dating;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import snikra.core.dating.DatingVerdict.ClueGroup;
 import snikra.core.dating.DatingVerdict.ClueInfluence;
 import snikra.core.dating.DatingVerdict.Explanation;
@@ -70,6 +73,21 @@ public final class DatingModel {
   /** The verdict as a catalogue tells it: briefly, and what to look at next. */
   public DatingVerdict dateForCatalogue(Evidence evidence) {
     return date(evidence, Told.WITH_LOOKS);
+  }
+
+  /**
+   * P(year) from {@link #FIRST_YEAR} on, were one look or statement left out, by its id; of what is
+   * not heard, such as what another look has said already, P(year) as it is.
+   */
+  public Function<String, double[]> yearsWithoutEach(Evidence evidence) {
+    Worked worked = new Worked(desk, evidence);
+    List<Inference.Without> without =
+        worked.looks.isEmpty() ? List.of() : worked.inference.withoutEach(worked.looks);
+    Map<String, double[]> years = new HashMap<>();
+    for (int i = 0; i < without.size(); i++) {
+      years.put(worked.looks.get(i).id(), without.get(i).years());
+    }
+    return id -> years.getOrDefault(id, worked.years);
   }
 
   /** How far these statements hold of a knife, all else it shows taken together. */

@@ -331,8 +331,8 @@ public final class Examiner {
    * @param knives held to be of this maker
    */
   public List<Witnessed> notOnFile(Maker maker, List<Specimen> knives) {
-    return new NotOnFile(
-            shelf, maker, (knife, without) -> dating.dateBriefly(evidence(knife).without(without)))
+    DatingVerdict nothing = dating.dateBriefly(evidence(Specimen.unseen()));
+    return new NotOnFile(shelf, maker, nothing, knife -> dating.yearsWithoutEach(evidence(knife)))
         .on(knives);
   }
 

@@ -6,8 +6,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import java.util.function.BiFunction;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import snikra.core.dating.DatingVerdict;
 import snikra.core.examination.FactSlips.Shown;
@@ -21,46 +20,54 @@ import snikra.core.specimen.Specimen;
 final class NotOnFile {
   private final ReferenceShelf shelf;
   private final Maker maker;
-  private final BiFunction<Specimen, Set<String>, DatingVerdict> dating;
+  private final DatingVerdict nothing;
+  private final Function<Specimen, Function<String, double[]>> without;
 
   /**
    * Of this maker.
    *
-   * @param dating dates a knife without some of its looks
+   * @param nothing what is held of a knife of which nothing is known
+   * @param without dates a knife without each of its looks, by their ids
    */
   NotOnFile(
-      ReferenceShelf shelf, Maker maker, BiFunction<Specimen, Set<String>, DatingVerdict> dating) {
+      ReferenceShelf shelf,
+      Maker maker,
+      DatingVerdict nothing,
+      Function<Specimen, Function<String, double[]>> without) {
     this.shelf = shelf;
     this.maker = maker;
-    this.dating = dating;
+    this.nothing = nothing;
+    this.without = without;
   }
 
   /** What most of them show first. */
   List<Witnessed> on(List<Specimen> knives) {
     Map<Shown, List<Integer>> shownBy = new LinkedHashMap<>();
+    List<Function<String, double[]>> withoutEach = new ArrayList<>();
     for (int i = 0; i < knives.size(); i++) {
-      for (Shown shown : FactSlips.shown(knives.get(i), maker, shelf)) {
-        shownBy.computeIfAbsent(shown, s -> new ArrayList<>()).add(i);
+      List<Shown> shown = FactSlips.shown(knives.get(i), maker, shelf);
+      for (Shown one : shown) {
+        shownBy.computeIfAbsent(one, s -> new ArrayList<>()).add(i);
       }
+      withoutEach.add(shown.isEmpty() ? id -> nothing.curve() : without.apply(knives.get(i)));
     }
-    DatingVerdict nothing = dating.apply(Specimen.unseen(), Set.of());
     return shownBy.entrySet().stream()
         .sorted(Comparator.comparing(e -> -e.getValue().size()))
-        .map(e -> witnessed(e.getKey(), e.getValue(), knives, nothing))
+        .map(e -> witnessed(e.getKey(), e.getValue(), withoutEach))
         .toList();
   }
 
   // No knife is heard of what it shows itself here: its years are those of all else. What a maker
   // fitted it fitted while there was one.
   private Witnessed witnessed(
-      Shown shown, List<Integer> by, List<Specimen> knives, DatingVerdict nothing) {
-    Set<String> itself = Set.of(shown.feature().id());
+      Shown shown, List<Integer> by, List<Function<String, double[]>> withoutEach) {
+    String itself = shown.feature().id();
     int first = nothing.firstYear();
     int from = Math.max(0, begun() - first);
     int to = Math.min(nothing.curve().length, ended() - first + 1);
     List<double[]> likely =
         by.stream()
-            .map(i -> dating.apply(knives.get(i), itself).curve())
+            .map(i -> withoutEach.get(i).apply(itself))
             .map(curve -> Arrays.copyOfRange(MarkEra.over(curve, nothing.curve()), from, to))
             .toList();
     double mean = shelf.judgement().of("filing.fitting-years");

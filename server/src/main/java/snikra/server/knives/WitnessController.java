@@ -17,7 +17,9 @@ import snikra.server.reference.ReferenceDesk;
 @RestController
 @RequestMapping("/api/own/witness")
 class WitnessController {
-  /** So many are gone over for one answer, which takes a second or two. */
+  /**
+   * So many are gone over for one answer: each is dated once, with all its looks left out in turn.
+   */
   static final int MOST = 60;
 
   private final ReferenceDesk desk;
