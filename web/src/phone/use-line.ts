@@ -18,12 +18,36 @@ export interface Taken {
 
 /** The line to the bench: lets this phone in, follows what is wanted, sends one photograph at a time. */
 export function useLine() {
+  const { asked, failure, isOver } = useAsked();
+  const [taken, setTaken] = useState<Taken[]>([]);
+  const set = useCallback(
+    (id: number, change: Partial<Taken>) =>
+      setTaken((all) => all.map((t) => (t.id === id ? { ...t, ...change } : t))),
+    [],
+  );
+  useSending(taken, set);
+  const take = (pictures: File[], role: string) =>
+    setTaken((all) => [
+      ...pictures.map((picture, i) => ({
+        id: all.length + i,
+        picture,
+        url: URL.createObjectURL(picture),
+        role,
+        sent: 0,
+        state: "waiting" as const,
+      })),
+      ...all,
+    ]);
+  const again = (id: number) => set(id, { state: "waiting", why: undefined });
+  return { asked, failure, isOver, taken, take, again };
+}
+
+/** Lets this phone in with its code, then looks every few seconds what is wanted. */
+function useAsked() {
   const [asked, setAsked] = useState<Asked>();
   const [failure, setFailure] = useState<NotTaken>();
-  const [taken, setTaken] = useState<Taken[]>([]);
   const code = useRef(location.hash.slice(1));
   const isOver = failure !== undefined && LET_IN_NO_MORE.includes(failure.status);
-
   const isAsking = useRef(false);
   const look = useCallback(async () => {
     if (isAsking.current) return;
@@ -49,12 +73,11 @@ export function useLine() {
     const timer = setInterval(look, LOOK_AGAIN_MS);
     return () => clearInterval(timer);
   }, [look, isOver]);
+  return { asked, failure, isOver };
+}
 
-  const set = useCallback(
-    (id: number, change: Partial<Taken>) =>
-      setTaken((all) => all.map((t) => (t.id === id ? { ...t, ...change } : t))),
-    [],
-  );
+/** Sends one photograph at a time, the next that waits. */
+function useSending(taken: Taken[], set: (id: number, change: Partial<Taken>) => void) {
   const next = taken.find((t) => t.state === "waiting");
   const isSending = taken.some((t) => t.state === "sending");
   useEffect(() => {
@@ -64,19 +87,4 @@ export function useLine() {
       .then(() => set(next.id, { state: "kept", sent: 1 }))
       .catch((e: NotTaken) => set(next.id, { state: "refused", why: e.message }));
   }, [next, isSending, set]);
-
-  const take = (pictures: File[], role: string) =>
-    setTaken((all) => [
-      ...pictures.map((picture, i) => ({
-        id: all.length + i,
-        picture,
-        url: URL.createObjectURL(picture),
-        role,
-        sent: 0,
-        state: "waiting" as const,
-      })),
-      ...all,
-    ]);
-  const again = (id: number) => set(id, { state: "waiting", why: undefined });
-  return { asked, failure, isOver, taken, take, again };
 }

@@ -8,8 +8,6 @@ const PAD = 30;
 
 /** What was said along, what was so up; on the line both are the same. */
 export function ReliabilityDrawn({ name, found, of }: { name: string; found: Reliability; of: string }) {
-  const x = (p: number) => PAD + p * (SIZE - PAD - 8);
-  const y = (p: number) => SIZE - PAD - p * (SIZE - PAD - 8);
   const most = Math.max(...found.tenths.map((t) => t.count));
   return (
     <section>
@@ -26,21 +24,7 @@ export function ReliabilityDrawn({ name, found, of }: { name: string; found: Rel
           .map((t) => `said ${percent(t.said)}%, was ${percent(t.was)}%, ${t.count} ${of}`)
           .join("; ")}
       >
-        <path d={`M${x(0)} ${y(0)}L${x(1)} ${y(1)}`} stroke="var(--color-edge)" strokeDasharray="4 3" />
-        <path d={`M${x(0)} ${y(1)}V${y(0)}H${x(1)}`} fill="none" stroke="currentColor" />
-        {[0, 0.5, 1].map((p) => (
-          <g key={p} className="num fill-ink2 text-[0.6875rem]">
-            <text x={x(p)} y={SIZE - PAD + 14} textAnchor="middle">
-              {100 * p}
-            </text>
-            <text x={PAD - 5} y={y(p) + 4} textAnchor="end">
-              {100 * p}
-            </text>
-          </g>
-        ))}
-        <text x={x(1)} y={SIZE - 4} textAnchor="end" className="fill-ink2 text-[0.6875rem]">
-          said, in a hundred
-        </text>
+        <Axes />
         {found.tenths.map((t) => (
           <circle
             key={t.from}
@@ -53,5 +37,30 @@ export function ReliabilityDrawn({ name, found, of }: { name: string; found: Rel
         ))}
       </svg>
     </section>
+  );
+}
+
+const x = (p: number) => PAD + p * (SIZE - PAD - 8);
+const y = (p: number) => SIZE - PAD - p * (SIZE - PAD - 8);
+
+function Axes() {
+  return (
+    <>
+      <path d={`M${x(0)} ${y(0)}L${x(1)} ${y(1)}`} stroke="var(--color-edge)" strokeDasharray="4 3" />
+      <path d={`M${x(0)} ${y(1)}V${y(0)}H${x(1)}`} fill="none" stroke="currentColor" />
+      {[0, 0.5, 1].map((p) => (
+        <g key={p} className="num fill-ink2 text-[0.6875rem]">
+          <text x={x(p)} y={SIZE - PAD + 14} textAnchor="middle">
+            {100 * p}
+          </text>
+          <text x={PAD - 5} y={y(p) + 4} textAnchor="end">
+            {100 * p}
+          </text>
+        </g>
+      ))}
+      <text x={x(1)} y={SIZE - 4} textAnchor="end" className="fill-ink2 text-[0.6875rem]">
+        said, in a hundred
+      </text>
+    </>
   );
 }

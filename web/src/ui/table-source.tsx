@@ -1,23 +1,13 @@
-import { useRef, useState } from "react";
+import { type RefObject, useRef, useState } from "react";
 
 /** Where a table comes from: a file that is chosen or dropped, or rows that are pasted. */
-export function TableSource({
-  label,
-  currency,
-  onCurrency,
-  onFile,
-}: {
-  label: string;
-  /** Of amounts that do not say; none where a table holds no amounts. */
-  currency?: string;
-  /** Told when the field is left with another. */
-  onCurrency?: (currency: string) => void;
-  onFile: (file: File) => void;
-}) {
-  const [pasted, setPasted] = useState("");
-  const [usual, setUsual] = useState(currency ?? "");
+export function TableSource({ label, currency, onCurrency, onFile }: OfSource) {
   const input = useRef<HTMLInputElement>(null);
   const read = useRef("");
+  const take = (file: File | undefined) => {
+    read.current = "";
+    if (file) onFile(file);
+  };
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: the same is done by the button
     <div
@@ -25,9 +15,7 @@ export function TableSource({
       onDragOver={(e) => e.preventDefault()}
       onDrop={(e) => {
         e.preventDefault();
-        const dropped = e.dataTransfer.files[0];
-        read.current = "";
-        if (dropped) onFile(dropped);
+        take(e.dataTransfer.files[0]);
       }}
     >
       <div className="flex flex-wrap items-end gap-4">
@@ -41,41 +29,63 @@ export function TableSource({
           accept=".csv,.tsv,.txt,text/csv,text/plain"
           hidden
           onChange={(e) => {
-            const chosen = e.target.files?.[0];
-            read.current = "";
-            if (chosen) onFile(chosen);
+            take(e.target.files?.[0]);
             e.target.value = "";
           }}
         />
-        {onCurrency && (
-          <label>
-            <span className="block text-ink2">Amounts without a currency are in</span>
-            <input
-              className="entry !w-20"
-              value={usual}
-              maxLength={3}
-              onChange={(e) => setUsual(e.target.value.toUpperCase())}
-              onBlur={() => usual !== currency && onCurrency(usual)}
-            />
-          </label>
-        )}
+        {onCurrency && <UsualMoney currency={currency} onCurrency={onCurrency} />}
       </div>
-      <label className="mt-2 block">
-        <span className="block text-ink2">or paste rows out of a spreadsheet, or drop a file here</span>
-        <textarea
-          rows={3}
-          className="entry font-mono"
-          data-first
-          value={pasted}
-          onChange={(e) => setPasted(e.target.value)}
-          onBlur={() => {
-            // Left as it was there is nothing new to read, and what was told of its columns holds.
-            if (!pasted.trim() || pasted === read.current) return;
-            read.current = pasted;
-            onFile(new File([pasted], "what was pasted"));
-          }}
-        />
-      </label>
+      <Pasted read={read} onFile={onFile} />
     </div>
+  );
+}
+
+interface OfSource {
+  label: string;
+  /** Of amounts that do not say; none where a table holds no amounts. */
+  currency?: string;
+  /** Told when the field is left with another. */
+  onCurrency?: (currency: string) => void;
+  onFile: (file: File) => void;
+}
+
+function UsualMoney({
+  currency,
+  onCurrency,
+}: Required<Pick<OfSource, "onCurrency">> & { currency?: string }) {
+  const [usual, setUsual] = useState(currency ?? "");
+  return (
+    <label>
+      <span className="block text-ink2">Amounts without a currency are in</span>
+      <input
+        className="entry !w-20"
+        value={usual}
+        maxLength={3}
+        onChange={(e) => setUsual(e.target.value.toUpperCase())}
+        onBlur={() => usual !== currency && onCurrency(usual)}
+      />
+    </label>
+  );
+}
+
+function Pasted({ read, onFile }: { read: RefObject<string>; onFile: (file: File) => void }) {
+  const [pasted, setPasted] = useState("");
+  return (
+    <label className="mt-2 block">
+      <span className="block text-ink2">or paste rows out of a spreadsheet, or drop a file here</span>
+      <textarea
+        rows={3}
+        className="entry font-mono"
+        data-first
+        value={pasted}
+        onChange={(e) => setPasted(e.target.value)}
+        onBlur={() => {
+          // Left as it was there is nothing new to read, and what was told of its columns holds.
+          if (!pasted.trim() || pasted === read.current) return;
+          read.current = pasted;
+          onFile(new File([pasted], "what was pasted"));
+        }}
+      />
+    </label>
   );
 }

@@ -36,18 +36,7 @@ function moveOf(key: string, shown: Asked["answers"]): Move | undefined {
  * The question in hand with its answers in the open, each one press away. Here figures answer and the
  * next question comes to hand; arrows up and down go from question to question.
  */
-export function Answers({
-  questions,
-  inHand,
-  given,
-  next,
-  onAsk,
-  onAnswer,
-}: Asking & {
-  questions: Asked[];
-  given: Record<string, Seen>;
-  onAnswer: (question: string, seen: Seen | undefined) => void;
-}) {
+export function Answers({ questions, inHand, given, next, onAsk, onAnswer }: OfAnswers) {
   const { bar, keepKeys } = useKeptKeys(inHand.id);
   const isPictured = inHand.answers.some((a) => a.picture);
   const shown = inHand.answers.slice(0, isPictured ? MOST_PICTURES : undefined);
@@ -72,20 +61,7 @@ export function Answers({
   };
   return (
     <section aria-label="Answers">
-      <div className="flex items-baseline justify-between gap-3">
-        <h3 className="voice text-[0.8125rem] text-ink2">
-          <Worded>{inHand.label}</Worded>
-        </h3>
-        {questions.length > 1 && (
-          <button
-            type="button"
-            className="min-h-6 shrink-0 text-[0.78125rem] text-ink2 hover:underline"
-            onClick={() => onAsk(beside(1).id)}
-          >
-            {questions.indexOf(inHand) + 1} of {questions.length}, next
-          </button>
-        )}
-      </div>
+      <InHand questions={questions} inHand={inHand} onNext={() => onAsk(beside(1).id)} />
       <Toolbar.Root
         ref={bar}
         aria-label={`Answers: ${inHand.label}`}
@@ -112,6 +88,31 @@ export function Answers({
         </p>
       )}
     </section>
+  );
+}
+
+type OfAnswers = Asking & {
+  questions: Asked[];
+  given: Record<string, Seen>;
+  onAnswer: (question: string, seen: Seen | undefined) => void;
+};
+
+function InHand({ questions, inHand, onNext }: { questions: Asked[]; inHand: Asked; onNext: () => void }) {
+  return (
+    <div className="flex items-baseline justify-between gap-3">
+      <h3 className="voice text-[0.8125rem] text-ink2">
+        <Worded>{inHand.label}</Worded>
+      </h3>
+      {questions.length > 1 && (
+        <button
+          type="button"
+          className="min-h-6 shrink-0 text-[0.78125rem] text-ink2 hover:underline"
+          onClick={onNext}
+        >
+          {questions.indexOf(inHand) + 1} of {questions.length}, next
+        </button>
+      )}
+    </div>
   );
 }
 

@@ -38,26 +38,27 @@ export function Bench({ book }: { book: Book }) {
     gcTime: 0,
   });
   if (!id) return <NothingOnTheBench />;
-  if (knife.isError) {
-    if (knife.error instanceof Refused && knife.error.status === 404)
-      sessionStorage.removeItem("snikra.last");
-    return (
-      <p role="alert" className="p-6 text-lead">
-        {knife.error.message}{" "}
-        <button type="button" className="underline" onClick={() => knife.refetch()}>
-          Try again
-        </button>{" "}
-        <Link to="/tray" className="underline">
-          To the tray
-        </Link>
-      </p>
-    );
-  }
+  if (knife.isError) return <NotLaidOut why={knife.error} onAgain={() => knife.refetch()} />;
   if (!knife.data || knife.isFetching) return <p className="voice p-6 text-ink3">Laying it out.</p>;
   return (
     <InstrumentsProvider key={id} knife={id}>
       <OnTheBench {...knife.data} book={book} />
     </InstrumentsProvider>
+  );
+}
+
+function NotLaidOut({ why, onAgain }: { why: Error; onAgain: () => void }) {
+  if (why instanceof Refused && why.status === 404) sessionStorage.removeItem("snikra.last");
+  return (
+    <p role="alert" className="p-6 text-lead">
+      {why.message}{" "}
+      <button type="button" className="underline" onClick={onAgain}>
+        Try again
+      </button>{" "}
+      <Link to="/tray" className="underline">
+        To the tray
+      </Link>
+    </p>
   );
 }
 
@@ -108,37 +109,14 @@ async function layOut(id: string, queries: QueryClient): Promise<LaidOut> {
 
 function OnTheBench({ saved, draft, tab, book }: LaidOut & { book: Book }) {
   const knife = useKnife(saved, draft, tab);
-  const { school } = usePreferences();
-  const navigate = useNavigate();
   const [query, setQuery] = useSearchParams();
   const at = book.stations.find((s) => s.id === query.get("at")) ?? (book.stations[0] as Station);
   const station = at.id;
   const drawing = useDrawingSize(at.drawnLarge);
-  const [face, setFace] = useState<FaceOf>({ blade: 1, side: "mark" });
-  const [asked, setAsked] = useState<PointedAt>();
   const go = useGoing(station, (to) => setQuery({ at: to }, { replace: true }));
   const next = nextStation(knife);
-  useKeys({
-    ...Object.fromEntries(book.stations.map((s) => [s.key.toLowerCase(), () => go(s.id)])),
-    a: toAnswers,
-    d: drawing.toggle,
-    g: () => next && go(next),
-    r: () => repeatLast(knife, station, book),
-    p: () => navigate(`/bench/${saved.id}/verdict`),
-    l: () => navigate(`/bench/${saved.id}/resembles`),
-    j: () => navigate(`/bench/${saved.id}/journal`),
-    "+": () => document.querySelector<HTMLButtonElement>("#station [data-adds]")?.click(),
-    "mod+z": () => knife.undo?.(),
-    "mod+shift+z": () => knife.redo?.(),
-    "mod+y": () => knife.redo?.(),
-  });
-  useEffect(() => sessionStorage.setItem("snikra.last", saved.id), [saved.id]);
-  useEffect(() => rememberLast(saved.id, knife.specimen), [saved.id, knife.specimen]);
-  useEffect(() => {
-    const name = knife.specimen.title ?? (knife.verdict && titleBy(school, knife.verdict.pattern)) ?? "Knife";
-    document.title = `${name} \u2013 Snikra`;
-  }, [knife.specimen.title, knife.verdict, school]);
-
+  useBenchKeys({ knife, book, station, id: saved.id, go, next, resize: drawing.toggle });
+  useLastKnife(saved.id, knife);
   return (
     <main className="max-[80rem]:pb-16">
       <h1 className="sr-only">The bench</h1>
@@ -153,25 +131,7 @@ function OnTheBench({ saved, draft, tab, book }: LaidOut & { book: Book }) {
       />
       <div className="mx-4 grid border-b border-ink min-[80rem]:grid-cols-[minmax(0,1fr)_23.25rem] min-[80rem]:gap-x-6 lg:mx-6">
         <div className="min-w-0">
-          <Plate
-            knife={knife}
-            book={book}
-            station={station}
-            onGo={go}
-            face={face}
-            onFace={setFace}
-            asked={asked}
-            isLarge={drawing.isLarge}
-            onResize={drawing.toggle}
-          />
-          <Panel
-            knife={knife}
-            book={book}
-            station={station}
-            face={face}
-            onFace={setFace}
-            onPoint={setAsked}
-          />
+          <InHand knife={knife} book={book} station={station} onGo={go} drawing={drawing} />
           <Photos book={book} id={saved.id} knife={knife} />
         </div>
         <VerdictPanel id={saved.id} knife={knife} next={next} onGo={go} />
@@ -181,6 +141,76 @@ function OnTheBench({ saved, draft, tab, book }: LaidOut & { book: Book }) {
       <ChangedElsewhere knife={knife} />
     </main>
   );
+}
+
+/** The drawing with the station under it: they share the face and the point in hand. */
+function InHand({
+  knife,
+  book,
+  station,
+  onGo,
+  drawing,
+}: {
+  knife: Knife;
+  book: Book;
+  station: string;
+  onGo: (station: string) => void;
+  drawing: ReturnType<typeof useDrawingSize>;
+}) {
+  const [face, setFace] = useState<FaceOf>({ blade: 1, side: "mark" });
+  const [asked, setAsked] = useState<PointedAt>();
+  const shared = { knife, book, station, face, onFace: setFace };
+  return (
+    <>
+      <Plate {...shared} onGo={onGo} asked={asked} isLarge={drawing.isLarge} onResize={drawing.toggle} />
+      <Panel {...shared} onPoint={setAsked} />
+    </>
+  );
+}
+
+function useBenchKeys({
+  knife,
+  book,
+  station,
+  id,
+  go,
+  next,
+  resize,
+}: {
+  knife: Knife;
+  book: Book;
+  station: string;
+  id: string;
+  go: (station: string) => void;
+  next: string | undefined;
+  resize: () => void;
+}) {
+  const navigate = useNavigate();
+  useKeys({
+    ...Object.fromEntries(book.stations.map((s) => [s.key.toLowerCase(), () => go(s.id)])),
+    a: toAnswers,
+    d: resize,
+    g: () => next && go(next),
+    r: () => repeatLast(knife, station, book),
+    p: () => navigate(`/bench/${id}/verdict`),
+    l: () => navigate(`/bench/${id}/resembles`),
+    j: () => navigate(`/bench/${id}/journal`),
+    "+": () => document.querySelector<HTMLButtonElement>("#station [data-adds]")?.click(),
+    "mod+z": () => knife.undo?.(),
+    "mod+shift+z": () => knife.redo?.(),
+    "mod+y": () => knife.redo?.(),
+  });
+}
+
+/** Remembers which knife was last in hand, and tells it in the title of the page. */
+function useLastKnife(id: string, { specimen, verdict }: Knife) {
+  const { school } = usePreferences();
+  useEffect(() => sessionStorage.setItem("snikra.last", id), [id]);
+  useEffect(() => rememberLast(id, specimen), [id, specimen]);
+  useEffect(() => {
+    const name = specimen.title ?? (verdict && titleBy(school, verdict.pattern)) ?? "Knife";
+    document.title = `${name} \u2013 Snikra`;
+  }, [specimen.title, verdict, school]);
 }
 
 /** First in working order: a station nobody has looked at, else one not finished. */
@@ -209,20 +239,28 @@ function ChangedElsewhere({ knife }: { knife: Knife }) {
         </p>
       )}
       <Dialog open={changed && !later} onClose={() => setLater(true)} title="Changed elsewhere">
-        <p className="mt-3">
-          This knife was changed in another tab since it was opened here. Nothing is lost: choose which state
-          to keep. Closed without a choice, both stay as they are, and it is asked again. The other can be
-          brought back with undo while this page is open.
-        </p>
-        <div className="mt-4 flex gap-3">
-          <button type="button" className="press" onClick={() => knife.choose("mine")}>
-            Keep what is here
-          </button>
-          <button type="button" className="press" onClick={() => knife.choose("theirs")}>
-            Take the other
-          </button>
-        </div>
+        <WhichToKeep onChoose={knife.choose} />
       </Dialog>
+    </>
+  );
+}
+
+function WhichToKeep({ onChoose }: { onChoose: Knife["choose"] }) {
+  return (
+    <>
+      <p className="mt-3">
+        This knife was changed in another tab since it was opened here. Nothing is lost: choose which state to
+        keep. Closed without a choice, both stay as they are, and it is asked again. The other can be brought
+        back with undo while this page is open.
+      </p>
+      <div className="mt-4 flex gap-3">
+        <button type="button" className="press" onClick={() => onChoose("mine")}>
+          Keep what is here
+        </button>
+        <button type="button" className="press" onClick={() => onChoose("theirs")}>
+          Take the other
+        </button>
+      </div>
     </>
   );
 }

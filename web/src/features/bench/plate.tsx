@@ -1,5 +1,5 @@
-import { type ReactNode, useLayoutEffect, useMemo, useRef, useState } from "react";
-import type { Book, SeenFace, Sketch } from "../../api/types";
+import { type ReactNode, type RefObject, useLayoutEffect, useMemo, useRef, useState } from "react";
+import type { Book, SeenFace, Sketch, Verdict } from "../../api/types";
 import { drawOpen, type OpenKnife, type Pose } from "../../drawing/open";
 import { saveDrawing } from "../../drawing/save";
 import { Shapes } from "../../drawing/shapes";
@@ -36,17 +36,38 @@ export interface FaceOf {
 }
 
 /** The knife to scale, its parts numbered; each is a way to its station. */
-export function Plate({
-  knife,
-  book,
-  station,
-  onGo,
-  face,
-  onFace,
-  asked,
-  isLarge,
-  onResize,
-}: {
+export function Plate({ isLarge, onResize, ...plate }: OfPlate) {
+  const { knife, book } = plate;
+  const { school } = usePreferences();
+  const { verdict } = knife;
+  const [pose, setPose] = useState<Pose>("open");
+  const [isPile, setPile] = useState(false);
+  const sheet = useRef<SVGSVGElement>(null);
+  const { box, width, room, drawn } = useDrawn({ sketch: verdict?.sketch, book, isLarge, pose, isPile });
+  const title = verdict ? titleBy(school, verdict.pattern) : "\u00a0";
+  return (
+    <section aria-label="Drawing" ref={box} className="relative border-b border-ink">
+      {drawn && verdict ? (
+        <Sheet
+          {...plate}
+          {...{ sheet, width, room, drawn, verdict, isLarge, pose }}
+          side={`${title}, ${isPile ? "pile" : "mark"} side, blades ${POSES[pose]}`}
+        />
+      ) : (
+        <div style={{ height: room.height }} />
+      )}
+      <Named knife={knife} title={title}>
+        {drawn && <HowDrawn {...{ drawn, isPile, isLarge }} sketch={verdict?.sketch} />}
+      </Named>
+      <Turns
+        {...{ pose, setPose, isPile, setPile, isLarge, onResize }}
+        onSave={drawn && ((kind) => saveDrawing(sheet.current, title, scaleWords(drawn.scale), kind))}
+      />
+    </section>
+  );
+}
+
+interface Parts {
   knife: Knife;
   book: Book;
   station: string;
@@ -55,82 +76,102 @@ export function Plate({
   onFace: (face: FaceOf) => void;
   /** The point of condition in hand: at such stations faults are shown on the knife. */
   asked: PointedAt | undefined;
+}
+
+interface OfPlate extends Parts {
   isLarge: boolean;
   onResize: () => void;
+}
+
+/** The knife drawn as large as the room around it lets it be. */
+function useDrawn({
+  sketch,
+  book,
+  isLarge,
+  pose,
+  isPile,
+}: {
+  sketch: Sketch | undefined;
+  book: Book;
+  isLarge: boolean;
+  pose: Pose;
+  isPile: boolean;
 }) {
-  const { units, school } = usePreferences();
-  const { verdict } = knife;
-  const { heads } = useSchools(verdict);
-  const [pose, setPose] = useState<Pose>("open");
-  const [isPile, setPile] = useState(false);
-  const sheet = useRef<SVGSVGElement>(null);
-  const sketch = verdict?.sketch;
   const box = useRef<HTMLElement>(null);
   const width = useWidth(box, 836);
   const isNarrow = width < 620;
   const room = isNarrow ? (isLarge ? NARROW : NARROW_SMALL) : isLarge ? WIDE : WIDE_SMALL;
-  const { height } = room;
-  const drawn = useMemo(
-    () =>
-      sketch &&
-      drawOpen(
-        sketch,
-        book,
-        width - room.left - room.right,
-        height - room.top - room.below,
-        LARGEST,
-        pose,
-        isPile,
-      ),
-    [sketch, book, width, height, room, pose, isPile],
-  );
-  const title = verdict ? titleBy(school, verdict.pattern) : "\u00a0";
+  const drawn = useMemo(() => {
+    const [wide, high] = [width - room.left - room.right, room.height - room.top - room.below];
+    return sketch && drawOpen(sketch, book, wide, high, LARGEST, pose, isPile);
+  }, [sketch, book, width, room, pose, isPile]);
+  return { box, width, room, drawn };
+}
+
+function Sheet({
+  sheet,
+  width,
+  room,
+  drawn,
+  verdict,
+  isLarge,
+  pose,
+  side,
+  knife: _,
+  asked,
+  ...parts
+}: Parts & {
+  sheet: RefObject<SVGSVGElement | null>;
+  width: number;
+  room: Room;
+  drawn: OpenKnife;
+  verdict: Verdict;
+  isLarge: boolean;
+  pose: Pose;
+  side: string;
+}) {
+  const { units } = usePreferences();
+  const { heads } = useSchools(verdict);
+  const { sketch } = verdict;
   return (
-    <section aria-label="Drawing" ref={box} className="relative border-b border-ink">
-      {sketch && drawn && verdict ? (
-        <svg
-          ref={sheet}
-          viewBox={`0 0 ${width} ${height}`}
-          width={width}
-          height={height}
-          className="text-ink"
-          aria-label={`${title}, ${isPile ? "pile" : "mark"} side, blades ${POSES[pose]}, ${lengthText(sketch.closedLengthMm, units)} closed`}
-        >
-          <g transform={`translate(${room.left} ${room.top})`}>
-            <Drawn drawn={drawn} pose={pose} />
-            {isLarge && <Dimension drawn={drawn} sketch={sketch} />}
-            <HotSpots
-              drawn={drawn}
-              room={room}
-              verdict={verdict}
-              book={book}
-              station={station}
-              face={face}
-              onGo={onGo}
-              onFace={onFace}
-            />
-            {asked && <FaultMarks drawn={drawn} book={book} school={heads} asked={asked} />}
-          </g>
-          <ScaleBar scale={drawn.scale} right={width - 6} base={height - 12} />
-        </svg>
-      ) : (
-        <div style={{ height }} />
-      )}
-      <Named knife={knife} title={title}>
-        {drawn && (
-          <p className="text-[0.78125rem]/[1.0625rem] text-ink2">
-            {isPile ? "Pile" : "Mark"} side,{" "}
-            {isLarge || !sketch?.measured ? "slot up" : `${lengthText(sketch.closedLengthMm, units)} closed`},{" "}
-            {(drawn.scale / 3.78).toFixed(1)} {"\u00d7"} life
-            {sketch?.measured ? "" : ", not measured"}
-          </p>
-        )}
-      </Named>
-      <Turns
-        {...{ pose, setPose, isPile, setPile, isLarge, onResize }}
-        onSave={drawn && ((kind) => saveDrawing(sheet.current, title, scaleWords(drawn.scale), kind))}
-      />
-    </section>
+    <svg
+      ref={sheet}
+      viewBox={`0 0 ${width} ${room.height}`}
+      width={width}
+      height={room.height}
+      className="text-ink"
+      aria-label={`${side}, ${lengthText(sketch.closedLengthMm, units)} closed`}
+    >
+      <g transform={`translate(${room.left} ${room.top})`}>
+        <Drawn drawn={drawn} pose={pose} />
+        {isLarge && <Dimension drawn={drawn} sketch={sketch} />}
+        <HotSpots drawn={drawn} room={room} verdict={verdict} {...parts} />
+        {asked && <FaultMarks drawn={drawn} book={parts.book} school={heads} asked={asked} />}
+      </g>
+      <ScaleBar scale={drawn.scale} right={width - 6} base={room.height - 12} />
+    </svg>
+  );
+}
+
+function HowDrawn({
+  drawn,
+  sketch,
+  isPile,
+  isLarge,
+}: {
+  drawn: OpenKnife;
+  sketch: Sketch | undefined;
+  isPile: boolean;
+  isLarge: boolean;
+}) {
+  const { units } = usePreferences();
+  return (
+    <p className="text-[0.78125rem]/[1.0625rem] text-ink2">
+      {isPile ? "Pile" : "Mark"} side,{" "}
+      {isLarge || !sketch?.measured ? "slot up" : `${lengthText(sketch.closedLengthMm, units)} closed`},{" "}
+      {(drawn.scale / 3.78).toFixed(1)} {"\u00d7"} life
+      {sketch?.measured ? "" : ", not measured"}
+    </p>
   );
 }
 

@@ -13,83 +13,18 @@ const isPictures = (options: Option[] | PictureOption[]): options is PictureOpti
 
 /** A choice among answers, with how well it was seen; not looked at and not to be told are apart. */
 export function SeenChoice<T extends string = string>({
-  label,
-  isBare,
-  nothing = "not yet looked",
-  seen,
-  options,
-  onChange,
-  onFocus,
-  title,
   className,
-  orElse,
-}: {
-  label: string;
-  /** Among others in a row that say what they are: the label is heard, not seen. */
-  isBare?: boolean;
-  nothing?: string;
-  seen: SeenOf<T> | undefined;
-  options: Option[] | PictureOption[];
-  onChange: (seen: SeenOf<T> | undefined) => void;
-  /** Of a focus by keys alone: a press that moved what lies under the pointer would never become a click. */
-  onFocus?: () => void;
-  title?: string;
-  className?: string;
-  /** Where a second answer can be given beside the first: how likely it may be. */
-  orElse?: Option[];
-}) {
+  ...of
+}: OfSeen<T> & { className?: string }) {
+  const { label, seen, options, onChange, orElse } = of;
   const [asksOther, setAsksOther] = useState(false);
-  const other = Object.keys(seen?.or ?? {})[0];
-  const isAnswered = seen?.value !== undefined;
-  const isEither = orElse && isAnswered && (other !== undefined || asksOther);
-  const choice = (ids: object) => (
-    <Choice
-      ids={ids}
-      label={label}
-      isBare={isBare}
-      options={options}
-      value={seen?.sureness === CANNOT_TELL.id ? CANNOT_TELL.id : seen?.value}
-      nothing={nothing}
-      title={title}
-      onFocus={(e) => e.target.matches(":focus-visible") && onFocus?.()}
-      onChange={(id) => onChange(id ? answered(id as T, seen) : undefined)}
-    />
-  );
-  const first = (
-    <div className={`flex min-w-0 items-end gap-1 self-start ${isEither ? "" : (className ?? "")}`}>
-      {isBare ? (
-        <div className="min-w-0 flex-1">{choice({})}</div>
-      ) : (
-        <Field label={label} className="min-w-0 flex-1">
-          {choice}
-        </Field>
-      )}
-      {seen && isAnswered && (
-        <HowSure
-          label={label}
-          sureness={seen.sureness}
-          onLessSure={() => onChange({ ...seen, sureness: nextSureness(seen.sureness) })}
-          onAskOther={orElse ? () => setAsksOther(true) : undefined}
-        />
-      )}
-      {orElse && isAnswered && !isEither && (
-        <button
-          type="button"
-          aria-label={`${label}: or another answer`}
-          title="It may be one of two (O on how sure)"
-          tabIndex={-1}
-          className="voice h-6 px-1 text-[0.78125rem] text-ink2 hover:bg-bone"
-          onClick={() => setAsksOther(true)}
-        >
-          or
-        </button>
-      )}
-    </div>
-  );
-  if (!seen || !isEither) return first;
+  const isEither =
+    orElse && seen?.value !== undefined && (Object.keys(seen.or ?? {}).length > 0 || asksOther);
+  if (!seen || !isEither)
+    return <First {...of} className={className} onAskOther={() => setAsksOther(true)} />;
   return (
     <div className={`min-w-0 self-start ${className ?? ""}`}>
-      {first}
+      <First {...of} isEither onAskOther={() => setAsksOther(true)} />
       <OrElse
         label={label}
         options={options.filter((o) => o.id !== seen.value)}
@@ -101,6 +36,91 @@ export function SeenChoice<T extends string = string>({
         }}
       />
     </div>
+  );
+}
+
+interface OfSeen<T extends string> {
+  label: string;
+  /** Among others in a row that say what they are: the label is heard, not seen. */
+  isBare?: boolean;
+  nothing?: string;
+  seen: SeenOf<T> | undefined;
+  options: Option[] | PictureOption[];
+  onChange: (seen: SeenOf<T> | undefined) => void;
+  /** Of a focus by keys alone: a press that moved what lies under the pointer would never become a click. */
+  onFocus?: () => void;
+  title?: string;
+  /** Where a second answer can be given beside the first: how likely it may be. */
+  orElse?: Option[];
+}
+
+/** The answer and how sure one is of it; where it may be one of two, the way to say so. */
+function First<T extends string>({
+  isEither,
+  onAskOther,
+  className,
+  ...of
+}: OfSeen<T> & { isEither?: boolean; onAskOther: () => void; className?: string }) {
+  const { label, isBare, seen, onChange, orElse } = of;
+  const isAnswered = seen?.value !== undefined;
+  return (
+    <div className={`flex min-w-0 items-end gap-1 self-start ${className ?? ""}`}>
+      {isBare ? (
+        <div className="min-w-0 flex-1">
+          <Answer {...of} ids={{}} />
+        </div>
+      ) : (
+        <Field label={label} className="min-w-0 flex-1">
+          {(ids) => <Answer {...of} ids={ids} />}
+        </Field>
+      )}
+      {seen && isAnswered && (
+        <HowSure
+          label={label}
+          sureness={seen.sureness}
+          onLessSure={() => onChange({ ...seen, sureness: nextSureness(seen.sureness) })}
+          onAskOther={orElse ? onAskOther : undefined}
+        />
+      )}
+      {orElse && isAnswered && !isEither && (
+        <button
+          type="button"
+          aria-label={`${label}: or another answer`}
+          title="It may be one of two (O on how sure)"
+          tabIndex={-1}
+          className="voice h-6 px-1 text-[0.78125rem] text-ink2 hover:bg-bone"
+          onClick={onAskOther}
+        >
+          or
+        </button>
+      )}
+    </div>
+  );
+}
+
+function Answer<T extends string>({
+  ids,
+  label,
+  isBare,
+  nothing = "not yet looked",
+  seen,
+  options,
+  onChange,
+  onFocus,
+  title,
+}: OfSeen<T> & { ids: object }) {
+  return (
+    <Choice
+      ids={ids}
+      label={label}
+      isBare={isBare}
+      options={options}
+      value={seen?.sureness === CANNOT_TELL.id ? CANNOT_TELL.id : seen?.value}
+      nothing={nothing}
+      title={title}
+      onFocus={(e) => e.target.matches(":focus-visible") && onFocus?.()}
+      onChange={(id) => onChange(id ? answered(id as T, seen) : undefined)}
+    />
   );
 }
 
@@ -161,20 +181,7 @@ function HowSure({
 }
 
 /** A second answer it may be, and how likely that is. */
-function OrElse({
-  label,
-  options,
-  shares,
-  or,
-  onChange,
-}: {
-  label: string;
-  options: Option[];
-  /** How likely the other may be, the likeliest first. */
-  shares: Option[];
-  or: Record<string, number> | undefined;
-  onChange: (or: Record<string, number> | undefined) => void;
-}) {
+function OrElse({ label, options, shares, or, onChange }: OfOther) {
   const [other, share] = Object.entries(or ?? {})[0] ?? [];
   return (
     <div className="mt-1 flex min-w-0 items-center gap-1">
@@ -199,6 +206,15 @@ function OrElse({
       )}
     </div>
   );
+}
+
+interface OfOther {
+  label: string;
+  options: Option[];
+  /** How likely the other may be, the likeliest first. */
+  shares: Option[];
+  or: Record<string, number> | undefined;
+  onChange: (or: Record<string, number> | undefined) => void;
 }
 
 const nextSureness = (now: Seen["sureness"]): Seen["sureness"] =>

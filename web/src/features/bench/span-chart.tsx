@@ -37,16 +37,7 @@ function laidOut(dating: Dating, width: number) {
 type LaidOut = ReturnType<typeof laidOut>;
 
 /** The years it may be of, as a comb, and under it what each clue allows, in the order of its weight. */
-export function SpanChart({
-  dating,
-  onGo,
-  isBare,
-}: {
-  dating: Dating;
-  onGo: (station: string) => void;
-  /** Without the table, where that stands elsewhere. */
-  isBare?: boolean;
-}) {
+export function SpanChart({ dating, onGo, isBare }: OfChart) {
   const box = useRef<HTMLDivElement>(null);
   const at = laidOut(dating, useWidth(box, 1232));
   const high = at.axis + 26;
@@ -66,19 +57,34 @@ export function SpanChart({
           className="print:h-auto print:w-full"
           aria-label={described(dating)}
         >
-          <Ground dating={dating} at={at} />
-          <Comb dating={dating} from={at.from} to={at.to} x={at.x} />
-          <path d={`M${at.left} ${BASE}H${at.right}`} stroke="currentColor" />
-          {!at.isNarrow && <Likeliest dating={dating} width={at.width} />}
-          <Intervals dating={dating} at={at} />
-          {at.rows.map((c, i) => (
-            <ClueRow key={c.feature} clue={c} y={at.rowAt(i)} at={at} onGo={onGo} />
-          ))}
-          <Years dating={dating} at={at} />
+          <Drawing dating={dating} at={at} onGo={onGo} />
         </svg>
       </div>
       {!isBare && <AsTable dating={dating} />}
     </section>
+  );
+}
+
+interface OfChart {
+  dating: Dating;
+  onGo: (station: string) => void;
+  /** Without the table, where that stands elsewhere. */
+  isBare?: boolean;
+}
+
+function Drawing({ dating, at, onGo }: OnChart & Pick<OfChart, "onGo">) {
+  return (
+    <>
+      <Ground dating={dating} at={at} />
+      <Comb dating={dating} from={at.from} to={at.to} x={at.x} />
+      <path d={`M${at.left} ${BASE}H${at.right}`} stroke="currentColor" />
+      {!at.isNarrow && <Likeliest dating={dating} width={at.width} />}
+      <Intervals dating={dating} at={at} />
+      {at.rows.map((c, i) => (
+        <ClueRow key={c.feature} clue={c} y={at.rowAt(i)} at={at} onGo={onGo} />
+      ))}
+      <Years dating={dating} at={at} />
+    </>
   );
 }
 
@@ -273,21 +279,9 @@ const withMark = (d: Dating) => (d.mark ? [d.mark, ...d.clues] : d.clues);
 
 const isDated = (c: Dating["clues"][number]) => c.notBefore !== undefined || c.notAfter !== undefined;
 
-function ClueRow({
-  clue,
-  y,
-  at,
-  onGo,
-}: {
-  clue: Dating["clues"][number];
-  y: number;
-  at: LaidOut;
-  onGo: (station: string) => void;
-}) {
-  const { width, isNarrow, left } = at;
+function ClueRow({ clue, y, at, onGo }: OfClue & { onGo: (station: string) => void }) {
   const colour = clue.inConflict ? "var(--color-lead)" : "currentColor";
-  // Begins with what stands there, so that voice control finds it by what one reads.
-  const name = `${clue.part} ${clue.value}, ${clue.label}, ${weight(clue)}`;
+  const high = at.isNarrow ? 24 : 8;
   return (
     // biome-ignore lint/a11y/useSemanticElements: a button cannot stand inside a drawing
     <g
@@ -296,32 +290,18 @@ function ClueRow({
       onKeyDown={onPressed(() => onGo(clue.station))}
       role="button"
       tabIndex={0}
-      aria-label={name}
+      // Begins with what stands there, so that voice control finds it by what one reads.
+      aria-label={`${clue.part} ${clue.value}, ${clue.label}, ${weight(clue)}`}
     >
       {clue.inConflict && (
-        <rect
-          x="0"
-          y={isNarrow ? y - 24 : y - 8}
-          width={width}
-          height={isNarrow ? 32 : ROW}
-          fill="var(--color-lead-wash)"
-        />
+        <rect x="0" y={y - high} width={at.width} height={high + 8} fill="var(--color-lead-wash)" />
       )}
-      <foreignObject
-        x={isNarrow ? left : 0}
-        y={isNarrow ? y - 24 : y - 9}
-        width={isNarrow ? width - 16 : LEFT - 12}
-        height="18"
-      >
-        <p className="truncate px-1 text-[0.8125rem]/[1.125rem]" style={{ color: colour }}>
-          <span className="font-semibold">{clue.part}</span> <span className="text-ink2">{clue.value}</span>
-        </p>
-      </foreignObject>
+      <ClueName clue={clue} y={y} at={at} colour={colour} />
       <Allowed clue={clue} y={y} at={at} colour={colour} />
-      {!isNarrow && (
+      {!at.isNarrow && (
         <text
           aria-hidden="true"
-          x={width}
+          x={at.width}
           y={y + 4}
           textAnchor="end"
           className="voice text-[0.78125rem]"
@@ -331,6 +311,27 @@ function ClueRow({
         </text>
       )}
     </g>
+  );
+}
+
+interface OfClue {
+  clue: Dating["clues"][number];
+  y: number;
+  at: LaidOut;
+}
+
+function ClueName({ clue, y, at: { isNarrow, left, width }, colour }: OfClue & { colour: string }) {
+  return (
+    <foreignObject
+      x={isNarrow ? left : 0}
+      y={isNarrow ? y - 24 : y - 9}
+      width={isNarrow ? width - 16 : LEFT - 12}
+      height="18"
+    >
+      <p className="truncate px-1 text-[0.8125rem]/[1.125rem]" style={{ color: colour }}>
+        <span className="font-semibold">{clue.part}</span> <span className="text-ink2">{clue.value}</span>
+      </p>
+    </foreignObject>
   );
 }
 
@@ -445,25 +446,28 @@ function AsTable({ dating }: { dating: Dating }) {
           </thead>
           <tbody>
             {withMark(dating).map((c) => (
-              <tr
-                key={c.feature}
-                className={`border-t border-rule align-top ${c.inConflict ? "text-lead" : ""}`}
-              >
-                <th scope="row" className="py-1 pr-3 font-semibold">
-                  {c.part}
-                </th>
-                <td className="pr-3">{c.value}</td>
-                <td className="num pr-3">{c.notBefore ?? "\u2013"}</td>
-                <td className="num pr-3">{c.notAfter ?? "\u2013"}</td>
-                <td className="pr-3">{c.firmness ?? "\u2013"}</td>
-                <td className="pr-3">{weight(c)}</td>
-                <td className="pr-3">{c.country?.words ?? "of no country"}</td>
-                <td className="min-w-[16rem] text-ink2">{c.why}</td>
-              </tr>
+              <AsRow key={c.feature} clue={c} />
             ))}
           </tbody>
         </table>
       </div>
     </details>
+  );
+}
+
+function AsRow({ clue: c }: Pick<OfClue, "clue">) {
+  return (
+    <tr className={`border-t border-rule align-top ${c.inConflict ? "text-lead" : ""}`}>
+      <th scope="row" className="py-1 pr-3 font-semibold">
+        {c.part}
+      </th>
+      <td className="pr-3">{c.value}</td>
+      <td className="num pr-3">{c.notBefore ?? "\u2013"}</td>
+      <td className="num pr-3">{c.notAfter ?? "\u2013"}</td>
+      <td className="pr-3">{c.firmness ?? "\u2013"}</td>
+      <td className="pr-3">{weight(c)}</td>
+      <td className="pr-3">{c.country?.words ?? "of no country"}</td>
+      <td className="min-w-[16rem] text-ink2">{c.why}</td>
+    </tr>
   );
 }

@@ -28,24 +28,45 @@ const problemsOf = (e: unknown): Problem[] => (e instanceof Refused ? e.problems
 /** A knife under examination: what is changed is judged at once and saved soon after, with a way back. */
 export function useKnife(saved: SavedKnife, draft: Draft | undefined, tab: string): Knife {
   const { saving, isUnkept, changed, retry, choose } = useSaving(saved, draft, tab);
-  const [specimen, setSpecimen] = useState<Specimen>(() => specimenOf(saving));
+  const past = useSteps(() => specimenOf(saving), changed);
+  const { specimen } = past;
+  const { verdict, problems } = useVerdict(specimen);
+  return {
+    number: saved.number,
+    specimen,
+    verdict,
+    problems: problems.length > 0 || saving.phase.kind !== "refused" ? problems : saving.phase.problems,
+    save: saving.phase,
+    isUnkept,
+    change: past.change,
+    undo: past.undo,
+    redo: past.redo,
+    retry,
+    choose: (side) => {
+      const shown = choose(side);
+      if (side === "theirs") past.replace(shown);
+    },
+  };
+}
+
+/** What is shown and the way back through what was; `changed` is told of all but what came from elsewhere. */
+function useSteps(first: () => Specimen, changed: (specimen: Specimen) => void) {
+  const [specimen, setSpecimen] = useState<Specimen>(first);
   const latest = useRef(specimen);
   const [past, setPast] = useState<Specimen[]>([]);
   const [future, setFuture] = useState<Specimen[]>([]);
-  const { verdict, problems } = useVerdict(specimen);
-
   const show = (next: Specimen) => {
     latest.current = next;
     setSpecimen(next);
-    changed(next);
   };
   const change: Knife["change"] = (with_) => {
-    const next = with_(latest.current);
-    if (canonical(next) === canonical(latest.current)) return;
     const before = latest.current;
+    const next = with_(before);
+    if (canonical(next) === canonical(before)) return;
     setPast((all) => [...all.slice(1 - MOST_UNDONE), before]);
     setFuture([]);
     show(next);
+    changed(next);
   };
   const stepBack = (from: Specimen[], setFrom: typeof setPast, setOnto: typeof setPast) => {
     const target = from.at(-1);
@@ -55,28 +76,18 @@ export function useKnife(saved: SavedKnife, draft: Draft | undefined, tab: strin
       setFrom(from.slice(0, -1));
       setOnto((all) => [...all, now]);
       show(target);
+      changed(target);
     };
   };
-
   return {
-    number: saved.number,
     specimen,
-    verdict,
-    problems: problems.length > 0 || saving.phase.kind !== "refused" ? problems : saving.phase.problems,
-    save: saving.phase,
-    isUnkept,
     change,
     undo: stepBack(past, setPast, setFuture),
     redo: stepBack(future, setFuture, setPast),
-    retry,
-    choose: (side) => {
+    replace: (theirs: Specimen) => {
       const mine = latest.current;
-      const shown = choose(side);
-      if (side === "theirs") {
-        setPast((all) => [...all, mine]);
-        latest.current = shown;
-        setSpecimen(shown);
-      }
+      setPast((all) => [...all, mine]);
+      show(theirs);
     },
   };
 }

@@ -1,4 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
+import { Fragment } from "react";
 import { Link } from "react-router";
 import { useStationName } from "../../api/book";
 import { api } from "../../api/client";
@@ -13,19 +14,8 @@ import type { Knife } from "./use-knife";
 import { VERDICT } from "./verdict-strip";
 
 /** What it is, who made it, when and how it came to be so; and where to look next. */
-export function VerdictPanel({
-  id,
-  knife,
-  next,
-  onGo,
-}: {
-  id: string;
-  knife: Knife;
-  next: string | undefined;
-  onGo: (station: string) => void;
-}) {
+export function VerdictPanel({ id, knife, next, onGo }: OfPanel) {
   const v = knife.verdict;
-  const stationName = useStationName();
   return (
     <aside
       id={VERDICT}
@@ -35,40 +25,59 @@ export function VerdictPanel({
     >
       <SaveLine knife={knife} />
       {v ? <Opinion verdict={v} onGo={onGo} /> : <p className="voice text-ink3">Working it out.</p>}
-      {v && (
-        <p className="mb-3">
-          <Link to={`/bench/${id}/verdict`} className="min-h-6 underline">
-            Verdict sheet
-          </Link>{" "}
-          <Key>P</Key>
-          <Link to={`/bench/${id}/journal`} className="ml-4 min-h-6 underline">
-            Journal
-          </Link>{" "}
-          <Key>J</Key>
-          <Link to={`/bench/${id}/resembles`} className="ml-4 min-h-6 underline">
-            Lookalikes
-          </Link>{" "}
-          <Key>L</Key>
-          <Written knife={id} />
-        </p>
-      )}
-      {v && next && (
-        <button
-          type="button"
-          onClick={() => onGo(next)}
-          className="on-blue mt-auto block bg-blue px-[1.375rem] py-2.5 text-left text-on-blue min-[80rem]:-ml-[1.375rem]"
-        >
-          <span className="voice flex justify-between text-[0.8125rem] text-on-blue2">
-            Next in working order
-            <span className="font-sans not-italic text-on-blue">
-              Go there <kbd className="key !border-on-blue-edge !text-on-blue">G</kbd>
-            </span>
-          </span>
-          <span className="font-serif text-[1.25rem]/[1.625rem]">{stationName(next)}</span>
-          <span className="block">{stillToDo(v, next)}</span>
-        </button>
-      )}
+      {v && <Sheets id={id} />}
+      {v && next && <NextInOrder verdict={v} next={next} onGo={onGo} />}
     </aside>
+  );
+}
+
+interface OfPanel {
+  id: string;
+  knife: Knife;
+  next: string | undefined;
+  onGo: (station: string) => void;
+}
+
+const SHEETS = [
+  ["verdict", "Verdict sheet", "P"],
+  ["journal", "Journal", "J"],
+  ["resembles", "Lookalikes", "L"],
+] as const;
+
+/** The other sheets of this knife. */
+function Sheets({ id }: { id: string }) {
+  return (
+    <p className="mb-3">
+      {SHEETS.map(([page, words, key], i) => (
+        <Fragment key={page}>
+          <Link to={`/bench/${id}/${page}`} className={`min-h-6 underline ${i > 0 ? "ml-4" : ""}`}>
+            {words}
+          </Link>{" "}
+          <Key>{key}</Key>
+        </Fragment>
+      ))}
+      <Written knife={id} />
+    </p>
+  );
+}
+
+function NextInOrder({ verdict, next, onGo }: { verdict: Verdict; next: string; onGo: OfPanel["onGo"] }) {
+  const stationName = useStationName();
+  return (
+    <button
+      type="button"
+      onClick={() => onGo(next)}
+      className="on-blue mt-auto block bg-blue px-[1.375rem] py-2.5 text-left text-on-blue min-[80rem]:-ml-[1.375rem]"
+    >
+      <span className="voice flex justify-between text-[0.8125rem] text-on-blue2">
+        Next in working order
+        <span className="font-sans not-italic text-on-blue">
+          Go there <kbd className="key !border-on-blue-edge !text-on-blue">G</kbd>
+        </span>
+      </span>
+      <span className="font-serif text-[1.25rem]/[1.625rem]">{stationName(next)}</span>
+      <span className="block">{stillToDo(verdict, next)}</span>
+    </button>
   );
 }
 
@@ -135,50 +144,17 @@ const SAVE_WORDS: Record<Phase["kind"], string> = {
 function Opinion({ verdict, onGo }: { verdict: Verdict; onGo: (station: string) => void }) {
   const { dating } = verdict;
   const lead = dating.explanations[0];
-  const { held } = dating.opinion;
   const shown = rivalsOf(dating, 4);
   const isOneMaker = shown.every((e) => e.label === lead?.label);
-  const left = 1 - (held ?? 0) - shown.reduce((sum, e) => sum + e.probability, 0);
   return (
     <>
-      <div className="mt-1 flex gap-x-3.5" data-testid="opinion">
-        {held !== undefined && (
-          <p className="num text-[3.875rem]/[3.5rem] font-light tracking-[-0.035em] text-blue">
-            {percent(held)}
-            <small className="align-[1.3rem] text-[1.5rem] tracking-normal">%</small>
-          </p>
-        )}
-        <div className="min-w-0 flex-1 pt-0.5">
-          <p className="voice text-[0.8125rem] text-ink2">
-            {sentence(dating.opinion.strength.replaceAll("-", " "))}
-          </p>
-          <h2 className="text-[1.25rem]/6">{dating.opinion.headline}</h2>
-          <p className="num text-[1.0625rem]/6 text-blue">{years(dating.opinion.years)}</p>
-        </div>
-      </div>
+      <Headline opinion={dating.opinion} />
       <ul className="mt-1 text-ink2">
         {dating.opinion.sentences.map((s) => (
           <li key={s}>{s}</li>
         ))}
       </ul>
-      <ul className={lead ? "mt-2 border-t border-rule" : ""}>
-        {shown.map((e) => (
-          <li
-            key={e.label + e.state.label}
-            className="grid grid-cols-[2.75rem_minmax(0,1fr)_auto] items-baseline gap-x-1 border-b border-rule py-0.5"
-          >
-            <Percent p={e.probability} />
-            <span>{e.label === lead?.label ? sentence(e.state.label) : `${e.label}, ${e.state.label}`}</span>
-            <span className="num text-ink2">{yearsWhole(e.nineTenths)}</span>
-          </li>
-        ))}
-        {lead && percent(left) > 0 && (
-          <li className="grid grid-cols-[2.75rem_minmax(0,1fr)] items-baseline gap-x-1 border-b border-rule py-0.5 text-ink2">
-            <Percent p={left} />
-            <span>all else together</span>
-          </li>
-        )}
-      </ul>
+      <Rivals shown={shown} lead={lead} held={dating.opinion.held} />
       {lead && !isOneMaker && <AllOfAPiece dating={dating} />}
       <Findings verdict={verdict} />
       <NextLooks looks={dating.lookNext} onGo={onGo} most={3} />
@@ -191,6 +167,59 @@ function Opinion({ verdict, onGo }: { verdict: Verdict; onGo: (station: string) 
         <dd data-testid="value">{valueWords(verdict)}</dd>
       </dl>
     </>
+  );
+}
+
+function Headline({ opinion }: { opinion: Dating["opinion"] }) {
+  return (
+    <div className="mt-1 flex gap-x-3.5" data-testid="opinion">
+      {opinion.held !== undefined && (
+        <p className="num text-[3.875rem]/[3.5rem] font-light tracking-[-0.035em] text-blue">
+          {percent(opinion.held)}
+          <small className="align-[1.3rem] text-[1.5rem] tracking-normal">%</small>
+        </p>
+      )}
+      <div className="min-w-0 flex-1 pt-0.5">
+        <p className="voice text-[0.8125rem] text-ink2">{sentence(opinion.strength.replaceAll("-", " "))}</p>
+        <h2 className="text-[1.25rem]/6">{opinion.headline}</h2>
+        <p className="num text-[1.0625rem]/6 text-blue">{years(opinion.years)}</p>
+      </div>
+    </div>
+  );
+}
+
+type Explanation = Dating["explanations"][number];
+
+/** What else it may be, and what is left for all else. */
+function Rivals({
+  shown,
+  lead,
+  held = 0,
+}: {
+  shown: Explanation[];
+  lead: Explanation | undefined;
+  held: number | undefined;
+}) {
+  const left = 1 - held - shown.reduce((sum, e) => sum + e.probability, 0);
+  return (
+    <ul className={lead ? "mt-2 border-t border-rule" : ""}>
+      {shown.map((e) => (
+        <li
+          key={e.label + e.state.label}
+          className="grid grid-cols-[2.75rem_minmax(0,1fr)_auto] items-baseline gap-x-1 border-b border-rule py-0.5"
+        >
+          <Percent p={e.probability} />
+          <span>{e.label === lead?.label ? sentence(e.state.label) : `${e.label}, ${e.state.label}`}</span>
+          <span className="num text-ink2">{yearsWhole(e.nineTenths)}</span>
+        </li>
+      ))}
+      {lead && percent(left) > 0 && (
+        <li className="grid grid-cols-[2.75rem_minmax(0,1fr)] items-baseline gap-x-1 border-b border-rule py-0.5 text-ink2">
+          <Percent p={left} />
+          <span>all else together</span>
+        </li>
+      )}
+    </ul>
   );
 }
 

@@ -44,8 +44,6 @@ interface Sheet<A, R extends TableRow> {
 export function BringTable<A, R extends TableRow>(sheet: Sheet<A, R>) {
   const { what, from, onClose } = sheet;
   const { told, forAll, again, keep, look } = useTable(sheet);
-  const counted = (many: number) => `${many.toLocaleString()} ${many === 1 ? what.one : what.several}`;
-  const anew = told ? told.good - told.known : 0;
   const error = look.error ?? keep.error;
   return (
     <Dialog open onClose={onClose} from={from} title={what.title} isWide>
@@ -78,27 +76,45 @@ export function BringTable<A, R extends TableRow>(sheet: Sheet<A, R>) {
             </p>
           )}
           {told && (
-            <>
-              <Report told={told} />
-              <Rows told={told} shows={sheet.shows} />
-              <div className="mt-auto flex gap-3 border-t border-ink pt-3">
-                <button
-                  type="button"
-                  className="press"
-                  disabled={anew === 0 || look.isPending || keep.isPending}
-                  onClick={() => keep.mutate(told)}
-                >
-                  Put {counted(anew)} on file
-                </button>
-                <button type="button" className="press" onClick={onClose}>
-                  Let it be
-                </button>
-              </div>
-            </>
+            <ReadAs
+              sheet={sheet}
+              told={told}
+              isBusy={look.isPending || keep.isPending}
+              onKeep={() => keep.mutate(told)}
+            />
           )}
         </div>
       </div>
     </Dialog>
+  );
+}
+
+/** What the table was read as, row by row, and the press that puts it on file. */
+function ReadAs<A, R extends TableRow>({
+  sheet: { what, shows, onClose },
+  told,
+  isBusy,
+  onKeep,
+}: {
+  sheet: Sheet<A, R>;
+  told: NonNullable<ReturnType<typeof useTable<A, R>>["told"]>;
+  isBusy: boolean;
+  onKeep: () => void;
+}) {
+  const anew = told.good - told.known;
+  return (
+    <>
+      <Report told={told} />
+      <Rows told={told} shows={shows} />
+      <div className="mt-auto flex gap-3 border-t border-ink pt-3">
+        <button type="button" className="press" disabled={anew === 0 || isBusy} onClick={onKeep}>
+          Put {anew.toLocaleString()} {anew === 1 ? what.one : what.several} on file
+        </button>
+        <button type="button" className="press" onClick={onClose}>
+          Let it be
+        </button>
+      </div>
+    </>
   );
 }
 

@@ -1,6 +1,5 @@
 import type { Book } from "../../api/types";
-import { Field } from "../../ui/field";
-import { Select } from "../../ui/select";
+import { SelectField } from "../../ui/select-field";
 import { TextField } from "../../ui/text-field";
 
 /** Where a whole table is known from. */
@@ -20,17 +19,13 @@ export function KnownFromAllFields<A extends KnownFromAll>({
 }) {
   return (
     <>
-      <Field label="Known from">
-        {(ids) => (
-          <Select
-            {...ids}
-            value={forAll.sourceKind}
-            nothing="choose"
-            options={book.choices.sourceKind}
-            onChange={(sourceKind) => sourceKind && onChange({ ...forAll, sourceKind })}
-          />
-        )}
-      </Field>
+      <SelectField
+        label="Known from"
+        value={forAll.sourceKind}
+        nothing="choose"
+        options={book.choices.sourceKind}
+        onChange={(sourceKind) => sourceKind && onChange({ ...forAll, sourceKind })}
+      />
       <TextField
         label="Which, by name"
         maxLength={200}

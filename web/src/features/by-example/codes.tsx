@@ -1,8 +1,7 @@
 import type { RefObject } from "react";
 import type { Book, OwnCode } from "../../api/types";
 import { inWords } from "../../format";
-import { Field } from "../../ui/field";
-import { Select } from "../../ui/select";
+import { SelectField } from "../../ui/select-field";
 import { TextField } from "../../ui/text-field";
 import { type Sign, titleOf, Years } from "./code-ways";
 import type { Taught } from "./known-from";
@@ -52,17 +51,14 @@ function Intro({ name, codes, book }: { name: string; codes: Codes; book: Book }
         Codes on knives of {name} whose years you know from elsewhere. Two begin to tell; five or six mostly
         settle it.
       </p>
-      <Field label="What is struck" className="mt-2">
-        {(ids) => (
-          <Select
-            {...ids}
-            value={codes.sign}
-            nothing="choose"
-            options={book.signs.map((s) => ({ id: s.id, label: inWords(s.id) }))}
-            onChange={(next) => codes.strike((next ?? "letter") as Sign)}
-          />
-        )}
-      </Field>
+      <SelectField
+        label="What is struck"
+        className="mt-2"
+        value={codes.sign}
+        nothing="choose"
+        options={book.signs.map((s) => ({ id: s.id, label: inWords(s.id) }))}
+        onChange={(next) => codes.strike((next ?? "letter") as Sign)}
+      />
     </>
   );
 }

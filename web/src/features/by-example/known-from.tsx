@@ -1,7 +1,6 @@
 import { useState } from "react";
 import type { Book, OneMaker, Problem } from "../../api/types";
-import { Field } from "../../ui/field";
-import { Select } from "../../ui/select";
+import { SelectField } from "../../ui/select-field";
 import { TextField } from "../../ui/text-field";
 
 /** Whose codes or numbers they are. */
@@ -32,17 +31,14 @@ function KnownFrom({
   const set = (what: Partial<Source>) => onChange({ ...known, ...what });
   return (
     <div className="mt-3 grid gap-x-5 gap-y-1 sm:grid-cols-2">
-      <Field label="Known from" problem={problem("sourceKind")}>
-        {(ids) => (
-          <Select
-            {...ids}
-            value={known.sourceKind || undefined}
-            nothing="choose"
-            options={book.choices.sourceKind}
-            onChange={(kind) => set({ sourceKind: kind ?? "" })}
-          />
-        )}
-      </Field>
+      <SelectField
+        label="Known from"
+        problem={problem("sourceKind")}
+        value={known.sourceKind || undefined}
+        nothing="choose"
+        options={book.choices.sourceKind}
+        onChange={(kind) => set({ sourceKind: kind ?? "" })}
+      />
       <TextField
         label="Which, by name"
         maxLength={200}

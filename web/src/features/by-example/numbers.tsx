@@ -1,8 +1,7 @@
 import type { RefObject } from "react";
 import type { Book, OwnNumber } from "../../api/types";
 import { sentence } from "../../format";
-import { Field } from "../../ui/field";
-import { Select } from "../../ui/select";
+import { SelectField } from "../../ui/select-field";
 import { TextField } from "../../ui/text-field";
 import type { Taught } from "./known-from";
 import { Fields, titleOf } from "./number-ways";
@@ -94,17 +93,14 @@ function Example({
         onCommit={(number) => numbers.number(line.id, number)}
       />
       {looks.map(({ look, label, options }) => (
-        <Field key={look} label={`${label}, row ${n}`}>
-          {(ids) => (
-            <Select
-              {...ids}
-              value={line.shows[look]}
-              nothing="not said"
-              options={options}
-              onChange={(value) => numbers.show(line.id, look, value)}
-            />
-          )}
-        </Field>
+        <SelectField
+          key={look}
+          label={`${label}, row ${n}`}
+          value={line.shows[look]}
+          nothing="not said"
+          options={options}
+          onChange={(value) => numbers.show(line.id, look, value)}
+        />
       ))}
     </Row>
   );

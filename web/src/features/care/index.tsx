@@ -1,5 +1,4 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect } from "react";
 import { Link, useNavigate } from "react-router";
 import { api } from "../../api/client";
 import type { Advice, TrayEntry } from "../../api/types";
@@ -8,6 +7,7 @@ import { useKeys } from "../../keys";
 import { usePreferences } from "../../preferences";
 import { BackOrPrint } from "../../ui/back-or-print";
 import { Failed } from "../../ui/failed";
+import { usePageTitle } from "../../ui/page-title";
 import { Due } from "../bench/stations/care";
 
 interface Reminder {
@@ -30,9 +30,7 @@ export function CarePage() {
   const { school } = usePreferences();
   const navigate = useNavigate();
   useKeys({ escape: () => navigate("/tray"), p: () => window.print() });
-  useEffect(() => {
-    document.title = "To look at again \u2013 Snikra";
-  }, []);
+  usePageTitle("To look at again");
   if (tray.isError)
     return <Failed what="The tray could not be opened." error={tray.error} onAgain={() => tray.refetch()} />;
   if (tray.isPending) return <p className="voice p-6 text-ink3">Opening the tray.</p>;

@@ -3,13 +3,15 @@ import { useEffect, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { useBook } from "../../api/book";
 import { api } from "../../api/client";
-import type { Book } from "../../api/types";
+import type { Book, TrayEntry } from "../../api/types";
 import { SmallKnife } from "../../drawing/small-knife";
 import { dayText, lengthText, titleBy, today } from "../../format";
 import { useKeys } from "../../keys";
 import { usePreferences } from "../../preferences";
 import { BackOrPrint } from "../../ui/back-or-print";
-import { Failed } from "../../ui/failed";
+import { Opened, together } from "../../ui/opened";
+import { Page, PageHead } from "../../ui/page";
+import { usePageTitle } from "../../ui/page-title";
 import { useToast } from "../../ui/toasts";
 import { askAgain } from "../tray/ask-again";
 import { type CarriedEntry, daysCarried, daysRested, turns } from "./turns";
@@ -23,28 +25,28 @@ export function CarriedPage() {
   });
   const book = useBook();
   const navigate = useNavigate();
-  const [moved, setMoved] = useState<string>();
   useKeys({ escape: () => navigate("/tray"), p: () => window.print() });
-  useEffect(() => {
-    document.title = "In the pocket \u2013 Snikra";
-  }, []);
-  const failed = tray.isError ? tray : book;
-  if (failed.isError)
-    return (
-      <Failed what="The tray could not be opened." error={failed.error} onAgain={() => failed.refetch()} />
-    );
-  if (!tray.data || !book.data) return <p className="voice p-6 text-ink3">Opening the tray.</p>;
-  const { now, next } = turns(tray.data);
+  usePageTitle("In the pocket");
   return (
-    <main className="sheet px-4 pt-3 pb-8 lg:px-6 print:p-0">
-      <header className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
-        <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">In the pocket</h1>
-        <p className="text-ink2">
-          {now.length === 0 ? "None just now." : now.length === 1 ? "One knife." : `${now.length} knives.`}
-        </p>
+    <Opened of={together(tray, book)} failed="The tray could not be opened." meanwhile="Opening the tray.">
+      {([tray, book]) => <Pocket tray={tray} book={book} />}
+    </Opened>
+  );
+}
+
+function Pocket({ tray, book }: { tray: TrayEntry[]; book: Book }) {
+  const { now, next } = turns(tray);
+  return (
+    <Page isSheet>
+      <PageHead
+        title="In the pocket"
+        about={
+          now.length === 0 ? "None just now." : now.length === 1 ? "One knife." : `${now.length} knives.`
+        }
+      >
         <BackOrPrint bench="/tray" to="To the tray" />
-      </header>
-      {tray.data.some((k) => k.pending) && (
+      </PageHead>
+      {tray.some((k) => k.pending) && (
         <p className="voice mt-3 text-ink3">Some knives are still being worked out.</p>
       )}
       {now.length + next.length === 0 ? (
@@ -53,33 +55,27 @@ export function CarriedPage() {
           stands here with its days, its wear and its turn.
         </p>
       ) : (
-        <>
-          <Knives
-            label="Carried now"
-            knives={now}
-            book={book.data}
-            way="out"
-            moved={moved}
-            onMoved={setMoved}
-          />
-          {next.length > 0 && (
-            <h2 className="mt-4 text-[1.1875rem]/[1.375rem]">Whose turn is next, longest at rest first</h2>
-          )}
-          <Knives
-            label="Next in turn"
-            knives={next}
-            book={book.data}
-            way="in"
-            moved={moved}
-            onMoved={setMoved}
-          />
-        </>
+        <Turns now={now} next={next} book={book} />
       )}
       <p className="mt-3 max-w-[44rem] text-[0.8125rem] text-ink2">
         Which knives may be carried, and where, differs from country to country and from place to place: ask
         there first. A pocket wears covers and bolsters as well as blades; celluloid does not belong in one.
       </p>
-    </main>
+    </Page>
+  );
+}
+
+function Turns({ now, next, book }: { now: CarriedEntry[]; next: CarriedEntry[]; book: Book }) {
+  const [moved, setMoved] = useState<string>();
+  const of = { book, moved, onMoved: setMoved };
+  return (
+    <>
+      <Knives label="Carried now" knives={now} way="out" {...of} />
+      {next.length > 0 && (
+        <h2 className="mt-4 text-[1.1875rem]/[1.375rem]">Whose turn is next, longest at rest first</h2>
+      )}
+      <Knives label="Next in turn" knives={next} way="in" {...of} />
+    </>
   );
 }
 

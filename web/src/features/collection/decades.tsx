@@ -10,7 +10,6 @@ const HIGH = 132;
 export function Decades({ portrait, asked }: { portrait: Portrait; asked: URLSearchParams }) {
   const decades = told(portrait.decades);
   const most = Math.max(...decades.map((d) => d.high), 1);
-  const y = (n: number) => (HIGH * n) / most;
   if (decades.length === 0) return null;
   return (
     <section aria-labelledby="decades-name" className="mt-3">
@@ -25,30 +24,7 @@ export function Decades({ portrait, asked }: { portrait: Portrait; asked: URLSea
               className="group block"
               aria-label={`${d.from}s: ${count(d)}, nine times in ten ${d.low === d.high ? d.low : `${d.low} to ${d.high}`}`}
             >
-              <span
-                className="relative block border-b border-ink"
-                style={{ height: HIGH }}
-                aria-hidden="true"
-              >
-                <span
-                  className="absolute bottom-0 left-1/2 w-3/5 -translate-x-1/2 bg-ink group-hover:bg-blue group-focus-visible:bg-blue"
-                  style={{ height: y(d.expected) }}
-                />
-                {d.high > d.low && (
-                  <span
-                    className="absolute left-1/2 w-2.5 -translate-x-1/2 border-y border-l-0 border-blue"
-                    style={{ bottom: y(d.low), height: y(d.high) - y(d.low) }}
-                  >
-                    <span className="absolute inset-y-0 left-1/2 border-l border-blue" />
-                  </span>
-                )}
-                <span
-                  className="num absolute left-0 w-full text-center text-[0.78125rem]/4"
-                  style={{ bottom: y(Math.max(d.high, d.expected)) + 2 }}
-                >
-                  {d.high > 0 ? count(d) : ""}
-                </span>
-              </span>
+              <Column decade={d} most={most} />
               <span
                 className="num block text-center text-[0.78125rem]/5 whitespace-nowrap text-ink2"
                 aria-hidden="true"
@@ -64,6 +40,32 @@ export function Decades({ portrait, asked }: { portrait: Portrait; asked: URLSea
         are nine times in ten, where the knives do not err together.
       </p>
     </section>
+  );
+}
+
+function Column({ decade: d, most }: { decade: Portrait["decades"][number]; most: number }) {
+  const y = (n: number) => (HIGH * n) / most;
+  return (
+    <span className="relative block border-b border-ink" style={{ height: HIGH }} aria-hidden="true">
+      <span
+        className="absolute bottom-0 left-1/2 w-3/5 -translate-x-1/2 bg-ink group-hover:bg-blue group-focus-visible:bg-blue"
+        style={{ height: y(d.expected) }}
+      />
+      {d.high > d.low && (
+        <span
+          className="absolute left-1/2 w-2.5 -translate-x-1/2 border-y border-l-0 border-blue"
+          style={{ bottom: y(d.low), height: y(d.high) - y(d.low) }}
+        >
+          <span className="absolute inset-y-0 left-1/2 border-l border-blue" />
+        </span>
+      )}
+      <span
+        className="num absolute left-0 w-full text-center text-[0.78125rem]/4"
+        style={{ bottom: y(Math.max(d.high, d.expected)) + 2 }}
+      >
+        {d.high > 0 ? count(d) : ""}
+      </span>
+    </span>
   );
 }
 

@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import { useByNumber } from "../../api/by-number";
-import type { Alike, Book } from "../../api/types";
+import type { Alike, Book, ReadableEntry } from "../../api/types";
 import { SmallKnife } from "../../drawing/small-knife";
 import { lengthText } from "../../format";
 import { usePreferences } from "../../preferences";
@@ -32,10 +32,8 @@ export function MoreThanOne({ alike, groups, book }: { alike: Alike[]; groups: n
 }
 
 function Group({ alike, book }: { alike: Alike; book: Book }) {
-  const { units } = usePreferences();
   const knives = useByNumber();
   const here = alike.numbers.map((n) => knives.get(n)).filter((k) => k !== undefined);
-  const shown = here.slice(0, SHOWN);
   return (
     <li className="border-b border-rule py-1.5">
       <p className="flex flex-wrap items-baseline gap-x-3">
@@ -57,26 +55,30 @@ function Group({ alike, book }: { alike: Alike; book: Book }) {
         </Link>
       </p>
       <ul className="flex flex-wrap gap-x-4 gap-y-1">
-        {shown.map((k) => (
-          <li key={k.id}>
-            <Link to={`/bench/${k.id}`} className="flex min-h-6 items-center gap-2 hover:underline">
-              <SmallKnife sketch={k.sketch} book={book} className="text-ink" />
-              <span>
-                No. <span className="num">{k.number}</span>
-                <span className="text-ink2">
-                  {[
-                    k.sketch.measured && lengthText(k.sketch.closedLengthMm, units),
-                    k.summary.grade.best?.label,
-                  ]
-                    .filter(Boolean)
-                    .map((t) => `, ${t}`)}
-                </span>
-              </span>
-            </Link>
-          </li>
+        {here.slice(0, SHOWN).map((k) => (
+          <OneOfThem key={k.id} knife={k} book={book} />
         ))}
         {here.length > SHOWN && <li className="self-center text-ink2">and {here.length - SHOWN} more</li>}
       </ul>
+    </li>
+  );
+}
+
+function OneOfThem({ knife: k, book }: { knife: ReadableEntry; book: Book }) {
+  const { units } = usePreferences();
+  const told = [
+    k.sketch.measured && lengthText(k.sketch.closedLengthMm, units),
+    k.summary.grade.best?.label,
+  ].filter(Boolean);
+  return (
+    <li>
+      <Link to={`/bench/${k.id}`} className="flex min-h-6 items-center gap-2 hover:underline">
+        <SmallKnife sketch={k.sketch} book={book} className="text-ink" />
+        <span>
+          No. <span className="num">{k.number}</span>
+          <span className="text-ink2">{told.map((t) => `, ${t}`)}</span>
+        </span>
+      </Link>
     </li>
   );
 }

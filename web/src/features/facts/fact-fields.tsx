@@ -1,6 +1,5 @@
 import type { Book, Problem } from "../../api/types";
-import { Field } from "../../ui/field";
-import { Select } from "../../ui/select";
+import { SelectField } from "../../ui/select-field";
 import { TextField } from "../../ui/text-field";
 import { whole } from "../../ui/whole";
 import type { FactDraft } from "./use-fact";
@@ -44,28 +43,22 @@ function OfFitting({ draft, set, book, problems }: Fields) {
   const question = questions.find((q) => q.id === draft.feature);
   return (
     <>
-      <Field label="What it fitted" problem={at(problems, "feature")}>
-        {(ids) => (
-          <Select
-            {...ids}
-            value={draft.feature}
-            nothing="choose"
-            options={questions}
-            onChange={(feature) => set({ feature, value: undefined })}
-          />
-        )}
-      </Field>
-      <Field label="Which" problem={at(problems, "value")}>
-        {(ids) => (
-          <Select
-            {...ids}
-            value={draft.value}
-            nothing="choose"
-            options={question?.answers ?? []}
-            onChange={(value) => set({ value })}
-          />
-        )}
-      </Field>
+      <SelectField
+        label="What it fitted"
+        problem={at(problems, "feature")}
+        value={draft.feature}
+        nothing="choose"
+        options={questions}
+        onChange={(feature) => set({ feature, value: undefined })}
+      />
+      <SelectField
+        label="Which"
+        problem={at(problems, "value")}
+        value={draft.value}
+        nothing="choose"
+        options={question?.answers ?? []}
+        onChange={(value) => set({ value })}
+      />
     </>
   );
 }
@@ -114,17 +107,15 @@ function OfModel({ draft, set, book, problems }: Fields) {
         problem={at(problems, "label")}
         onCommit={(label) => set({ label })}
       />
-      <Field label="Pattern" problem={at(problems, "pattern")} className="sm:col-span-2">
-        {(ids) => (
-          <Select
-            {...ids}
-            value={draft.pattern}
-            nothing="choose"
-            options={book.patterns.map((p) => ({ id: p.id, label: p.name }))}
-            onChange={(pattern) => set({ pattern })}
-          />
-        )}
-      </Field>
+      <SelectField
+        label="Pattern"
+        problem={at(problems, "pattern")}
+        className="sm:col-span-2"
+        value={draft.pattern}
+        nothing="choose"
+        options={book.patterns.map((p) => ({ id: p.id, label: p.name }))}
+        onChange={(pattern) => set({ pattern })}
+      />
     </>
   );
 }

@@ -2,8 +2,7 @@ import { type RefObject, useEffect, useRef, useState } from "react";
 import { api } from "../../api/client";
 import type { Book, FactOffered, Specimen } from "../../api/types";
 import { Dialog } from "../../ui/dialog";
-import { Field } from "../../ui/field";
-import { Select } from "../../ui/select";
+import { SelectField } from "../../ui/select-field";
 import { WhatItDoes } from "../../ui/what-it-does";
 import { KeepIt } from "../by-example/known-from";
 import { TryOut } from "../makers/try-out";
@@ -44,21 +43,18 @@ export function FactOnFile({
     <Dialog open onClose={onClose} from={from} title={title}>
       <div ref={fields}>
         {offered.length > 1 && (
-          <Field label="What this knife shows, and is not on file" className="mt-3">
-            {(ids) => (
-              <Select
-                {...ids}
-                value={which}
-                nothing="something else"
-                options={offered.map((o, i) => ({ id: `${i}`, label: o.what }))}
-                onChange={(now) => {
-                  setWhich(now ?? "");
-                  const chosen = now === undefined ? undefined : offered[Number(now)];
-                  fact.startWith(chosen?.slip ?? { kind: first.kind, maker: first.maker });
-                }}
-              />
-            )}
-          </Field>
+          <SelectField
+            label="What this knife shows, and is not on file"
+            className="mt-3"
+            value={which}
+            nothing="something else"
+            options={offered.map((o, i) => ({ id: `${i}`, label: o.what }))}
+            onChange={(now) => {
+              setWhich(now ?? "");
+              const chosen = now === undefined ? undefined : offered[Number(now)];
+              fact.startWith(chosen?.slip ?? { kind: first.kind, maker: first.maker });
+            }}
+          />
         )}
         <FactFields draft={fact.draft} set={fact.set} book={book} problems={fact.problems} />
         {fact.does?.before && <WhatItDoes before={fact.does.before} after={fact.does.after} />}

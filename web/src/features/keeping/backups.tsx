@@ -4,7 +4,7 @@ import { api, Refused } from "../../api/client";
 import type { Backup, Problem } from "../../api/types";
 import { Dialog } from "../../ui/dialog";
 import { TextField } from "../../ui/text-field";
-import type { Attempt } from ".";
+import type { Attempt } from "../../ui/use-attempt";
 import { moment, REASONS } from "./words";
 
 /** Copies of everything: made by themselves each day, or now; looked at before one is brought back. */

@@ -1,7 +1,7 @@
 import { useRef, useState } from "react";
 import { api } from "../../api/client";
 import type { ParcelTold } from "../../api/types";
-import type { Attempt } from ".";
+import type { Attempt } from "../../ui/use-attempt";
 import { sendInPieces } from "./pieces";
 import { BOOKS, moment, STANDINGS } from "./words";
 

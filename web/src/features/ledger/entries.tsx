@@ -9,17 +9,7 @@ import { useNames } from "./names";
 export type EntryTold = LedgerTold["entries"][number];
 
 /** Every entry, the latest first; corrected ones with what they were, struck out ones struck through. */
-export function Entries({
-  told,
-  onOpen,
-  onStrike,
-  onRestore,
-}: {
-  told: LedgerTold;
-  onOpen: (entry: EntryTold, from: HTMLElement) => void;
-  onStrike: (entry: EntryTold) => void;
-  onRestore: (entry: EntryTold) => void;
-}) {
+export function Entries({ told, ...ways }: Ways & { told: LedgerTold }) {
   const names = useNames();
   const pieces = new Map(told.entries.flatMap((e) => e.entry.in).map((p) => [p.id, p]));
   const nameOf = (piece: string) => names.nameOf(pieces.get(piece) ?? {});
@@ -34,32 +24,41 @@ export function Entries({
           <li key={e.id} className="border-b border-rule py-1">
             <div className="flex flex-wrap items-baseline gap-x-3">
               <span className={e.struck ? "text-ink2 line-through" : ""}>{inWords(e.entry, nameOf)}</span>
-              <span className="ml-auto flex gap-3">
-                {e.struck ? (
-                  <button type="button" className="min-h-6 underline" onClick={() => onRestore(e)}>
-                    Let it stand
-                  </button>
-                ) : (
-                  <>
-                    <button
-                      type="button"
-                      className="min-h-6 underline"
-                      onClick={(click) => onOpen(e, click.currentTarget)}
-                    >
-                      Correct
-                    </button>
-                    <button type="button" className="min-h-6 underline" onClick={() => onStrike(e)}>
-                      Strike out
-                    </button>
-                  </>
-                )}
-              </span>
+              <WaysOf entry={e} {...ways} />
             </div>
             {e.revision > 1 && <Before entry={e} nameOf={nameOf} />}
           </li>
         ))}
       </ul>
     </section>
+  );
+}
+
+interface Ways {
+  onOpen: (entry: EntryTold, from: HTMLElement) => void;
+  onStrike: (entry: EntryTold) => void;
+  onRestore: (entry: EntryTold) => void;
+}
+
+function WaysOf({ entry, onOpen, onStrike, onRestore }: Ways & { entry: EntryTold }) {
+  const way = "min-h-6 underline";
+  return (
+    <span className="ml-auto flex gap-3">
+      {entry.struck ? (
+        <button type="button" className={way} onClick={() => onRestore(entry)}>
+          Let it stand
+        </button>
+      ) : (
+        <>
+          <button type="button" className={way} onClick={(click) => onOpen(entry, click.currentTarget)}>
+            Correct
+          </button>
+          <button type="button" className={way} onClick={() => onStrike(entry)}>
+            Strike out
+          </button>
+        </>
+      )}
+    </span>
   );
 }
 

@@ -2,9 +2,8 @@ import type { RefObject } from "react";
 import type { LedgerEntry, LedgerTold, Problem } from "../../api/types";
 import { today } from "../../format";
 import { Dialog } from "../../ui/dialog";
-import { Field } from "../../ui/field";
 import { FormEntries } from "../../ui/form-entries";
-import { Select } from "../../ui/select";
+import { SelectField } from "../../ui/select-field";
 import { TextField } from "../../ui/text-field";
 import { DateEntry } from "../bench/stations/date-entry";
 import { MoneyEntry } from "../bench/stations/money-entry";
@@ -65,17 +64,13 @@ function What({ form }: { form: Entry }) {
   const { entry, change, set, problem } = form;
   return (
     <>
-      <Field label="What">
-        {(ids) => (
-          <Select
-            {...ids}
-            value={entry.kind}
-            nothing="choose"
-            options={KINDS}
-            onChange={(to) => to && change((now) => as(now, to as Kind))}
-          />
-        )}
-      </Field>
+      <SelectField
+        label="What"
+        value={entry.kind}
+        nothing="choose"
+        options={KINDS}
+        onChange={(to) => to && change((now) => as(now, to as Kind))}
+      />
       <DateEntry
         label="When"
         placeholder={today()}
@@ -136,17 +131,14 @@ function Money({ form, told }: { form: Entry; told: LedgerTold }) {
 
 function Shared({ form }: { form: Entry }) {
   return (
-    <Field label="Shared" problem={form.problem("sharing")}>
-      {(ids) => (
-        <Select
-          {...ids}
-          value={form.entry.sharing ?? "equally"}
-          nothing="equally"
-          options={SHARING}
-          onChange={(sharing) => form.set({ sharing: sharing as LedgerEntry["sharing"] })}
-        />
-      )}
-    </Field>
+    <SelectField
+      label="Shared"
+      problem={form.problem("sharing")}
+      value={form.entry.sharing ?? "equally"}
+      nothing="equally"
+      options={SHARING}
+      onChange={(sharing) => form.set({ sharing: sharing as LedgerEntry["sharing"] })}
+    />
   );
 }
 

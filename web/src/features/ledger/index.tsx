@@ -1,11 +1,13 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import { useRef, useState } from "react";
 import { Link } from "react-router";
 import { api } from "../../api/client";
 import type { LedgerTold } from "../../api/types";
 import { coins } from "../../format";
 import { useKeys } from "../../keys";
-import { Failed } from "../../ui/failed";
+import { Opened } from "../../ui/opened";
+import { Page } from "../../ui/page";
+import { usePageTitle } from "../../ui/page-title";
 import { useToast } from "../../ui/toasts";
 import { Entries, type EntryTold } from "./entries";
 import { EntryForm } from "./entry-form";
@@ -16,74 +18,87 @@ const LEDGER = { queryKey: ["ledger"], queryFn: () => api.ledger() };
 
 /** What was paid, what came back, and what those that stayed have cost. */
 export function LedgerPage() {
-  const { keep, attempt } = useAttempt();
   const ledger = useQuery(LEDGER);
+  usePageTitle("Ledger");
+  return (
+    <Opened of={ledger} failed="The ledger could not be opened." meanwhile="Opening the ledger.">
+      {(told) => <Ledger told={told} />}
+    </Opened>
+  );
+}
+
+function Ledger({ told }: { told: LedgerTold }) {
+  const { keep, attempt } = useAttempt();
   const [open, setOpen] = useState<EntryTold | "new">();
   const [looking, setLooking] = useState(false);
   const opener = useRef<HTMLElement | null>(null);
   useKeys({ "+": () => !open && !looking && setOpen("new") });
-  useEffect(() => {
-    document.title = "Ledger \u2013 Snikra";
-  }, []);
-  if (ledger.isError)
-    return (
-      <Failed what="The ledger could not be opened." error={ledger.error} onAgain={() => ledger.refetch()} />
+  const onOpen = (entry: EntryTold, from: HTMLElement) => {
+    opener.current = from;
+    setOpen(entry);
+  };
+  const taken = (now: LedgerTold, ids: string[]) =>
+    attempt(
+      async () => now,
+      `${ids.length === 1 ? "1 entry" : `${ids.length} entries`} added.`,
+      () => api.strikeLedgers(ids),
     );
-  if (ledger.isPending) return <p className="voice p-6 text-ink3">Opening the ledger.</p>;
-  const { data } = ledger;
   return (
-    <main className="px-4 pt-3 pb-8 lg:px-6">
-      <Heading currency={data.currency} onLook={() => setLooking(true)} onAdd={() => setOpen("new")} />
-      {data.entries.length === 0 ? (
-        <p className="voice mt-3 max-w-[44rem] text-ink3">
-          Nothing yet. Enter what you bought as it came, ten for one price as well as one; what goes again
-          takes its part off, until you see what those you kept have cost.
-        </p>
-      ) : (
-        <>
-          <Lots told={data} />
-          <div className="mt-5 grid gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-            <Entries
-              told={data}
-              onOpen={(entry, from) => {
-                opener.current = from;
-                setOpen(entry);
-              }}
-              onStrike={(e) =>
-                attempt(
-                  () => api.strikeLedger(e.id),
-                  "Struck out. It stays to be seen.",
-                  () => api.restoreLedger(e.id),
-                )
-              }
-              onRestore={(e) => attempt(() => api.restoreLedger(e.id), "It stands again.")}
-            />
-            <Years told={data} />
-          </div>
-        </>
-      )}
-      {looking && (
-        <FromStories
-          onClose={() => setLooking(false)}
-          onTaken={(told, ids) =>
-            attempt(
-              async () => told,
-              `${ids.length === 1 ? "1 entry" : `${ids.length} entries`} added.`,
-              () => api.strikeLedgers(ids),
-            )
-          }
-        />
-      )}
+    <Page>
+      <Heading currency={told.currency} onLook={() => setLooking(true)} onAdd={() => setOpen("new")} />
+      {told.entries.length === 0 ? <NothingYet /> : <Kept told={told} onOpen={onOpen} attempt={attempt} />}
+      {looking && <FromStories onClose={() => setLooking(false)} onTaken={taken} />}
       {open && (
         <EntryForm
-          told={data}
+          told={told}
           corrected={open === "new" ? undefined : open}
           from={opener}
           onClose={() => setOpen(undefined)}
           onKept={keep}
         />
       )}
-    </main>
+    </Page>
+  );
+}
+
+function NothingYet() {
+  return (
+    <p className="voice mt-3 max-w-[44rem] text-ink3">
+      Nothing yet. Enter what you bought as it came, ten for one price as well as one; what goes again takes
+      its part off, until you see what those you kept have cost.
+    </p>
+  );
+}
+
+/** The lots, every entry, and the years. */
+function Kept({
+  told,
+  onOpen,
+  attempt,
+}: {
+  told: LedgerTold;
+  onOpen: (entry: EntryTold, from: HTMLElement) => void;
+  attempt: ReturnType<typeof useAttempt>["attempt"];
+}) {
+  const strike = (e: EntryTold) =>
+    attempt(
+      () => api.strikeLedger(e.id),
+      "Struck out. It stays to be seen.",
+      () => api.restoreLedger(e.id),
+    );
+  return (
+    <>
+      <Lots told={told} />
+      <div className="mt-5 grid gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+        <Entries
+          told={told}
+          onOpen={onOpen}
+          onStrike={strike}
+          onRestore={(e) => attempt(() => api.restoreLedger(e.id), "It stands again.")}
+        />
+        <Years told={told} />
+      </div>
+    </>
   );
 }
 
@@ -121,7 +136,7 @@ function Heading({ currency, onLook, onAdd }: { currency: string; onLook: () => 
   );
 }
 
-function Years({ told }: { told: LedgerTold }) {
+function Years({ told: { years, currency } }: { told: LedgerTold }) {
   return (
     <section aria-labelledby="years-name">
       <h2 id="years-name" className="text-[1.1875rem]/[1.375rem]">
@@ -140,20 +155,8 @@ function Years({ told }: { told: LedgerTold }) {
           </tr>
         </thead>
         <tbody>
-          {told.years.toReversed().map((y) => (
-            <tr key={y.year} className="border-b border-rule">
-              <td className="num py-1">{y.year}</td>
-              <td className="num text-right">{coins(y.spent, told.currency)}</td>
-              <td className="num text-right">{coins(y.back, told.currency)}</td>
-              <td className={`num text-right ${y.gain < 0 ? "text-lead" : ""}`}>
-                {coins(y.gain, told.currency)}
-              </td>
-              <td className="text-right">
-                <a className="inline-block min-h-6 underline" href={`/api/ledger/years/${y.year}`} download>
-                  Save<span className="sr-only"> what went in {y.year} as a table</span>
-                </a>
-              </td>
-            </tr>
+          {years.toReversed().map((y) => (
+            <OneYear key={y.year} year={y} currency={currency} />
           ))}
         </tbody>
       </table>
@@ -162,5 +165,21 @@ function Years({ told }: { told: LedgerTold }) {
         of it is taxed differs by country: ask someone licensed there.
       </p>
     </section>
+  );
+}
+
+function OneYear({ year: y, currency }: { year: LedgerTold["years"][number]; currency: string }) {
+  return (
+    <tr className="border-b border-rule">
+      <td className="num py-1">{y.year}</td>
+      <td className="num text-right">{coins(y.spent, currency)}</td>
+      <td className="num text-right">{coins(y.back, currency)}</td>
+      <td className={`num text-right ${y.gain < 0 ? "text-lead" : ""}`}>{coins(y.gain, currency)}</td>
+      <td className="text-right">
+        <a className="inline-block min-h-6 underline" href={`/api/ledger/years/${y.year}`} download>
+          Save<span className="sr-only"> what went in {y.year} as a table</span>
+        </a>
+      </td>
+    </tr>
   );
 }

@@ -8,11 +8,11 @@ import { useNames } from "./names";
  * A lot knife by knife: what was paid stands out to the right, each knife that went takes its part of it
  * back, and the last line is what those that stayed have cost, left of nothing where more came back.
  */
-export function LotPicture({ lot, steps, currency }: { lot: LedgerLot; steps: Step[]; currency: string }) {
+export function LotPicture({ lot, steps, currency }: OfLot & { steps: Step[] }) {
   const { nameOf, hereOf } = useNames();
   const least = Math.min(0, lot.net);
   const x = (amount: number) => (100 * (amount - least)) / (lot.cost - least || 1);
-  const kept = lot.knives.filter((k) => k.out === undefined);
+  const zero = x(0);
   return (
     <table className="mb-2 w-full">
       <caption className="sr-only">The lot, knife by knife</caption>
@@ -27,9 +27,9 @@ export function LotPicture({ lot, steps, currency }: { lot: LedgerLot; steps: St
       <tbody>
         <Line
           name="Paid for the lot, with postage and fees"
-          from={x(0)}
+          from={zero}
           to={x(lot.cost)}
-          zero={x(0)}
+          zero={zero}
           tone="var(--color-ink2)"
           moved={coins(lot.cost, currency)}
           left={coins(lot.cost, currency)}
@@ -42,27 +42,40 @@ export function LotPicture({ lot, steps, currency }: { lot: LedgerLot; steps: St
             went={s.went}
             from={x(s.after)}
             to={x(s.before)}
-            zero={x(0)}
+            zero={zero}
             tone="var(--color-ink3)"
             moved={coins(s.knife.back ?? 0, currency)}
             left={coins(s.after, currency)}
           />
         ))}
-        {kept.length > 0 && (
-          <Line
-            name={kept.length === 1 ? kept.map(nameOf).join() : `The ${kept.length} that stayed`}
-            knife={kept.length === 1 && kept[0] ? hereOf(kept[0]) : undefined}
-            from={x(0)}
-            to={x(lot.net)}
-            zero={x(0)}
-            tone={lot.net < 0 ? "var(--color-ink)" : "var(--color-blue)"}
-            moved=""
-            left={coins(lot.net, currency)}
-            isEnd
-          />
-        )}
+        <Stayed lot={lot} currency={currency} x={x} />
       </tbody>
     </table>
+  );
+}
+
+interface OfLot {
+  lot: LedgerLot;
+  currency: string;
+}
+
+/** What those that stayed have cost: the last line. */
+function Stayed({ lot, currency, x }: OfLot & { x: (amount: number) => number }) {
+  const { nameOf, hereOf } = useNames();
+  const kept = lot.knives.filter((k) => k.out === undefined);
+  if (kept.length === 0) return null;
+  return (
+    <Line
+      name={kept.length === 1 ? kept.map(nameOf).join() : `The ${kept.length} that stayed`}
+      knife={kept.length === 1 && kept[0] ? hereOf(kept[0]) : undefined}
+      from={x(0)}
+      to={x(lot.net)}
+      zero={x(0)}
+      tone={lot.net < 0 ? "var(--color-ink)" : "var(--color-blue)"}
+      moved=""
+      left={coins(lot.net, currency)}
+      isEnd
+    />
   );
 }
 

@@ -2,8 +2,7 @@ import type { RefObject } from "react";
 import { api } from "../../api/client";
 import type { Book, MarksTold } from "../../api/types";
 import { fromTo, sentence } from "../../format";
-import { Field } from "../../ui/field";
-import { Select } from "../../ui/select";
+import { SelectField } from "../../ui/select-field";
 import { TextField } from "../../ui/text-field";
 import { BringTable, type Brought } from "../bring-table";
 import { KnownFromAllFields } from "../bring-table/known-from-all";
@@ -66,17 +65,13 @@ function Besides({
         value={forAll.maker}
         onCommit={(maker) => onChange({ ...forAll, maker })}
       />
-      <Field label="Country of a new maker">
-        {(ids) => (
-          <Select
-            {...ids}
-            value={forAll.region}
-            nothing="not said"
-            options={book.regions.map((r) => ({ id: r.id, label: sentence(r.name) }))}
-            onChange={(region) => onChange({ ...forAll, region })}
-          />
-        )}
-      </Field>
+      <SelectField
+        label="Country of a new maker"
+        value={forAll.region}
+        nothing="not said"
+        options={book.regions.map((r) => ({ id: r.id, label: sentence(r.name) }))}
+        onChange={(region) => onChange({ ...forAll, region })}
+      />
       <KnownFromAllFields forAll={forAll} book={book} onChange={onChange} />
     </>
   );

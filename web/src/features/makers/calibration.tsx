@@ -5,6 +5,7 @@ import { useStationName } from "../../api/book";
 import { api } from "../../api/client";
 import type { Calibrated } from "../../api/types";
 import { Failed } from "../../ui/failed";
+import { usePageTitle } from "../../ui/page-title";
 import { ReliabilityDrawn } from "../../ui/reliability";
 
 type Held = NonNullable<Calibrated["report"]>["half"];
@@ -21,9 +22,7 @@ export function CalibrationPage() {
   const begin = useMutation({ mutationFn: api.beginCalibration });
   // Once for each visit: what was worked out for the same packs is there at once.
   useEffect(() => begin.mutate(), [begin.mutate]);
-  useEffect(() => {
-    document.title = "How far to trust the verdicts \u2013 Snikra";
-  }, []);
+  usePageTitle("How far to trust the verdicts");
   if (found.isError)
     return <Failed what="It could not be worked out." error={found.error} onAgain={() => found.refetch()} />;
   return (

@@ -1,11 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
-import { type KeyboardEvent, type RefObject, useEffect, useRef, useState } from "react";
+import { type KeyboardEvent, type RefObject, useRef, useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { api } from "../../api/client";
 import type { OneMaker } from "../../api/types";
 import { useKeys } from "../../keys";
 import { Failed } from "../../ui/failed";
 import { Key } from "../../ui/key";
+import { usePageTitle } from "../../ui/page-title";
 import { Letters } from "./letters";
 import { Packs } from "./packs";
 import { MakerPage } from "./page";
@@ -28,9 +29,7 @@ export function Makers() {
   const found = all.filter((m) => search === "" || holds(m, search)).sort((a, b) => a.from - b.from);
   const isAsked = (m: (typeof all)[number]) => m.id === id && (!from || m.pack.id === from);
   const chosen = found.find(isAsked) ?? found[0] ?? all.find(isAsked);
-  useEffect(() => {
-    document.title = "The makers \u2013 Snikra";
-  }, []);
+  usePageTitle("The makers");
   if (shelf.isError)
     return (
       <Failed what="The makers could not be shown." error={shelf.error} onAgain={() => shelf.refetch()} />

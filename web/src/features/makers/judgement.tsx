@@ -1,15 +1,13 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect } from "react";
 import { Link } from "react-router";
 import { api } from "../../api/client";
 import { Failed } from "../../ui/failed";
+import { usePageTitle } from "../../ui/page-title";
 
 /** Every number of judgement the verdicts are worked out from, each with its reason. */
 export function JudgementPage() {
   const rates = useQuery({ queryKey: ["judgement"], queryFn: api.judgement });
-  useEffect(() => {
-    document.title = "Numbers of judgement \u2013 Snikra";
-  }, []);
+  usePageTitle("Numbers of judgement");
   if (rates.isError)
     return (
       <Failed what="The numbers could not be read." error={rates.error} onAgain={() => rates.refetch()} />

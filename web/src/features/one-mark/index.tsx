@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import { useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { api } from "../../api/client";
 import type { Book, OneMarkTold } from "../../api/types";
@@ -7,7 +7,9 @@ import { percent } from "../../format";
 import { useKeys } from "../../keys";
 import { asRead } from "../../letters";
 import { BackOrPrint } from "../../ui/back-or-print";
-import { Failed } from "../../ui/failed";
+import { Opened } from "../../ui/opened";
+import { Page, PageHead } from "../../ui/page";
+import { usePageTitle } from "../../ui/page-title";
 import { Slip } from "../bench/filing/slip";
 
 type Line = OneMarkTold["mark"]["lines"][number];
@@ -25,75 +27,77 @@ export function OneMarkPage({ book }: { book: Book }) {
     retry: false,
   });
   useKeys({ escape: () => navigate("/tray"), p: () => window.print() });
-  useEffect(() => {
-    document.title = "One mark of several \u2013 Snikra";
-  }, []);
-  if (told.isError)
-    return (
-      <Failed
-        what="The strikes could not be put together."
-        error={told.error}
-        onAgain={() => told.refetch()}
-      />
-    );
-  if (told.isPending) return <p className="voice p-6 text-ink3">Laying the strikes over one another.</p>;
-  const { numbers, strangers, mark } = told.data;
+  usePageTitle("One mark of several");
+  return (
+    <Opened
+      of={told}
+      failed="The strikes could not be put together."
+      meanwhile="Laying the strikes over one another."
+    >
+      {(told) => (
+        <Page>
+          <PageHead
+            title={`One mark, on ${told.numbers.length} knives`}
+            about={<Knives numbers={told.numbers} ids={of} />}
+          >
+            <BackOrPrint bench="/tray" to="To the tray" />
+          </PageHead>
+          {told.mark.lines.length === 0 ? (
+            <p className="voice mt-4 text-ink3">No letter is left on any of them.</p>
+          ) : (
+            <Told told={told} ids={of} book={book} />
+          )}
+        </Page>
+      )}
+    </Opened>
+  );
+}
+
+function Knives({ numbers, ids }: { numbers: number[]; ids: string[] }) {
+  return numbers.map((n, i) => (
+    <span key={n}>
+      {i > 0 && ", "}
+      <Link to={`/bench/${ids[i]}?at=marks`} className="inline-block min-h-6 underline">
+        No. {n}
+      </Link>
+    </span>
+  ));
+}
+
+function Told({ told, ids, book }: { told: OneMarkTold; ids: string[]; book: Book }) {
+  const { numbers, strangers, mark } = told;
+  // The slip is filled in from a knife that bears this mark, not from one that bears another.
+  const bearer = numbers.findIndex((n) => !strangers.includes(n));
+  return (
+    <div className="mt-4 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+      <Letters told={told} />
+      <div className="grid content-start gap-y-4">
+        <Years era={mark.era} many={numbers.length - strangers.length} />
+        <PutOnFile told={told} first={ids[Math.max(0, bearer)] as string} book={book} />
+      </div>
+    </div>
+  );
+}
+
+function Letters({ told: { numbers, strangers, mark } }: { told: OneMarkTold }) {
   const isOpen = mark.lines.some((l) => l.letters.some((letter) => !letter.isRead));
   return (
-    <main className="px-4 pt-3 pb-8 lg:px-6">
-      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
-        <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">One mark, on {numbers.length} knives</h1>
-        <p className="text-ink2">
-          {numbers.map((n, i) => (
-            <span key={n}>
-              {i > 0 && ", "}
-              <Link to={`/bench/${of[i]}?at=marks`} className="inline-block min-h-6 underline">
-                No. {n}
-              </Link>
-            </span>
-          ))}
+    <section aria-label="Its letters" className="min-w-0">
+      {strangers.length > 0 && (
+        <p role="alert" className="mb-3 max-w-[40rem] text-lead">
+          No line of this mark is on {strangers.map((n) => `No. ${n}`).join(", ")}: it seems to be another
+          mark. It counts nothing here.
         </p>
-        <BackOrPrint bench="/tray" to="To the tray" />
-      </div>
-      {mark.lines.length === 0 ? (
-        <p className="voice mt-4 text-ink3">No letter is left on any of them.</p>
-      ) : (
-        <div className="mt-4 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-          <section aria-label="Its letters" className="min-w-0">
-            {strangers.length > 0 && (
-              <p role="alert" className="mb-3 max-w-[40rem] text-lead">
-                No line of this mark is on {strangers.map((n) => `No. ${n}`).join(", ")}: it seems to be
-                another mark. It counts nothing here.
-              </p>
-            )}
-            {mark.lines.map((l, i) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: a line is known by its place
-              <Lines key={i} line={l} numbers={numbers} />
-            ))}
-            <p className="mt-2 max-w-[40rem] text-[0.8125rem]/[1.125rem] text-ink2">
-              The stroke below a letter is how likely it is the one that was struck, out of all strikes
-              together.
-              {isOpen && " What is open still is left as a point: fill it in where you know it."}
-            </p>
-          </section>
-          <div className="grid content-start gap-y-4">
-            <Years era={mark.era} many={numbers.length - strangers.length} />
-            <PutOnFile
-              told={told.data}
-              first={
-                of[
-                  Math.max(
-                    0,
-                    numbers.findIndex((n) => !strangers.includes(n)),
-                  )
-                ] as string
-              }
-              book={book}
-            />
-          </div>
-        </div>
       )}
-    </main>
+      {mark.lines.map((l, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a line is known by its place
+        <Lines key={i} line={l} numbers={numbers} />
+      ))}
+      <p className="mt-2 max-w-[40rem] text-[0.8125rem]/[1.125rem] text-ink2">
+        The stroke below a letter is how likely it is the one that was struck, out of all strikes together.
+        {isOpen && " What is open still is left as a point: fill it in where you know it."}
+      </p>
+    </section>
   );
 }
 
@@ -119,25 +123,29 @@ function Lines({ line, numbers }: { line: Line; numbers: number[] }) {
         <tr>
           <td />
           <td className="pt-1 pb-2">
-            <ol aria-label={line.text} className="flex flex-wrap font-steel text-[1.75rem]/8">
-              {line.letters.map((l, i) => (
-                // biome-ignore lint/suspicious/noArrayIndexKey: a letter is known by its place
-                <li key={i} className={`text-center ${l.spaced ? "ml-4" : ""}`}>
-                  <span className={`block w-7 ${l.isRead ? "" : "text-ink3"}`}>
-                    {l.isRead ? l.letter : "\u00b7"}
-                  </span>
-                  <span
-                    className="mx-auto block h-1 bg-blue"
-                    style={{ width: `${(1.5 * l.chance).toFixed(2)}rem` }}
-                    title={`${l.letter} ${percent(l.chance)} in 100`}
-                  />
-                </li>
-              ))}
-            </ol>
+            <AllTogether line={line} />
           </td>
         </tr>
       </tbody>
     </table>
+  );
+}
+
+function AllTogether({ line }: { line: Line }) {
+  return (
+    <ol aria-label={line.text} className="flex flex-wrap font-steel text-[1.75rem]/8">
+      {line.letters.map((l, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a letter is known by its place
+        <li key={i} className={`text-center ${l.spaced ? "ml-4" : ""}`}>
+          <span className={`block w-7 ${l.isRead ? "" : "text-ink3"}`}>{l.isRead ? l.letter : "\u00b7"}</span>
+          <span
+            className="mx-auto block h-1 bg-blue"
+            style={{ width: `${(1.5 * l.chance).toFixed(2)}rem` }}
+            title={`${l.letter} ${percent(l.chance)} in 100`}
+          />
+        </li>
+      ))}
+    </ol>
   );
 }
 

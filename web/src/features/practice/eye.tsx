@@ -8,29 +8,18 @@ import { ReliabilityDrawn } from "../../ui/reliability";
 import { ASKED, inWords, UNIT } from "./words";
 
 /** How well a player's eye holds what it says. */
-export function EyeOf({
-  player,
-  told,
-  onForgotten,
-}: {
-  player: string;
-  told: PracticeTold;
-  onForgotten: () => void;
-}) {
+export function EyeOf({ player, told, onForgotten }: OfEye) {
   const eye = useQuery({
     queryKey: ["practice", "eye", player],
     queryFn: () => api.eye(player),
     staleTime: 0,
   });
-  const [isAsked, setAsked] = useState(false);
-  const forget = useMutation({ mutationFn: () => api.forgetPlayer(player), onSuccess: onForgotten });
   if (eye.isError)
     return (
       <Failed what="What came of it could not be read." error={eye.error} onAgain={() => eye.refetch()} />
     );
-  if (!eye.data) return null;
+  if (!eye.data || eye.data.rounds === 0) return null;
   const { rounds, choices, spans, lately } = eye.data;
-  if (rounds === 0) return null;
   return (
     <section aria-label="Your eye" className="mt-6 border-t border-ink pt-2">
       <h2 className="text-[1.1875rem]/[1.375rem]">
@@ -50,34 +39,44 @@ export function EyeOf({
         <Weak eye={eye.data} told={told} />
       </div>
       {lately.length > 1 && <Lately lately={lately} />}
-      <div className="no-print mt-4">
-        {isAsked ? (
-          <p>
-            All that is kept of {player} goes, for good.{" "}
-            <button
-              type="button"
-              className="press"
-              disabled={forget.isPending}
-              onClick={() => forget.mutate()}
-            >
-              Let it go
-            </button>{" "}
-            <button type="button" className="press" onClick={() => setAsked(false)}>
-              Keep it
-            </button>
-          </p>
-        ) : (
-          <button type="button" className="min-h-6 text-ink2 underline" onClick={() => setAsked(true)}>
-            Remove {player}
-          </button>
-        )}
-        {forget.isError && (
-          <p role="alert" className="text-lead">
-            Nothing was removed. {forget.error.message}
-          </p>
-        )}
-      </div>
+      <Forget player={player} onForgotten={onForgotten} />
     </section>
+  );
+}
+
+interface OfEye {
+  player: string;
+  told: PracticeTold;
+  onForgotten: () => void;
+}
+
+/** Takes away all that is kept of a player, once more asked. */
+function Forget({ player, onForgotten }: Omit<OfEye, "told">) {
+  const [isAsked, setAsked] = useState(false);
+  const forget = useMutation({ mutationFn: () => api.forgetPlayer(player), onSuccess: onForgotten });
+  return (
+    <div className="no-print mt-4">
+      {isAsked ? (
+        <p>
+          All that is kept of {player} goes, for good.{" "}
+          <button type="button" className="press" disabled={forget.isPending} onClick={() => forget.mutate()}>
+            Let it go
+          </button>{" "}
+          <button type="button" className="press" onClick={() => setAsked(false)}>
+            Keep it
+          </button>
+        </p>
+      ) : (
+        <button type="button" className="min-h-6 text-ink2 underline" onClick={() => setAsked(true)}>
+          Remove {player}
+        </button>
+      )}
+      {forget.isError && (
+        <p role="alert" className="text-lead">
+          Nothing was removed. {forget.error.message}
+        </p>
+      )}
+    </div>
   );
 }
 

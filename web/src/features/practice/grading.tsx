@@ -1,10 +1,9 @@
 import { useMutation } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { api, Refused } from "../../api/client";
-import type { GradeTold, ToGrade } from "../../api/types";
+import type { GradeTold, Problem, ToGrade } from "../../api/types";
 import { sentence } from "../../format";
-import { Field } from "../../ui/field";
-import { Select } from "../../ui/select";
+import { SelectField } from "../../ui/select-field";
 import { SURE_AT_FIRST, Sure } from "./sure";
 import { lost } from "./words";
 
@@ -54,26 +53,11 @@ function Described({ knife }: { knife: ToGrade }) {
 
 /** The grade one says, by a school, and how sure one is of it. */
 function YourGrade({ knife, player, onGraded, onNext }: Parameters<typeof Grading>[0]) {
-  const [school, setSchool] = useState<string | undefined>(knife.schools[0]?.id);
-  const [level, setLevel] = useState<string>();
-  const [sure, setSure] = useState(SURE_AT_FIRST);
-  // The same until it is answered: sent twice because no answer came, it is kept once.
-  const id = useRef(crypto.randomUUID());
-  const grade = useMutation({
-    mutationFn: () =>
-      api.grade(id.current, {
-        player,
-        number: knife.number,
-        school: school ?? "",
-        level: level ?? "",
-        sure: sure / 100,
-      }),
-    onSuccess: onGraded,
-  });
-  const by = knife.schools.find((s) => s.id === school);
+  const [said, setSaid] = useState<SaidGrade>({ school: knife.schools[0]?.id, sure: SURE_AT_FIRST });
+  const grade = useGraded(player, knife.number, said, onGraded);
   const problem = (field: string) =>
     grade.error instanceof Refused ? grade.error.problems.find((p) => p.field === field) : undefined;
-  const isOpen = level !== undefined && !grade.data;
+  const isOpen = said.level !== undefined && !grade.data;
   return (
     <form
       aria-label="Your grade"
@@ -83,41 +67,21 @@ function YourGrade({ knife, player, onGraded, onNext }: Parameters<typeof Gradin
         if (isOpen) grade.mutate();
       }}
     >
-      <Field label="By which school" problem={problem("school")} hint={by?.about}>
-        {(ids) => (
-          <Select
-            {...ids}
-            disabled={grade.data !== undefined}
-            value={school}
-            options={knife.schools}
-            nothing="choose a school"
-            onChange={(s) => {
-              setSchool(s);
-              setLevel(undefined);
-            }}
-          />
-        )}
-      </Field>
-      <Field label="Its grade" className="mt-3" problem={problem("level")}>
-        {(ids) => (
-          <Select
-            {...ids}
-            disabled={grade.data !== undefined}
-            value={level}
-            options={by?.levels ?? []}
-            nothing="I do not say"
-            onChange={setLevel}
-          />
-        )}
-      </Field>
-      {isOpen && <Sure of="the grade" value={sure} onChange={setSure} />}
+      <SchoolAndLevel
+        knife={knife}
+        said={said}
+        isDone={grade.data !== undefined}
+        problem={problem}
+        set={(now) => setSaid({ ...said, ...now })}
+      />
+      {isOpen && <Sure of="the grade" value={said.sure} onChange={(sure) => setSaid({ ...said, sure })} />}
       {isOpen && (
         <p className="text-[0.8125rem] text-ink2">The rest of the chance lies one grade to either side.</p>
       )}
       {grade.data ? (
-        <Came told={grade.data} knife={knife} school={school ?? ""} onNext={onNext} />
+        <Came told={grade.data} knife={knife} school={said.school ?? ""} onNext={onNext} />
       ) : (
-        <button type="submit" className="press mt-3" disabled={!level || grade.isPending}>
+        <button type="submit" className="press mt-3" disabled={!said.level || grade.isPending}>
           Unveil
         </button>
       )}
@@ -127,6 +91,67 @@ function YourGrade({ knife, player, onGraded, onNext }: Parameters<typeof Gradin
         </p>
       )}
     </form>
+  );
+}
+
+/** A grade by a school, and how sure one is of it in a hundred. */
+interface SaidGrade {
+  school?: string;
+  level?: string;
+  sure: number;
+}
+
+function useGraded(
+  player: string,
+  number: number,
+  { school = "", level = "", sure }: SaidGrade,
+  onSuccess: (told: GradeTold) => void,
+) {
+  // The same until it is answered: sent twice because no answer came, it is kept once.
+  const id = useRef(crypto.randomUUID());
+  return useMutation({
+    mutationFn: () => api.grade(id.current, { player, number, school, level, sure: sure / 100 }),
+    onSuccess,
+  });
+}
+
+function SchoolAndLevel({
+  knife,
+  said,
+  isDone,
+  problem,
+  set,
+}: {
+  knife: ToGrade;
+  said: SaidGrade;
+  isDone: boolean;
+  problem: (field: string) => Problem | undefined;
+  set: (now: Partial<SaidGrade>) => void;
+}) {
+  const by = knife.schools.find((s) => s.id === said.school);
+  return (
+    <>
+      <SelectField
+        label="By which school"
+        problem={problem("school")}
+        hint={by?.about}
+        disabled={isDone}
+        value={said.school}
+        options={knife.schools}
+        nothing="choose a school"
+        onChange={(school) => set({ school, level: undefined })}
+      />
+      <SelectField
+        label="Its grade"
+        className="mt-3"
+        problem={problem("level")}
+        disabled={isDone}
+        value={said.level}
+        options={by?.levels ?? []}
+        nothing="I do not say"
+        onChange={(level) => set({ level })}
+      />
+    </>
   );
 }
 

@@ -3,7 +3,8 @@ import { useState } from "react";
 import { api, Refused } from "../../api/client";
 import type { Guess, PracticeTold, Problem, RoundTold } from "../../api/types";
 import { Field } from "../../ui/field";
-import { type Option, Select } from "../../ui/select";
+import type { Option } from "../../ui/select";
+import { SelectField } from "../../ui/select-field";
 import { SURE_AT_FIRST, Sure } from "./sure";
 import { NOT_ON_FILE } from "./words";
 
@@ -32,20 +33,10 @@ const guessOf = ({ maker, how, name, from, to, sure }: Made): Guess => ({
 });
 
 /** What one makes of it; what is left open is not counted. */
-export function GuessAt({
-  round,
-  told,
-  onRound,
-}: {
-  round: RoundTold;
-  told: PracticeTold;
-  onRound: (after: RoundTold) => void;
-}) {
+export function GuessAt({ round, told, onRound }: OfGuess) {
   const [made, setMade] = useState(OPEN);
-  const set = (what: Partial<Made>) => setMade((now) => ({ ...now, ...what }));
   const unveil = useMutation({ mutationFn: () => api.guess(round.id, guessOf(made)), onSuccess: onRound });
   const problems = unveil.error instanceof Refused ? unveil.error.problems : [];
-  const of = (field: string) => problems.find((p) => p.field === field);
   const isNothing = Object.keys(guessOf(made)).length === 0;
   return (
     <form
@@ -57,13 +48,52 @@ export function GuessAt({
       }}
     >
       <h2 className="border-b border-ink pb-0.5 text-[1.1875rem]/[1.375rem]">What you make of it</h2>
+      <Sayings
+        told={told}
+        made={made}
+        set={(what) => setMade((now) => ({ ...now, ...what }))}
+        of={(field) => problems.find((p) => p.field === field)}
+      />
+      <div className="mt-4 flex items-baseline gap-3">
+        <button type="submit" className="press" disabled={isNothing || unveil.isPending}>
+          Unveil
+        </button>
+        {unveil.isPending && <span className="voice text-ink3">Asking the model about the same looks.</span>}
+      </div>
+      {unveil.isError && problems.length === 0 && (
+        <p role="alert" className="mt-2 text-lead">
+          It was not unveiled. {unveil.error.message}
+        </p>
+      )}
+    </form>
+  );
+}
+
+interface OfGuess {
+  round: RoundTold;
+  told: PracticeTold;
+  onRound: (after: RoundTold) => void;
+}
+
+function Sayings({
+  told,
+  ...form
+}: {
+  told: PracticeTold;
+  made: Made;
+  set: (what: Partial<Made>) => void;
+  of: (field: string) => Problem | undefined;
+}) {
+  const { made, set, of } = form;
+  return (
+    <>
       <Said
         label="Who made it"
         className="mt-2"
         sureOf="who made it"
         field="maker"
         options={[{ id: NOT_ON_FILE, label: "one who is not on file" }, ...told.makers]}
-        {...{ made, set, of }}
+        {...form}
       />
       <fieldset className="mt-3">
         <legend className="text-[0.78125rem]/4 text-ink2">
@@ -80,21 +110,10 @@ export function GuessAt({
         sureOf="what was done"
         field="how"
         options={told.book.how}
-        {...{ made, set, of }}
+        {...form}
       />
-      <Said label="Pattern" sureOf="the pattern" field="name" options={told.names} {...{ made, set, of }} />
-      <div className="mt-4 flex items-baseline gap-3">
-        <button type="submit" className="press" disabled={isNothing || unveil.isPending}>
-          Unveil
-        </button>
-        {unveil.isPending && <span className="voice text-ink3">Asking the model about the same looks.</span>}
-      </div>
-      {unveil.isError && problems.length === 0 && (
-        <p role="alert" className="mt-2 text-lead">
-          It was not unveiled. {unveil.error.message}
-        </p>
-      )}
-    </form>
+      <Said label="Pattern" sureOf="the pattern" field="name" options={told.names} {...form} />
+    </>
   );
 }
 
@@ -122,17 +141,16 @@ function Said({
 }) {
   return (
     <>
-      <Field label={label} className={className} problem={of(field)} hint={hint}>
-        {(ids) => (
-          <Select
-            {...ids}
-            value={made[field]}
-            options={options}
-            nothing="I do not say"
-            onChange={(said) => set({ [field]: said })}
-          />
-        )}
-      </Field>
+      <SelectField
+        label={label}
+        className={className}
+        problem={of(field)}
+        hint={hint}
+        value={made[field]}
+        options={options}
+        nothing="I do not say"
+        onChange={(said) => set({ [field]: said })}
+      />
       {made[field] && (
         <Sure
           of={sureOf}

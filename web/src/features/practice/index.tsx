@@ -1,11 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { api, Refused } from "../../api/client";
 import type { Book, PracticeTold, RoundKind, RoundTold } from "../../api/types";
 import { useKeys } from "../../keys";
 import { Failed } from "../../ui/failed";
 import { Field } from "../../ui/field";
+import { usePageTitle } from "../../ui/page-title";
 import { EyeOf } from "./eye";
 import { Grading } from "./grading";
 import { InHand } from "./in-hand";
@@ -19,9 +20,7 @@ export function PracticePage({ book }: { book: Book }) {
   const navigate = useNavigate();
   const told = useQuery(PRACTICE);
   useKeys({ escape: () => navigate("/tray") });
-  useEffect(() => {
-    document.title = "Practice \u2013 Snikra";
-  }, []);
+  usePageTitle("Practice");
   if (told.isError)
     return <Failed what="Practice could not be opened." error={told.error} onAgain={() => told.refetch()} />;
   if (!told.data) return <p className="voice p-6 text-ink3">Getting ready.</p>;
@@ -33,28 +32,8 @@ function usePractice(told: PracticeTold) {
   const queries = useQueryClient();
   const [player, setPlayer] = useState(() => localStorage.getItem(KEPT) ?? told.players[0]?.name ?? "");
   const [round, setRound] = useState<RoundTold>();
-  // The same until it was dealt: asked for twice because no answer came, one knife is dealt.
-  const next = useRef(crypto.randomUUID());
-  const head = useRef<HTMLHeadingElement>(null);
   const name = player.trim();
-  const begin = useMutation({
-    mutationFn: (kind: RoundKind) => api.beginRound(next.current, name, kind),
-    onSuccess: (dealt) => {
-      next.current = crypto.randomUUID();
-      localStorage.setItem(KEPT, name);
-      setRound(dealt);
-      described.reset();
-      head.current?.focus();
-    },
-  });
-  const described = useMutation({
-    mutationFn: () => api.toGrade(name),
-    onSuccess: () => {
-      localStorage.setItem(KEPT, name);
-      setRound(undefined);
-      begin.reset();
-    },
-  });
+  const { head, begin, described } = useDealing(name, setRound);
   const again = () => queries.invalidateQueries({ queryKey: PRACTICE.queryKey });
   return {
     player,
@@ -80,6 +59,32 @@ function usePractice(told: PracticeTold) {
     },
     again,
   };
+}
+
+/** Deals a knife to guess at, or one that is described to be graded; each puts the other away. */
+function useDealing(name: string, setRound: (round: RoundTold | undefined) => void) {
+  // The same until it was dealt: asked for twice because no answer came, one knife is dealt.
+  const next = useRef(crypto.randomUUID());
+  const head = useRef<HTMLHeadingElement>(null);
+  const begin = useMutation({
+    mutationFn: (kind: RoundKind) => api.beginRound(next.current, name, kind),
+    onSuccess: (dealt) => {
+      next.current = crypto.randomUUID();
+      localStorage.setItem(KEPT, name);
+      setRound(dealt);
+      described.reset();
+      head.current?.focus();
+    },
+  });
+  const described = useMutation({
+    mutationFn: () => api.toGrade(name),
+    onSuccess: () => {
+      localStorage.setItem(KEPT, name);
+      setRound(undefined);
+      begin.reset();
+    },
+  });
+  return { head, begin, described };
 }
 
 type Practising = ReturnType<typeof usePractice>;

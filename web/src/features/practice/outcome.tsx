@@ -60,7 +60,7 @@ export function Outcome({
 const right = (a: Scored, isOwn: boolean) =>
   isOwn ? `${percent(a.right)} in 100` : a.right > 0.5 ? "right" : "not so";
 
-function Answers({ answers, told, isOwn }: { answers: Scored[]; told: PracticeTold; isOwn: boolean }) {
+function Answers({ answers, told, isOwn }: OfAnswers & { answers: Scored[] }) {
   if (answers.length === 0) return <p className="voice mt-2 text-ink3">You said nothing of it.</p>;
   return (
     <div className="mt-2">
@@ -86,42 +86,7 @@ function Answers({ answers, told, isOwn }: { answers: Scored[]; told: PracticeTo
         </thead>
         <tbody className="max-sm:block">
           {answers.map((a) => (
-            <tr
-              key={a.question}
-              className="border-b border-rule align-baseline max-sm:grid max-sm:grid-cols-2 max-sm:py-1"
-            >
-              <th
-                scope="row"
-                className="py-1 pr-3 text-left font-normal text-ink2 max-sm:col-span-2 max-sm:py-0"
-              >
-                {ASKED[a.question]}
-              </th>
-              <td className="py-1 pr-3 max-sm:py-0">
-                <OnPhone>You said</OnPhone>
-                {inWords(a.question, a.said, told)}{" "}
-                <span className="text-[0.8125rem] text-ink2">
-                  {a.question !== "years" && `${percent(a.sure)} in 100 sure; `}
-                  {right(a, isOwn)}
-                </span>
-              </td>
-              <td className="py-1 pr-3 font-semibold max-sm:py-0">
-                <OnPhone>{isOwn ? "Likeliest" : "It was"}</OnPhone>
-                {inWords(a.question, a.was, told)}
-              </td>
-              <td
-                className={`num py-1 pl-2 text-right whitespace-nowrap max-sm:pl-0 max-sm:text-left ${a.own > a.models ? "text-lead" : ""}`}
-              >
-                <OnPhone>You lost</OnPhone>
-                {lost(a.question, a.own)} {UNIT[a.question]}
-              </td>
-              <td className="num py-1 text-right max-sm:text-left">
-                <OnPhone>The model</OnPhone>
-                {lost(a.question, a.models)}
-                <span className="block font-sans text-[0.78125rem]/4 text-ink2">
-                  {inWords(a.question, a.model, told)}
-                </span>
-              </td>
-            </tr>
+            <OneAnswer key={a.question} answer={a} told={told} isOwn={isOwn} />
           ))}
         </tbody>
       </table>
@@ -130,6 +95,46 @@ function Answers({ answers, told, isOwn }: { answers: Scored[]; told: PracticeTo
         one named, and twenty for each the knife lies outside of them.
       </p>
     </div>
+  );
+}
+
+interface OfAnswers {
+  told: PracticeTold;
+  isOwn: boolean;
+}
+
+function OneAnswer({ answer: a, told, isOwn }: OfAnswers & { answer: Scored }) {
+  return (
+    <tr className="border-b border-rule align-baseline max-sm:grid max-sm:grid-cols-2 max-sm:py-1">
+      <th scope="row" className="py-1 pr-3 text-left font-normal text-ink2 max-sm:col-span-2 max-sm:py-0">
+        {ASKED[a.question]}
+      </th>
+      <td className="py-1 pr-3 max-sm:py-0">
+        <OnPhone>You said</OnPhone>
+        {inWords(a.question, a.said, told)}{" "}
+        <span className="text-[0.8125rem] text-ink2">
+          {a.question !== "years" && `${percent(a.sure)} in 100 sure; `}
+          {right(a, isOwn)}
+        </span>
+      </td>
+      <td className="py-1 pr-3 font-semibold max-sm:py-0">
+        <OnPhone>{isOwn ? "Likeliest" : "It was"}</OnPhone>
+        {inWords(a.question, a.was, told)}
+      </td>
+      <td
+        className={`num py-1 pl-2 text-right whitespace-nowrap max-sm:pl-0 max-sm:text-left ${a.own > a.models ? "text-lead" : ""}`}
+      >
+        <OnPhone>You lost</OnPhone>
+        {lost(a.question, a.own)} {UNIT[a.question]}
+      </td>
+      <td className="num py-1 text-right max-sm:text-left">
+        <OnPhone>The model</OnPhone>
+        {lost(a.question, a.models)}
+        <span className="block font-sans text-[0.78125rem]/4 text-ink2">
+          {inWords(a.question, a.model, told)}
+        </span>
+      </td>
+    </tr>
   );
 }
 

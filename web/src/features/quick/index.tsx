@@ -1,13 +1,13 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { api, Refused } from "../../api/client";
 import { useMakersInUse } from "../../api/makers-in-use";
 import type { QuickBook } from "../../api/types";
 import { useKeys } from "../../keys";
 import { Failed } from "../../ui/failed";
-import { Field } from "../../ui/field";
-import { Select } from "../../ui/select";
+import { usePageTitle } from "../../ui/page-title";
+import { SelectField } from "../../ui/select-field";
 import { MoneyEntry } from "../bench/stations/money-entry";
 import { Check } from "./check";
 import { Pocket } from "./pocket";
@@ -20,9 +20,7 @@ export function QuickPage({ onBench }: { onBench: (title: string, note: string) 
   const navigate = useNavigate();
   const book = useQuery(BOOK);
   useKeys({ escape: () => navigate("/tray") });
-  useEffect(() => {
-    document.title = "A quick look \u2013 Snikra";
-  }, []);
+  usePageTitle("A quick look");
   if (book.isError)
     return (
       <Failed what="The quick look could not be opened." error={book.error} onAgain={() => book.refetch()} />
@@ -124,17 +122,13 @@ function WhoAndHowMuch({ looks }: { looks: Looks }) {
   const { makers, maker, setMaker, asked, ask, problem } = looks;
   return (
     <div className="mt-2 grid grid-cols-2 gap-x-5">
-      <Field label="Maker, where it can be read">
-        {(ids) => (
-          <Select
-            {...ids}
-            value={maker}
-            options={makers.map((m) => ({ id: m.id, label: m.name }))}
-            nothing="not known"
-            onChange={setMaker}
-          />
-        )}
-      </Field>
+      <SelectField
+        label="Maker, where it can be read"
+        value={maker}
+        options={makers.map((m) => ({ id: m.id, label: m.name }))}
+        nothing="not known"
+        onChange={setMaker}
+      />
       <MoneyEntry
         label="They ask"
         amount={asked?.amount}

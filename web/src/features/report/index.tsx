@@ -1,5 +1,4 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect } from "react";
 import { useNavigate, useParams } from "react-router";
 import { api } from "../../api/client";
 import type { Book, SavedKnife, SchoolVerdict, Verdict } from "../../api/types";
@@ -8,6 +7,7 @@ import { useKeys } from "../../keys";
 import { usePreferences } from "../../preferences";
 import { BackOrPrint } from "../../ui/back-or-print";
 import { Failed } from "../../ui/failed";
+import { usePageTitle } from "../../ui/page-title";
 import { Boxed, Built } from "../bench/grading/built";
 import { headWords, useSchools } from "../bench/grading/use-schools";
 import { askedAt, givenOf } from "../bench/stations/points";
@@ -45,9 +45,7 @@ function Report({ knife, verdict, book }: { knife: SavedKnife; verdict: Verdict;
   const bench = `/bench/${knife.id}?at=condition`;
   const name = titleBy(school, verdict.pattern);
   useKeys({ escape: () => navigate(bench), p: () => window.print() });
-  useEffect(() => {
-    document.title = `Condition of ${knife.specimen.title ?? name} \u2013 Snikra`;
-  }, [knife.specimen.title, name]);
+  usePageTitle(`Condition of ${knife.specimen.title ?? name}`);
   return (
     <main className="sheet px-4 pt-3 pb-8 lg:px-6 print:p-0">
       <header className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">

@@ -1,5 +1,4 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { api } from "../../api/client";
 import type { Beside, Book, Lookalike } from "../../api/types";
@@ -7,6 +6,9 @@ import { percent } from "../../format";
 import { useKeys } from "../../keys";
 import { Failed } from "../../ui/failed";
 import { Key } from "../../ui/key";
+import { Opened, together } from "../../ui/opened";
+import { Page, PageHead } from "../../ui/page";
+import { usePageTitle } from "../../ui/page-title";
 import { Select } from "../../ui/select";
 import { KnifeDrawn } from "../sheet/knife-drawn";
 import { Tells } from "./tells";
@@ -18,11 +20,48 @@ const MOST = 4;
 export function Resembles({ book }: { book: Book }) {
   const id = useParams().id as string;
   const navigate = useNavigate();
-  const [query, setQuery] = useSearchParams();
   const knife = useQuery({ queryKey: ["knife", id, "named"], queryFn: () => api.knife(id) });
   const all = useQuery({ queryKey: ["lookalikes", id], queryFn: () => api.lookalikes(id), staleTime: 0 });
+  const bench = `/bench/${id}`;
+  useKeys({ escape: () => navigate(bench), p: () => navigate(`${bench}/verdict`) });
+  usePageTitle("Lookalikes");
+  return (
+    <Opened of={together(knife, all)} failed={FAILED} meanwhile="Laying them out.">
+      {([{ number, specimen }, all]) => (
+        <Page>
+          <PageHead
+            title="Lookalikes"
+            about={
+              <>
+                <span className="num">{number}</span> {specimen.title}
+              </>
+            }
+          >
+            <p className="no-print ml-auto flex gap-4">
+              <Link to={bench} className="min-h-6 hover:underline">
+                To the bench <Key>Esc</Key>
+              </Link>
+            </p>
+          </PageHead>
+          {all.length === 0 && (
+            <p className="voice mt-3 text-ink3">
+              Nothing to hold it against: no model is on file and it is the only knife in the tray.
+            </p>
+          )}
+          <BesideThem id={id} all={all} book={book} />
+        </Page>
+      )}
+    </Opened>
+  );
+}
+
+const FAILED = "The lookalikes could not be laid out.";
+
+/** The knife beside those asked for, or beside the likest until others are. */
+function BesideThem({ id, all, book }: { id: string; all: Lookalike[]; book: Book }) {
+  const [query, setQuery] = useSearchParams();
   const asked = query.getAll("with");
-  const beside = asked.length > 0 ? asked : (all.data ?? []).slice(0, AT_FIRST).map((l) => l.id);
+  const beside = asked.length > 0 ? asked : all.slice(0, AT_FIRST).map((l) => l.id);
   const compared = useQuery({
     queryKey: ["resemblance", id, beside],
     queryFn: () => api.resemblance(id, beside),
@@ -30,59 +69,22 @@ export function Resembles({ book }: { book: Book }) {
     staleTime: 0,
     placeholderData: (before: Beside | undefined) => before,
   });
-  const bench = `/bench/${id}`;
-  useKeys({ escape: () => navigate(bench), p: () => navigate(`${bench}/verdict`) });
-  useEffect(() => {
-    document.title = "Lookalikes \u2013 Snikra";
-  }, []);
   const set = (ids: string[]) => setQuery({ with: ids }, { replace: true });
-  const failed = [knife, all, compared].find((q) => q.isError);
-  if (failed)
-    return (
-      <Failed
-        what="The lookalikes could not be laid out."
-        error={failed.error as Error}
-        onAgain={() => {
-          setQuery({}, { replace: true });
-          failed.refetch();
-        }}
-      />
-    );
-  if (!knife.data || !all.data) return <p className="voice p-6 text-ink3">Laying them out.</p>;
-  const another = all.data.find((l) => !beside.includes(l.id));
+  const another = all.find((l) => !beside.includes(l.id));
+  const again = () => {
+    setQuery({}, { replace: true });
+    compared.refetch();
+  };
+  if (compared.isError) return <Failed what={FAILED} error={compared.error} onAgain={again} />;
   return (
-    <main className="px-4 pt-3 pb-8 lg:px-6">
-      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
-        <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">Lookalikes</h1>
-        <p className="text-ink2">
-          <span className="num">{knife.data.number}</span> {knife.data.specimen.title}
-        </p>
-        <p className="no-print ml-auto flex gap-4">
-          <Link to={bench} className="min-h-6 hover:underline">
-            To the bench <Key>Esc</Key>
-          </Link>
-        </p>
-      </div>
-      {all.data.length === 0 && (
-        <p className="voice mt-3 text-ink3">
-          Nothing to hold it against: no model is on file and it is the only knife in the tray.
-        </p>
-      )}
+    <>
       {compared.data && (
         // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls sideways where it is narrow
         <section aria-label="Beside its lookalikes" className="relative overflow-x-auto pt-2" tabIndex={0}>
           <Tells
             compared={compared.data}
             heads={beside.map((one, i) => (
-              <Head
-                key={one}
-                place={i}
-                beside={beside}
-                all={all.data}
-                compared={compared.data}
-                book={book}
-                onChange={set}
-              />
+              <Head key={one} place={i} {...{ beside, all, book }} compared={compared.data} onChange={set} />
             ))}
             drawn={<KnifeDrawn sketch={compared.data.knife} book={book} label="The knife in hand" />}
           />
@@ -93,7 +95,7 @@ export function Resembles({ book }: { book: Book }) {
           Lay another beside it
         </button>
       )}
-    </main>
+    </>
   );
 }
 

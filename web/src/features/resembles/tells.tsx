@@ -9,17 +9,8 @@ type Cell = Beside["comparison"]["rows"][number]["cells"][number];
 const FULL = 20;
 
 /** All tells under one another, a column for each candidate. */
-export function Tells({
-  compared,
-  heads,
-  drawn,
-}: {
-  compared: Beside;
-  heads: ReactNode[];
-  drawn: ReactNode;
-}) {
-  const { rows, other, priorDecibans, ofItsPattern } = compared.comparison;
-  const seen = rows.filter((r) => r.seen);
+export function Tells({ compared, heads, drawn }: OfTells) {
+  const { rows } = compared.comparison;
   const open = rows.filter((r) => !r.seen);
   return (
     <table className="w-full min-w-[40rem] table-fixed text-left">
@@ -27,20 +18,7 @@ export function Tells({
         <tr>
           <th className="w-[24%] pr-4 font-normal">
             {drawn}
-            <p>
-              The knife in hand. None of these:{" "}
-              <span className="num text-[1.0625rem]">{percent(other)}%</span>
-            </p>
-            {ofItsPattern !== undefined && (
-              <p className="text-[0.78125rem]/4 text-ink2">
-                Another knife of this pattern, not on file:{" "}
-                <span className="num">{signed(ofItsPattern)} db</span>.
-              </p>
-            )}
-            <p className="text-[0.78125rem]/4 text-ink2">
-              Each begins at {signed(priorDecibans)} db, for knives of other kinds; 10 db (decibans) are odds
-              of ten to one.
-            </p>
+            <BeforeAnyTell comparison={compared.comparison} />
           </th>
           {heads.map((h, i) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: a candidate is known by its place
@@ -51,20 +29,7 @@ export function Tells({
         </tr>
       </thead>
       <tbody data-testid="tells">
-        {seen.map((r) => (
-          <tr key={r.trait} className="border-t border-rule align-top">
-            <th scope="row" className="py-1 pr-3 font-normal">
-              <span className="block text-[0.78125rem]/4 text-ink2">{r.label}</span>
-              {r.seen}
-            </th>
-            {r.cells.map((c, i) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: a candidate is known by its place
-              <td key={i} className="py-1 pr-4">
-                <Told cell={c} />
-              </td>
-            ))}
-          </tr>
-        ))}
+        {rows.map((r) => r.seen && <SeenRow key={r.trait} row={r} />)}
         {open.length > 0 && (
           <tr className="border-t border-ink">
             <th scope="rowgroup" colSpan={heads.length + 1} className="voice pt-2 font-normal text-ink2">
@@ -73,20 +38,71 @@ export function Tells({
           </tr>
         )}
         {open.map((r) => (
-          <tr key={r.trait} className="border-t border-rule align-top text-ink2">
-            <th scope="row" className="py-0.5 pr-3 font-normal">
-              {r.label}
-            </th>
-            {r.cells.map((c, i) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: a candidate is known by its place
-              <td key={i} className="py-0.5 pr-4">
-                {c.expected ?? <span className="voice text-ink3">not known</span>}
-              </td>
-            ))}
-          </tr>
+          <OpenRow key={r.trait} row={r} />
         ))}
       </tbody>
     </table>
+  );
+}
+
+interface OfTells {
+  compared: Beside;
+  heads: ReactNode[];
+  drawn: ReactNode;
+}
+
+type Comparison = Beside["comparison"];
+
+/** What is held of the candidates before a single tell. */
+function BeforeAnyTell({ comparison: { other, priorDecibans, ofItsPattern } }: { comparison: Comparison }) {
+  return (
+    <>
+      <p>
+        The knife in hand. None of these: <span className="num text-[1.0625rem]">{percent(other)}%</span>
+      </p>
+      {ofItsPattern !== undefined && (
+        <p className="text-[0.78125rem]/4 text-ink2">
+          Another knife of this pattern, not on file: <span className="num">{signed(ofItsPattern)} db</span>.
+        </p>
+      )}
+      <p className="text-[0.78125rem]/4 text-ink2">
+        Each begins at {signed(priorDecibans)} db, for knives of other kinds; 10 db (decibans) are odds of ten
+        to one.
+      </p>
+    </>
+  );
+}
+
+function SeenRow({ row }: { row: Comparison["rows"][number] }) {
+  return (
+    <tr className="border-t border-rule align-top">
+      <th scope="row" className="py-1 pr-3 font-normal">
+        <span className="block text-[0.78125rem]/4 text-ink2">{row.label}</span>
+        {row.seen}
+      </th>
+      {row.cells.map((c, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a candidate is known by its place
+        <td key={i} className="py-1 pr-4">
+          <Told cell={c} />
+        </td>
+      ))}
+    </tr>
+  );
+}
+
+function OpenRow({ row }: { row: Comparison["rows"][number] }) {
+  return (
+    <tr className="border-t border-rule align-top text-ink2">
+      <th scope="row" className="py-0.5 pr-3 font-normal">
+        {row.label}
+      </th>
+      {row.cells.map((c, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a candidate is known by its place
+        <td key={i} className="py-0.5 pr-4">
+          {c.expected ?? <span className="voice text-ink3">not known</span>}
+        </td>
+      ))}
+    </tr>
   );
 }
 

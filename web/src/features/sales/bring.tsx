@@ -3,6 +3,7 @@ import { useState } from "react";
 import { api } from "../../api/client";
 import type { SaleRoom, TableTold } from "../../api/types";
 import { money } from "../../format";
+import { AddOrCancel } from "../../ui/add-or-cancel";
 import { ColumnChooser } from "../../ui/column-chooser";
 import { Dialog } from "../../ui/dialog";
 import { readAs } from "../../ui/read-as";
@@ -19,27 +20,67 @@ const read = (from: From, currency: string, columns: string[], keep: boolean) =>
     : api.askSaleRoom(from.room.id, currency, columns, keep);
 
 /** Sales of a table of any shape or of a sale room, looked at before they are added. */
-export function BringTable({
-  currency: usual,
-  onClose,
-  onBrought,
-}: {
-  currency: string;
-  onClose: () => void;
-  onBrought: (batch: string, many: number) => void;
-}) {
-  const [from, setFrom] = useState<From>();
-  const [currency, setCurrency] = useState(usual);
-  const look = useMutation({
-    mutationFn: (asked: { from: From; currency: string; columns: string[] }) =>
-      read(asked.from, asked.currency, asked.columns, false),
-  });
+export function BringTable({ currency: usual, onClose, onBrought }: OfTable) {
+  const { from, currency, setCurrency, look, told, again } = useTable(usual);
   const keep = useMutation({
     mutationFn: (told: TableTold) => read(from as From, currency, columnsOf(told), true),
     onSuccess: (told) => {
       if (told.batch) onBrought(told.batch, told.good - told.known);
       onClose();
     },
+  });
+  const failed = look.error ?? keep.error;
+  return (
+    <Dialog open onClose={onClose} title="Add a list of sales">
+      <TableSource
+        label="List of sales"
+        currency={currency}
+        onCurrency={setCurrency}
+        onFile={(chosen) => again({ from: { file: chosen } })}
+      />
+      <Rooms onAsk={(room) => again({ from: { room } })} />
+      <p role="status" className="voice text-ink2">
+        {look.isPending ? (from && "room" in from ? "Asking." : "Reading the table.") : ""}
+      </p>
+      {failed && (
+        <p role="alert" className="mt-2 text-lead">
+          {failed.message}
+        </p>
+      )}
+      {told && (
+        <>
+          <Report told={told} from={from} />
+          <ColumnChooser
+            columns={told.read.columns}
+            fields={told.fields}
+            onChange={(columns) => again({ columns })}
+          />
+          <Rows told={told} />
+          <AddOrCancel
+            label={`Add ${told.good - told.known} ${told.good - told.known === 1 ? "sale" : "sales"}`}
+            isOff={told.good === told.known || keep.isPending}
+            onAdd={() => keep.mutate(told)}
+            onCancel={onClose}
+          />
+        </>
+      )}
+    </Dialog>
+  );
+}
+
+interface OfTable {
+  currency: string;
+  onClose: () => void;
+  onBrought: (batch: string, many: number) => void;
+}
+
+/** A table as it is looked at: read again with every change to where it is from, its money or its columns. */
+function useTable(usual: string) {
+  const [from, setFrom] = useState<From>();
+  const [currency, setCurrency] = useState(usual);
+  const look = useMutation({
+    mutationFn: (asked: { from: From; currency: string; columns: string[] }) =>
+      read(asked.from, asked.currency, asked.columns, false),
   });
   const told = look.data;
   const again = (next: { from?: From; currency?: string; columns?: string[] }) => {
@@ -52,52 +93,11 @@ export function BringTable({
       columns: next.columns ?? (next.from || !told ? [] : columnsOf(told)),
     });
   };
-  return (
-    <Dialog open onClose={onClose} title="Add a list of sales">
-      <TableSource
-        label="List of sales"
-        currency={currency}
-        onCurrency={(to) => {
-          setCurrency(to);
-          if (told) again({ currency: to });
-        }}
-        onFile={(chosen) => again({ from: { file: chosen } })}
-      />
-      <Rooms onAsk={(room) => again({ from: { room } })} />
-      <p role="status" className="voice text-ink2">
-        {look.isPending ? (from && "room" in from ? "Asking." : "Reading the table.") : ""}
-      </p>
-      {(look.error ?? keep.error) && (
-        <p role="alert" className="mt-2 text-lead">
-          {(look.error ?? keep.error)?.message}
-        </p>
-      )}
-      {told && (
-        <>
-          <Report told={told} from={from} />
-          <ColumnChooser
-            columns={told.read.columns}
-            fields={told.fields}
-            onChange={(columns) => again({ columns })}
-          />
-          <Rows told={told} />
-          <div className="mt-4 flex gap-3 border-t border-ink pt-3">
-            <button
-              type="button"
-              className="press"
-              disabled={told.good === told.known || keep.isPending}
-              onClick={() => keep.mutate(told)}
-            >
-              Add {told.good - told.known} {told.good - told.known === 1 ? "sale" : "sales"}
-            </button>
-            <button type="button" className="press" onClick={onClose}>
-              Cancel
-            </button>
-          </div>
-        </>
-      )}
-    </Dialog>
-  );
+  const inMoney = (to: string) => {
+    setCurrency(to);
+    if (told) again({ currency: to });
+  };
+  return { from, currency, setCurrency: inMoney, look, told, again };
 }
 
 /** The sale rooms that tell what they sold of late; none is no matter. */

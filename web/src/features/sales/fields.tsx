@@ -1,6 +1,6 @@
 import type { Book, ComparableSale, Problem } from "../../api/types";
-import { Field } from "../../ui/field";
-import { type Option, Select } from "../../ui/select";
+import type { Option } from "../../ui/select";
+import { SelectField } from "../../ui/select-field";
 import { TextField } from "../../ui/text-field";
 import { DateEntry } from "../bench/stations/date-entry";
 import { MoneyEntry } from "../bench/stations/money-entry";
@@ -21,17 +21,14 @@ export function SaleFields({
   problem: (field: string) => Problem | undefined;
 }) {
   const choose = (label: string, key: Choice, options: Option[]) => (
-    <Field label={label} problem={problem(key)}>
-      {(ids) => (
-        <Select
-          {...ids}
-          value={sale[key]}
-          nothing="not known"
-          options={options}
-          onChange={(id) => set({ [key]: id })}
-        />
-      )}
-    </Field>
+    <SelectField
+      label={label}
+      problem={problem(key)}
+      value={sale[key]}
+      nothing="not known"
+      options={options}
+      onChange={(id) => set({ [key]: id })}
+    />
   );
   const date = (label: string, key: "sold" | "made", placeholder: string) => (
     <DateEntry
@@ -58,17 +55,13 @@ export function SaleFields({
         problem={problem("price") ?? problem("currency")}
         onChange={(price, currency) => set({ price: price ?? 0, currency: currency ?? sale.currency })}
       />
-      <Field label="Paid or asked">
-        {(ids) => (
-          <Select
-            {...ids}
-            value={sale.asked ? "asked" : undefined}
-            nothing="paid"
-            options={[{ id: "asked", label: "only asked" }]}
-            onChange={(asked) => set({ asked: asked ? true : undefined })}
-          />
-        )}
-      </Field>
+      <SelectField
+        label="Paid or asked"
+        value={sale.asked ? "asked" : undefined}
+        nothing="paid"
+        options={[{ id: "asked", label: "only asked" }]}
+        onChange={(asked) => set({ asked: asked ? true : undefined })}
+      />
       {date("When", "sold", "May 2025")}
       {choose("Maker", "maker", named(book.makers))}
       {choose("Pattern", "pattern", named(book.patterns))}

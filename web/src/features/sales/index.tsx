@@ -1,11 +1,14 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import type { RefObject } from "react";
+import { useRef, useState } from "react";
 import { api } from "../../api/client";
 import type { Book, KeptSale } from "../../api/types";
 import { money, usualCurrency } from "../../format";
 import { useKeys } from "../../keys";
-import { Failed } from "../../ui/failed";
-import { useToast } from "../../ui/toasts";
+import { Opened } from "../../ui/opened";
+import { Page } from "../../ui/page";
+import { usePageTitle } from "../../ui/page-title";
+import { useAttempt } from "../../ui/use-attempt";
 import { BringTable } from "./bring";
 import { SaleForm } from "./form";
 import { find } from "./search";
@@ -15,104 +18,131 @@ const SHOWN = 200;
 
 /** What like knives brought, entered once for the whole collection. */
 export function SalesPage({ book }: { book: Book }) {
-  const { changed, attempt } = useAttempt();
   const sales = useQuery({ queryKey: ["sales"], queryFn: api.sales });
-  const [words, setWords] = useState("");
   const [open, setOpen] = useState<KeptSale | "new">();
   const [bringing, setBringing] = useState(false);
   const opener = useRef<HTMLElement | null>(null);
   useKeys({ "+": () => !open && !bringing && setOpen("new") });
-  useEffect(() => {
-    document.title = "Sales book \u2013 Snikra";
-  }, []);
-  if (sales.isError)
-    return (
-      <Failed
-        what="The sales book could not be opened."
-        error={sales.error}
-        onAgain={() => sales.refetch()}
-      />
-    );
-  if (sales.isPending) return <p className="voice p-6 text-ink3">Opening the sales book.</p>;
-  const found = find(sales.data, words, book);
+  usePageTitle("Sales book");
+  const onOpen = (sale: KeptSale, from: HTMLElement) => {
+    opener.current = from;
+    setOpen(sale);
+  };
   return (
-    <main className="px-4 pt-3 pb-8 lg:px-6">
-      <Heading many={sales.data.length} onAdd={() => setOpen("new")} onList={() => setBringing(true)} />
-      {sales.data.length === 0 ? (
-        <NothingYet />
-      ) : (
-        <>
-          <label className="mt-2 block max-w-[26rem]">
-            <span className="sr-only">Search the sales</span>
-            <input
-              type="search"
-              className="entry"
-              placeholder="Search: maker, pattern, words, a year"
-              value={words}
-              onChange={(e) => setWords(e.target.value)}
-            />
-          </label>
-          <SalesTable
-            sales={found.slice(0, SHOWN)}
-            book={book}
-            onOpen={(sale, from) => {
-              opener.current = from;
-              setOpen(sale);
-            }}
-          />
-          <p role="status" className="mt-1 text-ink2">
-            {words && `${count(found.length)} found. `}
-            {found.length > SHOWN && `The latest ${SHOWN} are shown; search to find the others.`}
-          </p>
-          <Trust key={sales.dataUpdatedAt} count={sales.data.length} />
-        </>
+    <Opened of={sales} failed="The sales book could not be opened." meanwhile="Opening the sales book.">
+      {(all) => (
+        <Page>
+          <Heading many={all.length} onAdd={() => setOpen("new")} onList={() => setBringing(true)} />
+          {all.length === 0 ? (
+            <NothingYet />
+          ) : (
+            <>
+              <Found sales={all} book={book} onOpen={onOpen} />
+              <Trust key={sales.dataUpdatedAt} count={all.length} />
+            </>
+          )}
+          {open && (
+            <OneSale sales={all} book={book} open={open} from={opener} onClose={() => setOpen(undefined)} />
+          )}
+          {bringing && <AddTable last={all.at(-1)} onClose={() => setBringing(false)} />}
+        </Page>
       )}
-      {open && (
-        <SaleForm
-          kept={open === "new" ? undefined : open}
-          like={sales.data.at(-1)?.sale}
-          book={book}
-          from={opener}
-          onClose={() => setOpen(undefined)}
-          onKept={changed}
-          onRemove={(s) =>
-            attempt(api.removeSale(s.id), `${s.sale.knife.described} was removed.`, () =>
-              api.restoreSale(s.id),
-            )
-          }
+    </Opened>
+  );
+}
+
+function Found({
+  sales,
+  book,
+  onOpen,
+}: {
+  sales: KeptSale[];
+  book: Book;
+  onOpen: (sale: KeptSale, from: HTMLElement) => void;
+}) {
+  const [words, setWords] = useState("");
+  const found = find(sales, words, book);
+  return (
+    <>
+      <label className="mt-2 block max-w-[26rem]">
+        <span className="sr-only">Search the sales</span>
+        <input
+          type="search"
+          className="entry"
+          placeholder="Search: maker, pattern, words, a year"
+          value={words}
+          onChange={(e) => setWords(e.target.value)}
         />
-      )}
-      {bringing && (
-        <BringTable
-          currency={usualCurrency(sales.data.at(-1)?.sale.knife.currency)}
-          onClose={() => setBringing(false)}
-          onBrought={(batch, many) =>
-            attempt(Promise.resolve(), `${count(many)} added.`, () => api.removeTable(batch))
-          }
-        />
-      )}
-    </main>
+      </label>
+      <SalesTable sales={found.slice(0, SHOWN)} book={book} onOpen={onOpen} />
+      <p role="status" className="mt-1 text-ink2">
+        {words && `${count(found.length)} found. `}
+        {found.length > SHOWN && `The latest ${SHOWN} are shown; search to find the others.`}
+      </p>
+    </>
+  );
+}
+
+/** A sale in its form, new or changed. */
+function OneSale({
+  sales,
+  book,
+  open,
+  from,
+  onClose,
+}: {
+  sales: KeptSale[];
+  book: Book;
+  open: KeptSale | "new";
+  from: RefObject<HTMLElement | null>;
+  onClose: () => void;
+}) {
+  const changed = useChanged();
+  const attempt = useAttempt(changed);
+  return (
+    <SaleForm
+      kept={open === "new" ? undefined : open}
+      like={sales.at(-1)?.sale}
+      book={book}
+      from={from}
+      onClose={onClose}
+      onKept={changed}
+      onRemove={(s) =>
+        attempt(
+          () => api.removeSale(s.id),
+          `${s.sale.knife.described} was removed.`,
+          () => api.restoreSale(s.id),
+        )
+      }
+    />
+  );
+}
+
+function AddTable({ last, onClose }: { last: KeptSale | undefined; onClose: () => void }) {
+  const attempt = useAttempt(useChanged());
+  return (
+    <BringTable
+      currency={usualCurrency(last?.sale.knife.currency)}
+      onClose={onClose}
+      onBrought={(batch, many) =>
+        attempt(
+          async () => {},
+          `${count(many)} added.`,
+          () => api.removeTable(batch),
+        )
+      }
+    />
   );
 }
 
 /** Tries a change of the book; with other sales every value in the tray is another. */
-function useAttempt() {
+/** What stands on the sales is looked at again: the book and every value in the tray. */
+function useChanged() {
   const queries = useQueryClient();
-  const toast = useToast();
-  const changed = async () => {
+  return async () => {
     await queries.invalidateQueries({ queryKey: ["sales"] });
     await queries.invalidateQueries({ queryKey: ["tray"] });
   };
-  const attempt = async (done: Promise<unknown>, text: string, undo?: () => Promise<unknown>) => {
-    try {
-      await done;
-      toast(text, undo && (() => attempt(undo(), "As it was before.")));
-    } catch (e) {
-      toast(`That could not be done. ${(e as Error).message}`);
-    }
-    await changed();
-  };
-  return { changed, attempt };
 }
 
 function Heading({ many, onAdd, onList }: { many: number; onAdd: () => void; onList: () => void }) {

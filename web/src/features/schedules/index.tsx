@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { api, Refused } from "../../api/client";
 import type { Problem, ScheduleTold } from "../../api/types";
@@ -7,7 +7,9 @@ import { dayText, money } from "../../format";
 import { useKeys } from "../../keys";
 import { Failed } from "../../ui/failed";
 import { Field } from "../../ui/field";
+import { usePageTitle } from "../../ui/page-title";
 import { useToast } from "../../ui/toasts";
+import { useAttempt } from "../../ui/use-attempt";
 
 const KEPT = { queryKey: ["schedules"], queryFn: () => api.schedules() };
 
@@ -16,9 +18,7 @@ export function SchedulesPage() {
   const told = useQuery(KEPT);
   const navigate = useNavigate();
   useKeys({ escape: () => navigate("/tray") });
-  useEffect(() => {
-    document.title = "Schedules \u2013 Snikra";
-  }, []);
+  usePageTitle("Schedules");
   if (told.isError)
     return <Failed what="The schedules could not be opened." error={told.error} onAgain={told.refetch} />;
   if (told.isPending) return <p className="voice p-6 text-ink3">Opening the schedules.</p>;
@@ -47,19 +47,9 @@ function Make({ choices }: { choices: Choice[] }) {
   const [query] = useSearchParams();
   const [basis, setBasis] = useState<Choice["id"]>("insurance");
   const [title, setTitle] = useState("");
-  const queries = useQueryClient();
-  const toast = useToast();
   const q = query.get("q") ?? "";
   const ticks = query.getAll("in");
-  const isAll = q === "" && ticks.length === 0;
-  const make = useMutation({
-    mutationFn: () => api.makeSchedule({ id: crypto.randomUUID(), basis, title, q }, ticks),
-    onSuccess: (made) => {
-      setTitle("");
-      queries.invalidateQueries({ queryKey: KEPT.queryKey });
-      toast(`A schedule of ${knivesIn(made)} is made.`);
-    },
-  });
+  const make = useMaking({ basis, title, q }, ticks, () => setTitle(""));
   const problems: Problem[] = make.error instanceof Refused ? make.error.problems : [];
   const problem = (field: string) => problems.find((p) => p.field === field);
   return (
@@ -71,36 +61,8 @@ function Make({ choices }: { choices: Choice[] }) {
       }}
     >
       <h2 className="text-[1.125rem]/6">A new one</h2>
-      <p className="text-ink2">
-        {isAll
-          ? "Of all knives in the tray."
-          : `Of what was found: ${[q, ...ticks].filter(Boolean).join(", ")}.`}
-        {!isAll && (
-          <>
-            {" "}
-            <Link to="/schedules" className="underline">
-              Of all
-            </Link>
-          </>
-        )}
-      </p>
-      <fieldset className="mt-2">
-        <legend className="text-[0.78125rem]/4 text-ink2">What it is for</legend>
-        {choices.map((c) => (
-          <label key={c.id} className="flex gap-2 border-b border-rule py-1">
-            <input
-              type="radio"
-              name="basis"
-              className="mt-1 accent-blue"
-              checked={basis === c.id}
-              onChange={() => setBasis(c.id)}
-            />
-            <span>
-              {c.label}. <span className="text-ink2">{c.why}</span>
-            </span>
-          </label>
-        ))}
-      </fieldset>
+      <OfWhich asked={[q, ...ticks].filter(Boolean)} />
+      <WhatFor choices={choices} basis={basis} onChange={setBasis} />
       <Field label="Of what, or for whom" problem={problem("title")} className="mt-2">
         {(ids) => (
           <input
@@ -124,24 +86,73 @@ function Make({ choices }: { choices: Choice[] }) {
   );
 }
 
-function Kept({ kept }: { kept: ScheduleTold[] }) {
+function useMaking(
+  plan: { basis: Choice["id"]; title: string; q: string },
+  ticks: string[],
+  onMade: () => void,
+) {
   const queries = useQueryClient();
   const toast = useToast();
-  const again = () => queries.invalidateQueries({ queryKey: KEPT.queryKey });
-  const attempt = async (done: () => Promise<unknown>, text: string, undo?: () => void) => {
-    try {
-      await done();
-      toast(text, undo);
-    } catch (e) {
-      toast(`That could not be done. ${(e as Error).message}`);
-    }
-    await again();
-  };
+  return useMutation({
+    mutationFn: () => api.makeSchedule({ id: crypto.randomUUID(), ...plan }, ticks),
+    onSuccess: (made) => {
+      onMade();
+      queries.invalidateQueries({ queryKey: KEPT.queryKey });
+      toast(`A schedule of ${knivesIn(made)} is made.`);
+    },
+  });
+}
+
+function OfWhich({ asked }: { asked: string[] }) {
+  if (asked.length === 0) return <p className="text-ink2">Of all knives in the tray.</p>;
+  return (
+    <p className="text-ink2">
+      Of what was found: {asked.join(", ")}.{" "}
+      <Link to="/schedules" className="underline">
+        Of all
+      </Link>
+    </p>
+  );
+}
+
+function WhatFor({
+  choices,
+  basis,
+  onChange,
+}: {
+  choices: Choice[];
+  basis: Choice["id"];
+  onChange: (basis: Choice["id"]) => void;
+}) {
+  return (
+    <fieldset className="mt-2">
+      <legend className="text-[0.78125rem]/4 text-ink2">What it is for</legend>
+      {choices.map((c) => (
+        <label key={c.id} className="flex gap-2 border-b border-rule py-1">
+          <input
+            type="radio"
+            name="basis"
+            className="mt-1 accent-blue"
+            checked={basis === c.id}
+            onChange={() => onChange(c.id)}
+          />
+          <span>
+            {c.label}. <span className="text-ink2">{c.why}</span>
+          </span>
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
+function Kept({ kept }: { kept: ScheduleTold[] }) {
+  const queries = useQueryClient();
+  const attempt = useAttempt(() => queries.invalidateQueries({ queryKey: KEPT.queryKey }));
   const remove = (s: ScheduleTold) =>
     attempt(
       () => api.removeSchedule(s.id),
       "The schedule is taken out.",
-      () => attempt(() => api.restoreSchedule(s.id), "It is there again."),
+      () => api.restoreSchedule(s.id),
     );
   if (kept.length === 0)
     return (
@@ -154,38 +165,44 @@ function Kept({ kept }: { kept: ScheduleTold[] }) {
       <h2 className="text-[1.125rem]/6">Kept</h2>
       <ul>
         {kept.map((s) => (
-          <li key={s.id} className="border-t border-rule py-1.5">
-            <p className="flex flex-wrap items-baseline justify-between gap-x-4">
-              <span className="min-w-0 break-words">
-                <span className="num">{dayText(s.asOf)}</span> {s.title ?? "All of it"},{" "}
-                {s.basis === "insurance" ? "for an insurer" : "for an estate"}
-              </span>
-              <span className="num text-[1.125rem]/6">{totalsOf(s)}</span>
-            </p>
-            <p className="flex flex-wrap items-baseline gap-x-4 text-ink2">
-              <span className="mr-auto">
-                {knivesIn(s)}
-                {s.unvalued > 0 && `, ${s.unvalued} without an amount`}
-              </span>
-              <Saved of={s} as="pdf">
-                PDF to print
-              </Saved>
-              <Saved of={s} as="csv">
-                Table
-              </Saved>
-              <button
-                type="button"
-                className="min-h-6 hover:underline"
-                aria-label={`Take out the schedule of ${dayText(s.asOf)}: ${s.title ?? "all of it"}`}
-                onClick={() => remove(s)}
-              >
-                Take out
-              </button>
-            </p>
-          </li>
+          <OneKept key={s.id} schedule={s} onRemove={() => remove(s)} />
         ))}
       </ul>
     </section>
+  );
+}
+
+function OneKept({ schedule: s, onRemove }: { schedule: ScheduleTold; onRemove: () => void }) {
+  return (
+    <li className="border-t border-rule py-1.5">
+      <p className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <span className="min-w-0 break-words">
+          <span className="num">{dayText(s.asOf)}</span> {s.title ?? "All of it"},{" "}
+          {s.basis === "insurance" ? "for an insurer" : "for an estate"}
+        </span>
+        <span className="num text-[1.125rem]/6">{totalsOf(s)}</span>
+      </p>
+      <p className="flex flex-wrap items-baseline gap-x-4 text-ink2">
+        <span className="mr-auto">
+          {knivesIn(s)}
+          {s.unvalued > 0 && `, ${s.unvalued} without an amount`}
+        </span>
+        <Saved of={s} as="pdf">
+          PDF to print
+        </Saved>
+        <Saved of={s} as="csv">
+          Table
+        </Saved>
+        <button
+          type="button"
+          className="min-h-6 hover:underline"
+          aria-label={`Take out the schedule of ${dayText(s.asOf)}: ${s.title ?? "all of it"}`}
+          onClick={onRemove}
+        >
+          Take out
+        </button>
+      </p>
+    </li>
   );
 }
 

@@ -81,7 +81,7 @@ test("one that is taken out can be put back", async () => {
   show();
   fireEvent.click(await screen.findByText("Take out"));
   fireEvent.click(await screen.findByText("Undo"));
-  expect(await screen.findByText("It is there again.")).toBeTruthy();
+  expect(await screen.findByText("As it was before.")).toBeTruthy();
   expect(restore).toHaveBeenCalledWith("s1");
 });
 

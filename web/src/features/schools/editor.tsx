@@ -9,36 +9,10 @@ import { Caps } from "./caps";
 import { type SchoolDraft, withBand, withPoints, withSchool } from "./draft";
 
 /** A school of one's own: what each fault lets pass or takes, how faults add up, and what that would change. */
-export function SchoolEditor({
-  draft,
-  book,
-  choice,
-  onKeep,
-  onClose,
-}: {
-  draft: SchoolDraft;
-  book: Book;
-  choice: OwnSchools;
-  onKeep: (choice: OwnSchools) => Promise<void>;
-  onClose: () => void;
-}) {
+export function SchoolEditor({ draft, book, choice, onKeep, onClose }: OfEditor) {
   const [school, setSchool] = useState(draft.school);
-  const [problems, setProblems] = useState<Problem[]>([]);
   const [tried, setTried] = useState<School>();
-  const toast = useToast();
-  const top = useRef<HTMLDivElement>(null);
-  const would = withSchool(choice, school);
-  const keep = async () => {
-    try {
-      await onKeep(would);
-      toast(`${school.label} is kept.`, () => onKeep(choice));
-      onClose();
-    } catch (e) {
-      const found = e instanceof Refused ? e.problems : [];
-      setProblems(found.length > 0 ? found : [{ field: "", given: "", accepted: (e as Error).message }]);
-      top.current?.scrollIntoView({ block: "nearest" });
-    }
-  };
+  const { problems, top, keep } = useKeeping({ draft, book, choice, onKeep, onClose }, school);
   return (
     <Dialog open onClose={onClose} title={school.label}>
       <div ref={top} role="alert">
@@ -48,20 +22,7 @@ export function SchoolEditor({
           </p>
         ))}
       </div>
-      <TextField
-        label="Name"
-        className="mt-3"
-        maxLength={80}
-        value={school.label}
-        onCommit={(label) => setSchool({ ...school, label: label ?? "" })}
-      />
-      <TextField
-        label="What sets it apart"
-        className="mt-2"
-        maxLength={400}
-        value={school.about}
-        onCommit={(about) => setSchool({ ...school, about: about ?? "" })}
-      />
+      <NameAndAbout school={school} onChange={setSchool} />
       <HowFaultsAddUp school={school} onChange={setSchool} />
       {school.kind === "points" ? (
         <Points school={school} levels={draft.levels} onChange={setSchool} />
@@ -86,6 +47,54 @@ export function SchoolEditor({
         />
       )}
     </Dialog>
+  );
+}
+
+interface OfEditor {
+  draft: SchoolDraft;
+  book: Book;
+  choice: OwnSchools;
+  onKeep: (choice: OwnSchools) => Promise<void>;
+  onClose: () => void;
+}
+
+/** Keeps it, or tells at the top what stands against it. */
+function useKeeping({ choice, onKeep, onClose }: OfEditor, school: School) {
+  const [problems, setProblems] = useState<Problem[]>([]);
+  const toast = useToast();
+  const top = useRef<HTMLDivElement>(null);
+  const keep = async () => {
+    try {
+      await onKeep(withSchool(choice, school));
+      toast(`${school.label} is kept.`, () => onKeep(choice));
+      onClose();
+    } catch (e) {
+      const found = e instanceof Refused ? e.problems : [];
+      setProblems(found.length > 0 ? found : [{ field: "", given: "", accepted: (e as Error).message }]);
+      top.current?.scrollIntoView({ block: "nearest" });
+    }
+  };
+  return { problems, top, keep };
+}
+
+function NameAndAbout({ school, onChange }: { school: School; onChange: (school: School) => void }) {
+  return (
+    <>
+      <TextField
+        label="Name"
+        className="mt-3"
+        maxLength={80}
+        value={school.label}
+        onCommit={(label) => onChange({ ...school, label: label ?? "" })}
+      />
+      <TextField
+        label="What sets it apart"
+        className="mt-2"
+        maxLength={400}
+        value={school.about}
+        onCommit={(about) => onChange({ ...school, about: about ?? "" })}
+      />
+    </>
   );
 }
 

@@ -1,11 +1,14 @@
-import { useEffect, useRef, useState } from "react";
+import type { RefObject } from "react";
+import { useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api } from "../../api/client";
 import { choiceOf, useGrading } from "../../api/grading";
 import type { Book, SchoolTold } from "../../api/types";
 import { useKeys } from "../../keys";
 import { Dialog } from "../../ui/dialog";
-import { Failed } from "../../ui/failed";
+import { Opened } from "../../ui/opened";
+import { Page } from "../../ui/page";
+import { usePageTitle } from "../../ui/page-title";
 import { useToast } from "../../ui/toasts";
 import { Trial } from "../makers/trial";
 import { changing, likeIt, type SchoolDraft, withoutSchool } from "./draft";
@@ -13,18 +16,83 @@ import { SchoolEditor } from "./editor";
 
 /** How collectors judge: which school heads every page, and schools of one's own. */
 export function SchoolsPage({ book }: { book: Book }) {
-  const { grading, error, refetch, judge, head } = useGrading();
+  const { grading, error, refetch, judge } = useGrading();
   const [draft, setDraft] = useState<SchoolDraft>();
   const [tried, setTried] = useState<SchoolTold>();
   const opener = useRef<HTMLButtonElement>(null);
-  const toast = useToast();
   const navigate = useNavigate();
   useKeys({ escape: () => !draft && !tried && navigate(-1) });
-  useEffect(() => {
-    document.title = "Schools of grading \u2013 Snikra";
-  }, []);
-  if (error) return <Failed what="The schools could not be read." error={error} onAgain={() => refetch()} />;
-  if (!grading) return <p className="voice p-6 text-ink3">Looking.</p>;
+  usePageTitle("Schools of grading");
+  const onTry = (school: SchoolTold, from: HTMLButtonElement) => {
+    opener.current = from;
+    setTried(school);
+  };
+  return (
+    <Opened
+      of={{ data: grading, error, refetch }}
+      failed="The schools could not be read."
+      meanwhile="Looking."
+    >
+      {(grading) => (
+        <Page>
+          <Preface />
+          <Schools grading={grading} onDraft={setDraft} onTry={onTry} />
+          <Elsewhere />
+          <TryDialog grading={grading} tried={tried} from={opener} onClose={() => setTried(undefined)} />
+          {draft && (
+            <SchoolEditor
+              key={draft.school.id}
+              draft={draft}
+              book={book}
+              choice={choiceOf(grading)}
+              onKeep={judge}
+              onClose={() => setDraft(undefined)}
+            />
+          )}
+        </Page>
+      )}
+    </Opened>
+  );
+}
+
+type Grading = NonNullable<ReturnType<typeof useGrading>["grading"]>;
+
+function Preface() {
+  return (
+    <>
+      <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">Schools of grading</h1>
+      <p className="mt-1 max-w-[46rem] text-ink2">
+        Every knife is graded by all of them, side by side. The one that heads every page of this collection
+        also grades the tray and the value. What each fault lets pass is judgement: make a school of your own
+        where you hold it otherwise.
+      </p>
+    </>
+  );
+}
+
+function Elsewhere() {
+  return (
+    <p className="mt-3 text-ink2">
+      How often faults are met, and what grades bring, stand with the{" "}
+      <Link to="/judgement" className="underline">
+        numbers of judgement
+      </Link>{" "}
+      and in the book of condition.
+    </p>
+  );
+}
+
+function Schools({
+  grading,
+  onDraft,
+  onTry,
+}: {
+  grading: Grading;
+  onDraft: (draft: SchoolDraft) => void;
+  onTry: (school: SchoolTold, from: HTMLButtonElement) => void;
+}) {
+  const { judge, head } = useGrading();
+  const toast = useToast();
   const choice = choiceOf(grading);
   const remove = async (s: SchoolTold) => {
     try {
@@ -35,58 +103,42 @@ export function SchoolsPage({ book }: { book: Book }) {
     }
   };
   return (
-    <main className="px-4 pt-3 pb-8 lg:px-6">
-      <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">Schools of grading</h1>
-      <p className="mt-1 max-w-[46rem] text-ink2">
-        Every knife is graded by all of them, side by side. The one that heads every page of this collection
-        also grades the tray and the value. What each fault lets pass is judgement: make a school of your own
-        where you hold it otherwise.
-      </p>
-      <ul className="mt-3 max-w-[60rem] border-t border-ink" aria-label="Schools">
-        {grading.schools.map((s) => (
-          <School
-            key={s.school.id}
-            told={s}
-            isHead={grading.heads === s.school.id}
-            onHead={() => head(s.school.id)}
-            onLike={() => setDraft(likeIt(s, grading))}
-            onChange={() => setDraft(changing(s))}
-            onRemove={() => remove(s)}
-            onTry={(button) => {
-              opener.current = button;
-              setTried(s);
-            }}
-          />
-        ))}
-      </ul>
-      <p className="mt-3 text-ink2">
-        How often faults are met, and what grades bring, stand with the{" "}
-        <Link to="/judgement" className="underline">
-          numbers of judgement
-        </Link>{" "}
-        and in the book of condition.
-      </p>
-      <Dialog
-        open={tried !== undefined}
-        onClose={() => setTried(undefined)}
-        title={tried?.school.label ?? ""}
-        from={opener}
-      >
-        {tried && (
-          <Trial begin={() => api.tryGrading({ ...choice, heads: tried.school.id }, grading.heads)} />
-        )}
-      </Dialog>
-      {draft && (
-        <SchoolEditor
-          key={draft.school.id}
-          draft={draft}
-          book={book}
-          choice={choice}
-          onKeep={judge}
-          onClose={() => setDraft(undefined)}
+    <ul className="mt-3 max-w-[60rem] border-t border-ink" aria-label="Schools">
+      {grading.schools.map((s) => (
+        <School
+          key={s.school.id}
+          told={s}
+          isHead={grading.heads === s.school.id}
+          onHead={() => head(s.school.id)}
+          onLike={() => onDraft(likeIt(s, grading))}
+          onChange={() => onDraft(changing(s))}
+          onRemove={() => remove(s)}
+          onTry={(button) => onTry(s, button)}
+        />
+      ))}
+    </ul>
+  );
+}
+
+function TryDialog({
+  grading,
+  tried,
+  from,
+  onClose,
+}: {
+  grading: Grading;
+  tried: SchoolTold | undefined;
+  from: RefObject<HTMLButtonElement | null>;
+  onClose: () => void;
+}) {
+  return (
+    <Dialog open={tried !== undefined} onClose={onClose} title={tried?.school.label ?? ""} from={from}>
+      {tried && (
+        <Trial
+          begin={() => api.tryGrading({ ...choiceOf(grading), heads: tried.school.id }, grading.heads)}
         />
       )}
-    </main>
+    </Dialog>
   );
 }
 

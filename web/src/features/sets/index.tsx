@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
 import { useByNumber } from "../../api/by-number";
 import { api } from "../../api/client";
@@ -7,6 +7,7 @@ import type { Book, SetRow } from "../../api/types";
 import { useKeys } from "../../keys";
 import { BackOrPrint } from "../../ui/back-or-print";
 import { Failed } from "../../ui/failed";
+import { usePageTitle } from "../../ui/page-title";
 import { Select } from "../../ui/select";
 import { Row, type Shown } from "./row";
 import { Series } from "./series";
@@ -34,9 +35,7 @@ export function SetPage({ book }: { book: Book }) {
   const back = `/makers/${maker}`;
   useKeys({ escape: () => navigate(back), p: () => window.print(), g: () => setOnlyGaps((on) => !on) });
   const name = set.data?.board.name;
-  useEffect(() => {
-    document.title = `${name ?? "A set"} \u2013 Snikra`;
-  }, [name]);
+  usePageTitle(name ?? "A set");
   if (set.isError)
     return <Failed what="The set could not be laid out." error={set.error} onAgain={() => set.refetch()} />;
   if (!set.data) return <p className="voice p-6 text-ink3">Laying out the set.</p>;

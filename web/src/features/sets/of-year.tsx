@@ -1,11 +1,12 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { api } from "../../api/client";
 import type { Bearing } from "../../api/types";
 import { useKeys } from "../../keys";
 import { BackOrPrint } from "../../ui/back-or-print";
 import { Failed } from "../../ui/failed";
+import { usePageTitle } from "../../ui/page-title";
 import { span } from "./row";
 import { Struck } from "./struck";
 
@@ -20,9 +21,7 @@ export function OfYearPage() {
     retry: false,
   });
   useKeys({ escape: () => navigate("/makers"), p: () => window.print() });
-  useEffect(() => {
-    document.title = `Of ${year} \u2013 Snikra`;
-  }, [year]);
+  usePageTitle(`Of ${year}`);
   const makers = told.data?.makers ?? [];
   return (
     <main className="px-4 pt-3 pb-8 lg:px-6">

@@ -1,25 +1,14 @@
-import { Fragment } from "react";
 import type { Dating } from "../../api/types";
 
 type Clue = Dating["clues"][number];
 type Group = Dating["clueGroups"][number];
 
 /** Every clue in the order of its influence, those that agree together, to be left out and put back. */
-export function Clues({
-  whole,
-  now,
-  off,
-  onFlip,
-}: {
-  whole: Dating;
-  now: Dating;
-  off: ReadonlySet<string>;
-  onFlip: (features: string[]) => void;
-}) {
+export function Clues(of: OfClues) {
+  const { whole } = of;
   const all = whole.clues;
   if (all.length === 0 && !whole.mark)
     return <p className="voice text-ink3">No clue has been entered yet.</p>;
-  const printed = new Set(whole.clueGroups.flatMap((g) => g.features).slice(0, MOST_PRINTED));
   return (
     <div className="overflow-x-auto">
       <table className="w-full border-t border-ink text-left">
@@ -36,44 +25,9 @@ export function Clues({
           </tr>
         </thead>
         <tbody>
-          {whole.mark && (
-            <Row
-              clue={whole.mark}
-              told={now.mark ?? whole.mark}
-              isPrinted
-              isOn={!off.has(MARK)}
-              isOfSeveral={false}
-              onFlip={() => onFlip([MARK])}
-            />
-          )}
+          <MarkRow {...of} />
           {whole.clueGroups.map((group) => (
-            <Fragment key={group.features.join()}>
-              {group.features.length > 1 && (
-                <Together
-                  group={group}
-                  told={alike(now, group) ?? group}
-                  labels={group.features.map((f) => clueOf(whole, f)?.label ?? f)}
-                  off={off}
-                  onFlip={onFlip}
-                />
-              )}
-              {group.features.map((f) => {
-                const clue = clueOf(whole, f);
-                return (
-                  clue && (
-                    <Row
-                      key={f}
-                      clue={clue}
-                      told={clueOf(now, f) ?? clue}
-                      isPrinted={printed.has(f)}
-                      isOn={!off.has(f)}
-                      isOfSeveral={group.features.length > 1}
-                      onFlip={() => onFlip([f])}
-                    />
-                  )
-                );
-              })}
-            </Fragment>
+            <Group key={group.features.join()} group={group} {...of} />
           ))}
         </tbody>
       </table>
@@ -81,6 +35,59 @@ export function Clues({
         <p className="hidden print:block">And {all.length - MOST_PRINTED} clues more that move less.</p>
       )}
     </div>
+  );
+}
+
+interface OfClues {
+  whole: Dating;
+  now: Dating;
+  off: ReadonlySet<string>;
+  onFlip: (features: string[]) => void;
+}
+
+function MarkRow({ whole, now, off, onFlip }: OfClues) {
+  if (!whole.mark) return null;
+  return (
+    <Row
+      clue={whole.mark}
+      told={now.mark ?? whole.mark}
+      isPrinted
+      isOn={!off.has(MARK)}
+      isOfSeveral={false}
+      onFlip={() => onFlip([MARK])}
+    />
+  );
+}
+
+/** Clues that agree, told together and each by itself. */
+function Group({ group, ...of }: OfClues & { group: Dating["clueGroups"][number] }) {
+  const { whole, now, off, onFlip } = of;
+  const printed = new Set(whole.clueGroups.flatMap((g) => g.features).slice(0, MOST_PRINTED));
+  const isOfSeveral = group.features.length > 1;
+  const clues = group.features.map((f) => clueOf(whole, f)).filter((c) => c !== undefined);
+  return (
+    <>
+      {isOfSeveral && (
+        <Together
+          group={group}
+          told={alike(now, group) ?? group}
+          labels={group.features.map((f) => clueOf(whole, f)?.label ?? f)}
+          off={off}
+          onFlip={onFlip}
+        />
+      )}
+      {clues.map((clue) => (
+        <Row
+          key={clue.feature}
+          clue={clue}
+          told={clueOf(now, clue.feature) ?? clue}
+          isPrinted={printed.has(clue.feature)}
+          isOn={!off.has(clue.feature)}
+          isOfSeveral={isOfSeveral}
+          onFlip={() => onFlip([clue.feature])}
+        />
+      ))}
+    </>
   );
 }
 

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { api } from "../../api/client";
 import type { Book, SavedKnife, Verdict } from "../../api/types";
@@ -8,6 +8,9 @@ import { useKeys } from "../../keys";
 import { usePreferences } from "../../preferences";
 import { BackOrPrint } from "../../ui/back-or-print";
 import { Failed } from "../../ui/failed";
+import { Opened, together } from "../../ui/opened";
+import { Page, PageHead } from "../../ui/page";
+import { usePageTitle } from "../../ui/page-title";
 import { NextLooks } from "../bench/next-looks";
 import { SpanChart } from "../bench/span-chart";
 import { Clues } from "./clues";
@@ -60,56 +63,93 @@ function Sheet({ knife, book }: { knife: SavedKnife; book: Book }) {
   const bench = `/bench/${knife.id}`;
   useKeys({ escape: () => navigate(bench), p: () => window.print() });
   const pattern = now.data && titleBy(school, now.data.pattern);
-  useEffect(() => {
-    document.title = `Verdict on ${knife.specimen.title ?? pattern ?? "a knife"} \u2013 Snikra`;
-  }, [knife.specimen.title, pattern]);
-  if (whole.isError || now.isError)
-    return (
-      <Failed
-        what="The verdict could not be worked out."
-        error={(now.error ?? whole.error) as Error}
-        onAgain={() => (now.isError ? now : whole).refetch()}
-      />
-    );
-  if (!whole.data || !now.data) return <p className="voice p-6 text-ink3">Working it out.</p>;
-  const verdict = now.data;
-  const go = (station: string) => navigate(`${bench}?at=${station}`);
+  usePageTitle(`Verdict on ${knife.specimen.title ?? pattern ?? "a knife"}`);
   return (
-    <main className="sheet px-4 pt-3 pb-8 lg:px-6 print:p-0">
-      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
-        <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">{pattern}</h1>
-        <p className="text-ink2">
-          <span className="num">{knife.number}</span> {knife.specimen.title}
-        </p>
-        <BackOrPrint bench={bench} />
-      </div>
-      {off.size > 0 && (
-        <p role="status" className="mt-2 bg-blue-wash px-2 py-1">
-          Without {[...off].map((f) => named(whole.data, f)).join("; ")}: {verdict.dating.opinion.headline}.
-          Nothing of this is kept.{" "}
-          <button type="button" className="underline" onClick={allOn}>
-            All clues on
-          </button>
-        </p>
+    <Opened
+      of={together(whole, now)}
+      failed="The verdict could not be worked out."
+      meanwhile="Working it out."
+    >
+      {([whole, verdict]) => (
+        <Page isSheet>
+          <PageHead
+            title={pattern}
+            about={
+              <>
+                <span className="num">{knife.number}</span> {knife.specimen.title}
+              </>
+            }
+          >
+            <BackOrPrint bench={bench} />
+          </PageHead>
+          <LeftOut off={off} whole={whole} verdict={verdict} onAll={allOn} />
+          <Held
+            verdict={verdict}
+            book={book}
+            name={pattern ?? "The knife"}
+            onGo={(station) => navigate(`${bench}?at=${station}`)}
+          />
+          <Clues whole={whole.dating} now={verdict.dating} off={off} onFlip={flip} />
+          <p className="mt-2 text-[0.78125rem]/4 text-ink2">
+            A verdict is an opinion: for insurance, tax and estates ask a licensed appraiser.
+          </p>
+        </Page>
       )}
+    </Opened>
+  );
+}
+
+function LeftOut({
+  off,
+  whole,
+  verdict,
+  onAll,
+}: {
+  off: ReadonlySet<string>;
+  whole: Verdict;
+  verdict: Verdict;
+  onAll: () => void;
+}) {
+  if (off.size === 0) return null;
+  return (
+    <p role="status" className="mt-2 bg-blue-wash px-2 py-1">
+      Without {[...off].map((f) => named(whole, f)).join("; ")}: {verdict.dating.opinion.headline}. Nothing of
+      this is kept.{" "}
+      <button type="button" className="underline" onClick={onAll}>
+        All clues on
+      </button>
+    </p>
+  );
+}
+
+/** The knife drawn and what is held of it, over the years it may be of. */
+function Held({
+  verdict,
+  book,
+  name,
+  onGo,
+}: {
+  verdict: Verdict;
+  book: Book;
+  name: string;
+  onGo: (station: string) => void;
+}) {
+  return (
+    <>
       <div className="mt-2 grid gap-x-8 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] print:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
         <div className="min-w-0">
-          <KnifeDrawn sketch={verdict.sketch} book={book} label={pattern ?? "The knife"} />
-          <NextLooks looks={verdict.dating.lookNext} onGo={go} />
+          <KnifeDrawn sketch={verdict.sketch} book={book} label={name} />
+          <NextLooks looks={verdict.dating.lookNext} onGo={onGo} />
         </div>
         <div className="min-w-0 max-lg:order-first">
-          <Opinion verdict={verdict} onGo={go} />
-          {verdict.dating.explanations.length > 0 && <Originality verdict={verdict} onGo={go} />}
+          <Opinion verdict={verdict} onGo={onGo} />
+          {verdict.dating.explanations.length > 0 && <Originality verdict={verdict} onGo={onGo} />}
         </div>
       </div>
       <div className="-mx-4 border-t border-ink lg:-mx-6 print:mx-0">
-        <SpanChart dating={verdict.dating} onGo={go} isBare />
+        <SpanChart dating={verdict.dating} onGo={onGo} isBare />
       </div>
-      <Clues whole={whole.data.dating} now={verdict.dating} off={off} onFlip={flip} />
-      <p className="mt-2 text-[0.78125rem]/4 text-ink2">
-        A verdict is an opinion: for insurance, tax and estates ask a licensed appraiser.
-      </p>
-    </main>
+    </>
   );
 }
 

@@ -13,7 +13,6 @@ type X = (year: number) => number;
 export function StoryAxis({ story }: { story: StoryTold }) {
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box, 640);
-  const { made } = story;
   const to = Math.max(story.to, story.from + 10);
   const x: X = (year) => EDGE + ((year - story.from) * (width - 2 * EDGE)) / (to - story.from);
   const rows = inOrder(story);
@@ -21,24 +20,7 @@ export function StoryAxis({ story }: { story: StoryTold }) {
   return (
     <section aria-label="Who had it" className="my-2">
       <ol ref={box as never}>
-        {made && (
-          <li>
-            <p className="flex justify-between gap-3">
-              <span>The knife, by all but its story</span>
-              <span className="num text-blue">{years(made)}</span>
-            </p>
-            <Row width={width} x={x} story={story}>
-              {made.pieces.map((p) => (
-                <path
-                  key={p.from}
-                  d={`M${x(p.from)} ${HIGH / 2}H${Math.max(x(p.to), x(p.from) + 3)}`}
-                  stroke="var(--color-blue)"
-                  strokeWidth="7"
-                />
-              ))}
-            </Row>
-          </li>
-        )}
+        <Made width={width} x={x} story={story} />
         {rows.map((row) => (
           <li key={row.key} className="border-t border-rule">
             <p className="flex justify-between gap-3">
@@ -51,12 +33,7 @@ export function StoryAxis({ story }: { story: StoryTold }) {
               {row.tenure ? (
                 <Bar tenure={row.tenure} x={x} isDoubted={isDoubted(story, row.tenure)} />
               ) : (
-                <path
-                  d={`M${x(row.from)} ${HIGH / 2 - 3}v6m0 -3H${x(row.to)}m0 -3v6`}
-                  stroke="var(--color-ink3)"
-                  strokeWidth="1"
-                  strokeDasharray="1 4"
-                />
+                <Gap from={x(row.from)} to={x(row.to)} />
               )}
             </Row>
           </li>
@@ -64,6 +41,40 @@ export function StoryAxis({ story }: { story: StoryTold }) {
       </ol>
       <Years width={width} x={x} from={story.from} to={to} />
     </section>
+  );
+}
+
+function Gap({ from, to }: { from: number; to: number }) {
+  return (
+    <path
+      d={`M${from} ${HIGH / 2 - 3}v6m0 -3H${to}m0 -3v6`}
+      stroke="var(--color-ink3)"
+      strokeWidth="1"
+      strokeDasharray="1 4"
+    />
+  );
+}
+
+function Made({ width, x, story }: { width: number; x: X; story: StoryTold }) {
+  const { made } = story;
+  if (!made) return null;
+  return (
+    <li>
+      <p className="flex justify-between gap-3">
+        <span>The knife, by all but its story</span>
+        <span className="num text-blue">{years(made)}</span>
+      </p>
+      <Row width={width} x={x} story={story}>
+        {made.pieces.map((p) => (
+          <path
+            key={p.from}
+            d={`M${x(p.from)} ${HIGH / 2}H${Math.max(x(p.to), x(p.from) + 3)}`}
+            stroke="var(--color-blue)"
+            strokeWidth="7"
+          />
+        ))}
+      </Row>
+    </li>
   );
 }
 

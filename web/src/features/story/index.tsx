@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { api } from "../../api/client";
 import type { Book, SavedKnife, StoryTold, Verdict } from "../../api/types";
@@ -8,6 +8,8 @@ import { useKeys } from "../../keys";
 import { usePreferences } from "../../preferences";
 import { BackOrPrint } from "../../ui/back-or-print";
 import { Failed } from "../../ui/failed";
+import { Page, PageHead } from "../../ui/page";
+import { usePageTitle } from "../../ui/page-title";
 import { KnifeDrawn } from "../sheet/knife-drawn";
 import { StoryAxis } from "./axis";
 import { FromLedger } from "./from-ledger";
@@ -49,37 +51,17 @@ interface Of {
 function Sheet({ knife, verdict, story, book }: Of) {
   const { school } = usePreferences();
   const navigate = useNavigate();
-  const { opinion } = verdict.dating;
   const bench = `/bench/${knife.id}?at=story`;
   const name = titleBy(school, verdict.pattern);
   const [vague, setVague] = useState(false);
   useKeys({ escape: () => navigate(bench), p: () => window.print() });
-  useEffect(() => {
-    document.title = `Provenance of ${knife.specimen.title ?? name} \u2013 Snikra`;
-  }, [knife.specimen.title, name]);
+  usePageTitle(`Provenance of ${knife.specimen.title ?? name}`);
   return (
-    <main className="sheet px-4 pt-3 pb-8 lg:px-6 print:p-0">
-      <header className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
-        <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">Provenance</h1>
-        <p className="text-ink2">
-          <span className="num">{knife.number}</span> {knife.specimen.title ?? name}, {name.toLowerCase()}.{" "}
-          {new Date().toLocaleDateString(undefined, { dateStyle: "long" })}
-        </p>
+    <Page isSheet>
+      <PageHead title="Provenance" about={<Which knife={knife} name={name} />}>
         <BackOrPrint bench={bench} />
-      </header>
-      <div className="mt-2 grid gap-x-8 gap-y-3 md:grid-cols-[minmax(0,1fr)_minmax(0,2fr)] print:grid-cols-[minmax(0,1fr)_minmax(0,2fr)]">
-        <div className="min-w-0">
-          <KnifeDrawn sketch={verdict.sketch} book={book} label={name} />
-          <p className="mt-1 font-serif text-[1.0625rem]/6">{opinion.headline}</p>
-          <p className="num text-blue">
-            {years(opinion.years)}
-            {opinion.held !== undefined && <span className="text-ink2">, {percent(opinion.held)}%</span>}
-          </p>
-        </div>
-        <div className="min-w-0">
-          <StoryAxis story={story} />
-        </div>
-      </div>
+      </PageHead>
+      <KnifeAndAxis verdict={verdict} story={story} book={book} name={name} />
       {story.questions.length > 0 && (
         <ul aria-label="To ask again" className="mt-2 text-lead">
           {story.questions.map((q) => (
@@ -100,11 +82,45 @@ function Sheet({ knife, verdict, story, book }: Of) {
       )}
       <Links knife={knife} story={story} book={book} vague={vague} />
       <FromLedger knife={knife.id} />
-      <p className="mt-3 border-t border-rule pt-1 text-[0.78125rem]/4 text-ink2">
-        What is told is given as it was told. How far a link is so is an opinion from what the knife shows and
-        who says it; it proves no title. Where law, tax or export ask for proof, ask someone licensed.
-      </p>
-    </main>
+      <Caution />
+    </Page>
+  );
+}
+
+function Which({ knife, name }: { knife: SavedKnife; name: string }) {
+  return (
+    <>
+      <span className="num">{knife.number}</span> {knife.specimen.title ?? name}, {name.toLowerCase()}.{" "}
+      {new Date().toLocaleDateString(undefined, { dateStyle: "long" })}
+    </>
+  );
+}
+
+function KnifeAndAxis({ verdict, story, book, name }: Omit<Of, "knife"> & { name: string }) {
+  const { opinion } = verdict.dating;
+  return (
+    <div className="mt-2 grid gap-x-8 gap-y-3 md:grid-cols-[minmax(0,1fr)_minmax(0,2fr)] print:grid-cols-[minmax(0,1fr)_minmax(0,2fr)]">
+      <div className="min-w-0">
+        <KnifeDrawn sketch={verdict.sketch} book={book} label={name} />
+        <p className="mt-1 font-serif text-[1.0625rem]/6">{opinion.headline}</p>
+        <p className="num text-blue">
+          {years(opinion.years)}
+          {opinion.held !== undefined && <span className="text-ink2">, {percent(opinion.held)}%</span>}
+        </p>
+      </div>
+      <div className="min-w-0">
+        <StoryAxis story={story} />
+      </div>
+    </div>
+  );
+}
+
+function Caution() {
+  return (
+    <p className="mt-3 border-t border-rule pt-1 text-[0.78125rem]/4 text-ink2">
+      What is told is given as it was told. How far a link is so is an opinion from what the knife shows and
+      who says it; it proves no title. Where law, tax or export ask for proof, ask someone licensed.
+    </p>
   );
 }
 
@@ -130,8 +146,6 @@ const closed = (line: string) => (/\.\u201d?$/.test(line) ? line : `${line}.`);
 function Links({ knife, story, book, vague }: Omit<Of, "verdict"> & { vague: boolean }) {
   if (knife.specimen.story.length === 0)
     return <p className="voice mt-3 text-ink3">Nothing is known yet of where it has been.</p>;
-  const label = (choices: { id: string; label: string }[], id: string) =>
-    choices.find((c) => c.id === id)?.label ?? id;
   const told = knife.specimen.story.map((e, i) => {
     const vaguely = vague && story.links[i]?.vaguely;
     return vaguely ? { ...e, place: vaguely.place, note: undefined, document: undefined } : e;
@@ -141,37 +155,45 @@ function Links({ knife, story, book, vague }: Omit<Of, "verdict"> & { vague: boo
       {told.map((e, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: an event is known by its place
         <li key={i} className="grid gap-x-6 border-b border-rule py-1 sm:grid-cols-2 print:grid-cols-2">
-          <div className="min-w-0">
-            <p>
-              <span className="num text-ink2">{i + 1}</span> {label(book.choices.story, e.kind)}
-              {story.links[i]?.when && <span className="num">, {story.links[i]?.when}</span>}
-              {closed(
-                [
-                  e.letters && `\u201c${e.letters}\u201d`,
-                  e.holder,
-                  e.place,
-                  e.price !== undefined && e.currency && money(e.price, e.currency),
-                ]
-                  .filter(Boolean)
-                  .map((w) => `, ${w}`)
-                  .join(""),
-              )}
-            </p>
-            <p className="text-ink2">
-              {closed(
-                [label(book.choices.source, e.source), e.teller && `told by ${e.teller}`]
-                  .filter(Boolean)
-                  .join(", "),
-              )}
-              {e.note && ` ${e.note}`}
-            </p>
-            {e.document && <Paper photo={e.document} of={i + 1} />}
-          </div>
+          <OneLink event={e} place={i + 1} when={story.links[i]?.when} book={book} />
           <div className="min-w-0 text-[0.84375rem]/5">
             <HeldAgainst link={story.links[i]} />
           </div>
         </li>
       ))}
     </ol>
+  );
+}
+
+const labelOf = (choices: { id: string; label: string }[], id: string) =>
+  choices.find((c) => c.id === id)?.label ?? id;
+
+function OneLink({
+  event: e,
+  place,
+  when,
+  book,
+}: {
+  event: SavedKnife["specimen"]["story"][number];
+  place: number;
+  when: string | undefined;
+  book: Book;
+}) {
+  const paid = e.price !== undefined && e.currency && money(e.price, e.currency);
+  const more = [e.letters && `\u201c${e.letters}\u201d`, e.holder, e.place, paid].filter(Boolean);
+  const says = [labelOf(book.choices.source, e.source), e.teller && `told by ${e.teller}`].filter(Boolean);
+  return (
+    <div className="min-w-0">
+      <p>
+        <span className="num text-ink2">{place}</span> {labelOf(book.choices.story, e.kind)}
+        {when && <span className="num">, {when}</span>}
+        {closed(more.map((w) => `, ${w}`).join(""))}
+      </p>
+      <p className="text-ink2">
+        {closed(says.join(", "))}
+        {e.note && ` ${e.note}`}
+      </p>
+      {e.document && <Paper photo={e.document} of={place} />}
+    </div>
   );
 }

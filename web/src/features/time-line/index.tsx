@@ -1,11 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect } from "react";
 import { useNavigate, useParams } from "react-router";
 import { api } from "../../api/client";
 import type { Book, OneMaker, OwnFact } from "../../api/types";
 import { useKeys } from "../../keys";
 import { BackOrPrint } from "../../ui/back-or-print";
 import { Failed } from "../../ui/failed";
+import { usePageTitle } from "../../ui/page-title";
 import { FactsOf } from "../facts";
 import { OwnSteps } from "../makers/own-steps";
 import { axisOf } from "./axis";
@@ -23,9 +23,7 @@ export function TimeLinePage({ book }: { book: Book }) {
     .find((m) => m.id === id);
   const navigate = useNavigate();
   useKeys({ escape: () => navigate(`/makers/${id}`), p: () => window.print() });
-  useEffect(() => {
-    document.title = `${maker ? `The years of ${maker.name}` : "Time line"} \u2013 Snikra`;
-  }, [maker]);
+  usePageTitle(maker ? `The years of ${maker.name}` : "Time line");
   if (shelf.isError)
     return (
       <Failed

@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useMemo, useRef, useState } from "react";
+import type { RefObject } from "react";
+import { useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { api } from "../../api/client";
 import type { Book, ReadableEntry } from "../../api/types";
@@ -10,8 +11,10 @@ import { lengthText, titleBy, yearsWhole } from "../../format";
 import { useKeys } from "../../keys";
 import { usePreferences } from "../../preferences";
 import { BackOrPrint } from "../../ui/back-or-print";
-import { Failed } from "../../ui/failed";
 import { Key } from "../../ui/key";
+import { Opened } from "../../ui/opened";
+import { Page, PageHead } from "../../ui/page";
+import { usePageTitle } from "../../ui/page-title";
 import { useWidth } from "../../ui/use-width";
 import { Line, MOST_OVER, Outlined, Ruler, Whole } from "./drawn";
 
@@ -41,99 +44,99 @@ export function TogetherPage({ book }: { book: Book }) {
     d: () => setPose((now) => POSES[(POSES.indexOf(now) + 1) % POSES.length] as Pose),
     o: () => canLieOver && setOver((on) => !on),
   });
-  useEffect(() => {
-    document.title = "Side by side \u2013 Snikra";
-  }, []);
-  if (tray.isError)
-    return (
-      <Failed what="The knives could not be laid out." error={tray.error} onAgain={() => tray.refetch()} />
-    );
-  if (tray.isPending) return <p className="voice p-6 text-ink3">Laying them out.</p>;
+  usePageTitle("Side by side");
   return (
-    <main className="px-4 pt-3 pb-8 lg:px-6">
-      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
-        <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">Side by side</h1>
-        <BackOrPrint bench="/tray" to="To the tray" />
-      </div>
-      {knives.length === 0 ? (
-        <p className="voice mt-4 text-ink3">
-          None of these is in the tray. Choose some in the table of the tray, then lay them side by side.
-        </p>
-      ) : (
-        <>
-          <div className="no-print mt-2 flex flex-wrap items-center gap-x-5 gap-y-2">
-            <fieldset className="flex items-center">
-              <legend className="sr-only">Blades</legend>
-              {POSES.map((p) => (
-                <button
-                  key={p}
-                  type="button"
-                  className="press -ml-px"
-                  aria-pressed={pose === p}
-                  onClick={() => setPose(p)}
-                >
-                  {POSE_NAMES[p]}
-                </button>
-              ))}
-              <span className="ml-2">
-                <Key>D</Key>
-              </span>
-            </fieldset>
-            {canLieOver && (
-              <button type="button" className="press" aria-pressed={isOver} onClick={() => setOver(!isOver)}>
-                One over the other <Key>O</Key>
-              </button>
-            )}
-          </div>
-          <Drawing
-            knives={knives}
-            book={book}
-            pose={pose}
-            isOver={isOver && canLieOver}
-            onTakeAway={(id) => setQuery({ of: ids.filter((i) => i !== id) }, { replace: true })}
-          />
-        </>
+    <Opened of={tray} failed="The knives could not be laid out." meanwhile="Laying them out.">
+      {() => (
+        <Page>
+          <PageHead title="Side by side">
+            <BackOrPrint bench="/tray" to="To the tray" />
+          </PageHead>
+          {knives.length === 0 ? (
+            <NoneOfThese />
+          ) : (
+            <>
+              <HowLaid {...{ pose, setPose, isOver, setOver, canLieOver }} />
+              <Drawing
+                {...{ knives, book, pose }}
+                isOver={isOver && canLieOver}
+                onTakeAway={(id) => setQuery({ of: ids.filter((i) => i !== id) }, { replace: true })}
+              />
+            </>
+          )}
+        </Page>
       )}
-    </main>
+    </Opened>
   );
 }
 
-function Drawing({
-  knives,
-  book,
+function NoneOfThese() {
+  return (
+    <p className="voice mt-4 text-ink3">
+      None of these is in the tray. Choose some in the table of the tray, then lay them side by side.
+    </p>
+  );
+}
+
+function HowLaid({
   pose,
+  setPose,
   isOver,
-  onTakeAway,
+  setOver,
+  canLieOver,
 }: {
-  knives: ReadableEntry[];
-  book: Book;
   pose: Pose;
+  setPose: (pose: Pose) => void;
   isOver: boolean;
-  onTakeAway: (id: string) => void;
+  setOver: (isOver: boolean) => void;
+  canLieOver: boolean;
 }) {
+  return (
+    <div className="no-print mt-2 flex flex-wrap items-center gap-x-5 gap-y-2">
+      <fieldset className="flex items-center">
+        <legend className="sr-only">Blades</legend>
+        {POSES.map((p) => (
+          <button
+            key={p}
+            type="button"
+            className="press -ml-px"
+            aria-pressed={pose === p}
+            onClick={() => setPose(p)}
+          >
+            {POSE_NAMES[p]}
+          </button>
+        ))}
+        <span className="ml-2">
+          <Key>D</Key>
+        </span>
+      </fieldset>
+      {canLieOver && (
+        <button type="button" className="press" aria-pressed={isOver} onClick={() => setOver(!isOver)}>
+          One over the other <Key>O</Key>
+        </button>
+      )}
+    </div>
+  );
+}
+
+function Drawing({ book, pose, ...of }: OfThem & { book: Book; pose: Pose }) {
+  const { knives, isOver } = of;
   const { units } = usePreferences();
   const box = useRef<HTMLElement>(null);
   const sheet = useRef<SVGSVGElement>(null);
   const width = useWidth(box, 1200);
-  const { laid, scale, height } = useMemo(
-    () =>
-      layTogether(
-        knives.map((k) => k.sketch),
-        book,
-        width,
-        pose,
-        isOver,
-      ),
-    [knives, book, width, pose, isOver],
-  );
-  const ruler = 34;
+  const { laid, scale, height } = useMemo(() => {
+    const sketches = knives.map((k) => k.sketch);
+    return layTogether(sketches, book, width, pose, isOver);
+  }, [knives, book, width, pose, isOver]);
+  const whole = height + RULER;
   return (
     <figure ref={box} className="mt-3 min-w-0">
       <svg
         ref={sheet}
-        viewBox={`0 0 ${width} ${height + ruler}`}
+        viewBox={`0 0 ${width} ${whole}`}
         width={width}
-        height={height + ruler}
+        height={whole}
         className="max-w-full text-ink"
         role="img"
         aria-label={`${knives.map((k) => `number ${k.number}`).join(", ")}, ${POSE_NAMES[pose]}, at one scale${isOver ? ", one over the other" : ""}`}
@@ -148,47 +151,54 @@ function Drawing({
         })}
         <Ruler scale={scale} units={units} width={width} y={height} />
       </svg>
-      <figcaption className="text-[0.8125rem] text-ink2">
-        {(scale / PX_TO_MM).toFixed(1)} {"\u00d7"} life, mark side, as they are drawn from what was seen.
-        {knives.some((k) => !k.sketch.measured) &&
-          " One that was not measured is drawn at the usual length of its kind."}
-        <span className="no-print">
-          {" "}
-          Save as{" "}
-          {(["svg", "png"] as const).map((kind) => (
-            <button
-              key={kind}
-              type="button"
-              className="mr-2 min-h-6 underline"
-              onClick={() =>
-                saveDrawing(
-                  sheet.current,
-                  "Side by side",
-                  `${(scale / PX_TO_MM).toFixed(1)} times life`,
-                  kind,
-                )
-              }
-            >
-              {kind.toUpperCase()}
-            </button>
-          ))}
-        </span>
-      </figcaption>
-      <Named knives={knives} isOver={isOver} onTakeAway={onTakeAway} />
+      <Caption knives={knives} scale={scale} sheet={sheet} />
+      <Named {...of} />
     </figure>
   );
 }
 
-function Named({
-  knives,
-  isOver,
-  onTakeAway,
-}: {
+const RULER = 34;
+
+interface OfThem {
   knives: ReadableEntry[];
   isOver: boolean;
   onTakeAway: (id: string) => void;
+}
+
+function Caption({
+  knives,
+  scale,
+  sheet,
+}: {
+  knives: ReadableEntry[];
+  scale: number;
+  sheet: RefObject<SVGSVGElement | null>;
 }) {
-  const { units, school } = usePreferences();
+  const times = (scale / PX_TO_MM).toFixed(1);
+  return (
+    <figcaption className="text-[0.8125rem] text-ink2">
+      {times} {"\u00d7"} life, mark side, as they are drawn from what was seen.
+      {knives.some((k) => !k.sketch.measured) &&
+        " One that was not measured is drawn at the usual length of its kind."}
+      <span className="no-print">
+        {" "}
+        Save as{" "}
+        {(["svg", "png"] as const).map((kind) => (
+          <button
+            key={kind}
+            type="button"
+            className="mr-2 min-h-6 underline"
+            onClick={() => saveDrawing(sheet.current, "Side by side", `${times} times life`, kind)}
+          >
+            {kind.toUpperCase()}
+          </button>
+        ))}
+      </span>
+    </figcaption>
+  );
+}
+
+function Named(of: OfThem) {
   return (
     <table className="mt-3 w-full max-w-[52rem]">
       <thead className="text-left text-ink2">
@@ -202,43 +212,51 @@ function Named({
         </tr>
       </thead>
       <tbody>
-        {knives.map((k, i) => {
-          const name = k.title ?? titleBy(school, k.summary);
-          return (
-            <tr key={k.id} className="border-b border-rule *:align-baseline">
-              <td className="num py-1 pr-3 whitespace-nowrap">
-                {isOver && <Line place={i} />}
-                {k.number}
-              </td>
-              <td className="pr-3">
-                <Link to={`/bench/${k.id}`} className="inline-block min-h-6 underline">
-                  {name}
-                </Link>
-                {k.summary.maker && <span className="text-ink2">, {k.summary.maker}</span>}
-              </td>
-              <td className="num pr-3 text-right whitespace-nowrap">
-                {k.sketch.measured ? lengthText(k.sketch.closedLengthMm, units) : "not measured"}
-              </td>
-              <td className="num pr-3 whitespace-nowrap">
-                {k.summary.span ? yearsWhole(k.summary.span) : ""}
-              </td>
-              <td className="max-sm:hidden">{k.summary.grade.best?.label}</td>
-              <td className="no-print text-right whitespace-nowrap">
-                {knives.length > 1 && (
-                  <button
-                    type="button"
-                    className="min-h-6 underline"
-                    aria-label={`Take number ${k.number} away from here`}
-                    onClick={() => onTakeAway(k.id)}
-                  >
-                    Away
-                  </button>
-                )}
-              </td>
-            </tr>
-          );
-        })}
+        {of.knives.map((k, i) => (
+          <OneNamed key={k.id} knife={k} place={i} {...of} />
+        ))}
       </tbody>
     </table>
+  );
+}
+
+function OneNamed({
+  knife: k,
+  place,
+  knives,
+  isOver,
+  onTakeAway,
+}: OfThem & { knife: ReadableEntry; place: number }) {
+  const { units, school } = usePreferences();
+  return (
+    <tr className="border-b border-rule *:align-baseline">
+      <td className="num py-1 pr-3 whitespace-nowrap">
+        {isOver && <Line place={place} />}
+        {k.number}
+      </td>
+      <td className="pr-3">
+        <Link to={`/bench/${k.id}`} className="inline-block min-h-6 underline">
+          {k.title ?? titleBy(school, k.summary)}
+        </Link>
+        {k.summary.maker && <span className="text-ink2">, {k.summary.maker}</span>}
+      </td>
+      <td className="num pr-3 text-right whitespace-nowrap">
+        {k.sketch.measured ? lengthText(k.sketch.closedLengthMm, units) : "not measured"}
+      </td>
+      <td className="num pr-3 whitespace-nowrap">{k.summary.span ? yearsWhole(k.summary.span) : ""}</td>
+      <td className="max-sm:hidden">{k.summary.grade.best?.label}</td>
+      <td className="no-print text-right whitespace-nowrap">
+        {knives.length > 1 && (
+          <button
+            type="button"
+            className="min-h-6 underline"
+            aria-label={`Take number ${k.number} away from here`}
+            onClick={() => onTakeAway(k.id)}
+          >
+            Away
+          </button>
+        )}
+      </td>
+    </tr>
   );
 }

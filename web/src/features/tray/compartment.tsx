@@ -13,23 +13,8 @@ const USUAL_LINE = 12.5;
 const USUAL_HIGH = 52;
 
 /** One knife in its place. Outside a search it keeps the place and goes grey. */
-export function Compartment({
-  entry,
-  book,
-  outside,
-  chance,
-  onKey,
-  onRemove,
-}: {
-  entry: ReadableEntry;
-  book: Book;
-  outside: boolean;
-  /** That it is of the years asked for; none where none were. */
-  chance: number | undefined;
-  onKey: (event: KeyboardEvent) => void;
-  onRemove: () => void;
-}) {
-  const { units, school } = usePreferences();
+export function Compartment({ entry, book, outside, chance, onKey, onRemove }: OfPlace) {
+  const { school } = usePreferences();
   const { summary, sketch } = entry;
   const title = titleBy(school, summary);
   const name = entry.title ?? title;
@@ -44,14 +29,7 @@ export function Compartment({
         onKeyDown={onKey}
         className={`block px-2.5 pt-1.5 pb-2 focus-visible:bg-lit focus-visible:outline-offset-[-2px] ${outside ? "text-ink3" : "hover:bg-lit"}`}
       >
-        <span className="num flex justify-between">
-          <span>{entry.number}</span>
-          {sketch.measured ? (
-            <LengthFigure mm={sketch.closedLengthMm} units={units} />
-          ) : (
-            <span className="voice text-ink3">not measured</span>
-          )}
-        </span>
+        <NumberAndLength entry={entry} />
         <Closed sketch={sketch} book={book} title={title} outside={outside} />
         <TimeRule entry={entry} outside={outside} />
         <Told entry={entry} title={title} outside={outside} />
@@ -71,6 +49,30 @@ export function Compartment({
         Take out
       </button>
     </li>
+  );
+}
+
+interface OfPlace {
+  entry: ReadableEntry;
+  book: Book;
+  outside: boolean;
+  /** That it is of the years asked for; none where none were. */
+  chance: number | undefined;
+  onKey: (event: KeyboardEvent) => void;
+  onRemove: () => void;
+}
+
+function NumberAndLength({ entry: { number, sketch } }: { entry: ReadableEntry }) {
+  const { units } = usePreferences();
+  return (
+    <span className="num flex justify-between">
+      <span>{number}</span>
+      {sketch.measured ? (
+        <LengthFigure mm={sketch.closedLengthMm} units={units} />
+      ) : (
+        <span className="voice text-ink3">not measured</span>
+      )}
+    </span>
   );
 }
 

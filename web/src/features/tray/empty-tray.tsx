@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
+import type { ReactNode } from "react";
 import { Link } from "react-router";
 import { api } from "../../api/client";
 import { useToast } from "../../ui/toasts";
@@ -13,12 +14,10 @@ export function EmptyTray({ onNew, onList }: { onNew: () => void; onList: () => 
         The tray is empty.
       </h2>
       <div className="mt-3 grid gap-x-8 gap-y-5 border-t border-ink pt-3 sm:grid-cols-2 lg:grid-cols-4">
-        <div>
-          <h3 className="font-semibold">One knife now</h3>
-          <p className="mt-1 mb-2 text-ink2">
-            Lay it on the bench and answer what you can see, in any order. Each answer moves the verdict, and
-            what is not looked at stays open.
-          </p>
+        <Way
+          name="One knife now"
+          about="Lay it on the bench and answer what you can see, in any order. Each answer moves the verdict, and what is not looked at stays open."
+        >
           <div className="flex flex-wrap gap-2">
             <button type="button" className="press" onClick={onNew}>
               New knife
@@ -27,41 +26,53 @@ export function EmptyTray({ onNew, onList }: { onNew: () => void; onList: () => 
               Show me on one, in two minutes
             </button>
           </div>
-        </div>
-        <div>
-          <h3 className="font-semibold">A list I have</h3>
-          <p className="mt-1 mb-2 text-ink2">
-            Any table with a row for each knife, pasted or as a file. You see what each row becomes before it
-            is added; what is not understood stays in the note.
-          </p>
+        </Way>
+        <Way
+          name="A list I have"
+          about="Any table with a row for each knife, pasted or as a file. You see what each row becomes before it is added; what is not understood stays in the note."
+        >
           <button type="button" className="press" onClick={onList}>
             Add a list
           </button>
-        </div>
-        <div>
-          <h3 className="font-semibold">What I know of makers</h3>
-          <p className="mt-1 mb-2 text-ink2">
-            Snikra comes without real makers. Add marks, years and codes as a reference pack, each with its
-            source. Until then knives are dated by how they are built, and their makers stay open.
-          </p>
+        </Way>
+        <Way
+          name="What I know of makers"
+          about="Snikra comes without real makers. Add marks, years and codes as a reference pack, each with its source. Until then knives are dated by how they are built, and their makers stay open."
+        >
           <Link to="/makers" className="press inline-flex items-center">
             Add references
           </Link>
-        </div>
+        </Way>
         <Examples />
       </div>
-      <p className="mt-5 text-ink2">
-        New to this? The{" "}
-        <Link to="/handbook" className="underline">
-          handbook
-        </Link>{" "}
-        begins with a drawer of knives, and has a page for{" "}
-        <Link to="/handbook?page=inherited" className="underline">
-          whoever inherited some
-        </Link>
-        .
-      </p>
+      <NewToThis />
     </section>
+  );
+}
+
+function Way({ name, about, children }: { name: string; about: string; children: ReactNode }) {
+  return (
+    <div>
+      <h3 className="font-semibold">{name}</h3>
+      <p className="mt-1 mb-2 text-ink2">{about}</p>
+      {children}
+    </div>
+  );
+}
+
+function NewToThis() {
+  return (
+    <p className="mt-5 text-ink2">
+      New to this? The{" "}
+      <Link to="/handbook" className="underline">
+        handbook
+      </Link>{" "}
+      begins with a drawer of knives, and has a page for{" "}
+      <Link to="/handbook?page=inherited" className="underline">
+        whoever inherited some
+      </Link>
+      .
+    </p>
   );
 }
 

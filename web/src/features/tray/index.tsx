@@ -8,6 +8,7 @@ import { useKeys } from "../../keys";
 import { useKept } from "../../preferences";
 import { Failed } from "../../ui/failed";
 import { Key } from "../../ui/key";
+import { usePageTitle } from "../../ui/page-title";
 import { PopUp } from "../../ui/pop-up";
 import { Opens } from "../../ui/select";
 import { BringPhotos } from "../folder/bring-photos";
@@ -36,9 +37,7 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
   });
   const [bringing, setBringing] = useState(false);
   const [withPhotos, setWithPhotos] = useState(false);
-  useEffect(() => {
-    document.title = "The tray \u2013 Snikra";
-  }, []);
+  usePageTitle("The tray");
   const takeOut = useTakingOut();
   const all = tray.data ?? [];
   const unreadable = all.filter((k) => k.unreadable !== undefined);
@@ -69,19 +68,7 @@ export function Tray({ book, onNew }: { book: Book; onNew: () => void }) {
 }
 
 /** A tray with knives in it: the search over them, and they beside what they have in common. */
-function Laid({
-  tray,
-  book,
-  onRemove,
-  onList,
-  onPhotos,
-}: {
-  tray: TrayEntry[];
-  book: Book;
-  onRemove: (knives: TrayEntry[]) => void;
-  onList: () => void;
-  onPhotos: () => void;
-}) {
+function Laid({ tray, book, onRemove, onList, onPhotos }: OfTray) {
   const [view, setView] = useKept<View>("tray-view", "drawings");
   const left = leftOf(tray);
   const [order, setOrder] = useKept<Order>("order", "shortest");
@@ -111,15 +98,7 @@ function Laid({
         <SaveAs search={search} />
       </SearchLine>
       <BesideTheTray asked={search.asked} />
-      {search.error && (
-        <Failed what="The tray could not be searched." error={search.error} onAgain={search.again} />
-      )}
-      {left > 0 && (
-        <p className="voice mt-2 text-ink2" role="status">
-          {left.toLocaleString()} of {tray.length.toLocaleString()} still being worked out; the rest is here
-          already.
-        </p>
-      )}
+      <NotYet search={search} left={left} of={tray.length} />
       <Beside search={search} left={left}>
         <Shown {...{ view, knives, found, chances, book, onRemove }} isAsking={search.isAsking} />
         {found.size === 0 && <p className="voice mt-2 text-ink2">Nothing in the tray answers to that.</p>}
@@ -127,6 +106,30 @@ function Laid({
         <InThePocket knives={knives} />
         {view !== "time line" && <SpansBelow knives={knives} found={found} />}
       </Beside>
+    </>
+  );
+}
+
+interface OfTray {
+  tray: TrayEntry[];
+  book: Book;
+  onRemove: (knives: TrayEntry[]) => void;
+  onList: () => void;
+  onPhotos: () => void;
+}
+
+/** That the search failed, or how many knives are still to be worked out. */
+function NotYet({ search, left, of }: { search: Search; left: number; of: number }) {
+  return (
+    <>
+      {search.error && (
+        <Failed what="The tray could not be searched." error={search.error} onAgain={search.again} />
+      )}
+      {left > 0 && (
+        <p className="voice mt-2 text-ink2" role="status">
+          {left.toLocaleString()} of {of.toLocaleString()} still being worked out; the rest is here already.
+        </p>
+      )}
     </>
   );
 }

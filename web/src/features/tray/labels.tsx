@@ -29,17 +29,7 @@ export function Labels({ asked }: { asked: string }) {
           ))}
         </select>
       </label>
-      <label className="mt-1 flex items-baseline justify-between gap-3">
-        <span className="text-ink2">Places used on the first sheet</span>
-        <input
-          type="number"
-          className="entry num w-16"
-          min={0}
-          max={most}
-          value={Number.isNaN(skip) ? "" : skip}
-          onChange={(e) => setSkip(e.target.valueAsNumber)}
-        />
-      </label>
+      <Used most={most} value={skip} onChange={setSkip} />
       <a
         className="mt-1 block min-h-6 underline"
         download
@@ -48,5 +38,22 @@ export function Labels({ asked }: { asked: string }) {
         Labels with a code, to print
       </a>
     </fieldset>
+  );
+}
+
+/** How many places of the first sheet are used; nothing at all while it is typed anew. */
+function Used({ most, value, onChange }: { most: number; value: number; onChange: (used: number) => void }) {
+  return (
+    <label className="mt-1 flex items-baseline justify-between gap-3">
+      <span className="text-ink2">Places used on the first sheet</span>
+      <input
+        type="number"
+        className="entry num w-16"
+        min={0}
+        max={most}
+        value={Number.isNaN(value) ? "" : value}
+        onChange={(e) => onChange(e.target.valueAsNumber)}
+      />
+    </label>
   );
 }

@@ -1,5 +1,13 @@
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
-import { type ReactNode, useImperativeHandle, useLayoutEffect, useMemo, useRef, useState } from "react";
+import {
+  type ReactNode,
+  type RefObject,
+  useImperativeHandle,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from "react";
 import type { ReadableEntry } from "../../api/types";
 import { rowsOf } from "./rows";
 
@@ -12,30 +20,9 @@ const USUAL_HIGH = 176;
 const BEYOND = 4;
 
 /** Very many knives: only the rows in sight are drawn. */
-export function ManyKnives({
-  knives,
-  ref,
-  children,
-}: {
-  knives: ReadableEntry[];
-  ref: React.Ref<TrayHandle>;
-  children: (knife: ReadableEntry) => ReactNode;
-}) {
+export function ManyKnives({ knives, ref, children }: OfMany) {
   const list = useRef<HTMLOListElement>(null);
-  const [room, setRoom] = useState(0);
-  const [top, setTop] = useState(0);
-  useLayoutEffect(() => {
-    const here = list.current;
-    if (!here) return;
-    const measure = () => {
-      setRoom(here.clientWidth);
-      setTop(here.getBoundingClientRect().top + window.scrollY);
-    };
-    measure();
-    const watch = new ResizeObserver(measure);
-    watch.observe(here);
-    return () => watch.disconnect();
-  }, []);
+  const { room, top } = useRoom(list);
   const rows = useMemo(() => (room > 0 ? rowsOf(knives, room) : []), [knives, room]);
   const sight = useWindowVirtualizer({
     count: rows.length,
@@ -45,18 +32,9 @@ export function ManyKnives({
   });
   useImperativeHandle(ref, () => ({
     focus: (place) => {
-      sight.scrollToIndex(
-        rows.findIndex((r) => place >= r.from && place < r.to),
-        { align: "auto" },
-      );
-      const id = knives[place]?.id;
-      // The row is drawn a moment after it comes into sight.
-      const give = (left: number) => {
-        const link = list.current?.querySelector<HTMLElement>(`a[data-knife="${id}"]`);
-        if (link) link.focus({ preventScroll: true });
-        else if (left > 0) requestAnimationFrame(() => give(left - 1));
-      };
-      give(20);
+      const row = rows.findIndex((r) => place >= r.from && place < r.to);
+      sight.scrollToIndex(row, { align: "auto" });
+      focusWhenDrawn(list, knives[place]?.id, 20);
     },
   }));
   return (
@@ -82,4 +60,36 @@ export function ManyKnives({
       })}
     </ol>
   );
+}
+
+interface OfMany {
+  knives: ReadableEntry[];
+  ref: React.Ref<TrayHandle>;
+  children: (knife: ReadableEntry) => ReactNode;
+}
+
+/** How wide the list is and where on the page it begins. */
+function useRoom(list: RefObject<HTMLElement | null>) {
+  const [room, setRoom] = useState(0);
+  const [top, setTop] = useState(0);
+  useLayoutEffect(() => {
+    const here = list.current;
+    if (!here) return;
+    const measure = () => {
+      setRoom(here.clientWidth);
+      setTop(here.getBoundingClientRect().top + window.scrollY);
+    };
+    measure();
+    const watch = new ResizeObserver(measure);
+    watch.observe(here);
+    return () => watch.disconnect();
+  }, [list]);
+  return { room, top };
+}
+
+/** The row is drawn a moment after it comes into sight. */
+function focusWhenDrawn(list: RefObject<HTMLElement | null>, id: string | undefined, left: number) {
+  const link = list.current?.querySelector<HTMLElement>(`a[data-knife="${id}"]`);
+  if (link) link.focus({ preventScroll: true });
+  else if (left > 0) requestAnimationFrame(() => focusWhenDrawn(list, id, left - 1));
 }

@@ -24,15 +24,7 @@ interface Sort {
 }
 
 /** The knives that were found as a printed list, to be sorted, and several to be chosen at once. */
-export function KnivesTable({
-  knives,
-  book,
-  onRemove,
-}: {
-  knives: ReadableEntry[];
-  book: Book;
-  onRemove: (knives: ReadableEntry[]) => void;
-}) {
+export function KnivesTable({ knives, book, onRemove }: OfTable) {
   const { units, school } = usePreferences();
   const shown = useMemo(() => ({ units, school, book }), [units, school, book]);
   const [columns, setColumns] = useColumns();
@@ -42,42 +34,15 @@ export function KnivesTable({
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const here = rows.filter((k) => chosen.has(k.id));
   const shows = COLUMNS.filter((c) => columns.includes(c.id));
+  const takeOut = () => {
+    onRemove(here);
+    setChosen(new Set());
+  };
   return (
     <>
       <div className="mt-1 flex min-h-7 flex-wrap items-center gap-x-4">
         <ColumnsChoice columns={columns} onChange={setColumns} />
-        {here.length > 0 && (
-          <>
-            <p role="status">{here.length} chosen</p>
-            <Several knives={here} />
-            {here.length > 1 && here.length <= MOST_TOGETHER && (
-              <Link
-                to={`/together?${new URLSearchParams(here.map((k) => ["of", k.id]))}`}
-                className="inline-block min-h-6 underline"
-              >
-                Side by side
-              </Link>
-            )}
-            {here.length > 1 && here.length <= MOST_STRIKES && (
-              <Link
-                to={`/one-mark?${new URLSearchParams(here.map((k) => ["of", k.id]))}`}
-                className="inline-block min-h-6 underline"
-              >
-                One mark of these
-              </Link>
-            )}
-            <button
-              type="button"
-              className="press"
-              onClick={() => {
-                onRemove(here);
-                setChosen(new Set());
-              }}
-            >
-              Take out
-            </button>
-          </>
-        )}
+        {here.length > 0 && <WithChosen chosen={here} onRemove={takeOut} />}
       </div>
       <div className="overflow-x-auto">
         <table className="w-full border-collapse text-[0.8125rem]">
@@ -97,6 +62,37 @@ export function KnivesTable({
           />
         </table>
       </div>
+    </>
+  );
+}
+
+interface OfTable {
+  knives: ReadableEntry[];
+  book: Book;
+  onRemove: (knives: ReadableEntry[]) => void;
+}
+
+/** What can be done with several at once. */
+function WithChosen({ chosen, onRemove }: { chosen: ReadableEntry[]; onRemove: () => void }) {
+  const of = `${new URLSearchParams(chosen.map((k) => ["of", k.id]))}`;
+  const canGo = (most: number) => chosen.length > 1 && chosen.length <= most;
+  return (
+    <>
+      <p role="status">{chosen.length} chosen</p>
+      <Several knives={chosen} />
+      {canGo(MOST_TOGETHER) && (
+        <Link to={`/together?${of}`} className="inline-block min-h-6 underline">
+          Side by side
+        </Link>
+      )}
+      {canGo(MOST_STRIKES) && (
+        <Link to={`/one-mark?${of}`} className="inline-block min-h-6 underline">
+          One mark of these
+        </Link>
+      )}
+      <button type="button" className="press" onClick={onRemove}>
+        Take out
+      </button>
     </>
   );
 }

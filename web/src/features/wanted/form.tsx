@@ -3,10 +3,9 @@ import { api, Refused } from "../../api/client";
 import { useMakersInUse } from "../../api/makers-in-use";
 import type { Book, KeptWant, Problem, Want } from "../../api/types";
 import { Dialog } from "../../ui/dialog";
-import { Field } from "../../ui/field";
 import { FigureField, inFourFigures } from "../../ui/figure-field";
 import { FormEntries, useFormEntries } from "../../ui/form-entries";
-import { type Option, Select } from "../../ui/select";
+import { SelectField } from "../../ui/select-field";
 import { TextField } from "../../ui/text-field";
 import { useToast } from "../../ui/toasts";
 import { MoneyEntry } from "../bench/stations/money-entry";
@@ -66,7 +65,12 @@ export function WantForm({
               It is not kept. {elsewhere.accepted}
             </p>
           )}
-          <LookedFor want={want} set={set} problems={problems} book={book} />
+          <LookedFor
+            want={want}
+            set={set}
+            problem={(field) => problems.find((p) => p.field === field)}
+            book={book}
+          />
           <div className="mt-4 border-t border-ink pt-3">
             <button type="submit" className="press">
               Put it on the list
@@ -78,22 +82,12 @@ export function WantForm({
   );
 }
 
-function LookedFor({
-  want,
-  set,
-  problems,
-  book,
-}: {
-  want: Want;
-  set: (changed: Partial<Want>) => void;
-  problems: Problem[];
-  book: Book;
-}) {
-  const problem = (field: string) => problems.find((p) => p.field === field);
+function LookedFor(form: OfWant) {
+  const { want, set, problem, book } = form;
   return (
     <div className="mt-3 grid items-end gap-x-5 gap-y-2 sm:grid-cols-2">
       <OfMaker want={want} set={set} problem={problem} />
-      <Choice
+      <SelectField
         label="Pattern"
         value={want.pattern}
         options={book.patterns.map((p) => ({ id: p.id, label: p.name }))}
@@ -101,7 +95,7 @@ function LookedFor({
         problem={problem("pattern")}
         onChange={(pattern) => set({ pattern })}
       />
-      <Choice
+      <SelectField
         label="Grade at least"
         value={want.atLeast}
         options={book.condition.grades}
@@ -109,22 +103,8 @@ function LookedFor({
         problem={problem("atLeast")}
         onChange={(atLeast) => set({ atLeast })}
       />
-      <FigureField
-        label="Not made before"
-        value={want.from}
-        read={inFourFigures}
-        accepted="a year, as 1905"
-        problem={problem("from")}
-        onFigure={(year) => set({ from: year })}
-      />
-      <FigureField
-        label="Not made after"
-        value={want.to}
-        read={inFourFigures}
-        accepted="a year, as 1905"
-        problem={problem("to")}
-        onFigure={(year) => set({ to: year })}
-      />
+      <YearOf label="Not made before" field="from" {...form} />
+      <YearOf label="Not made after" field="to" {...form} />
       <MoneyEntry
         label="At most"
         amount={want.most}
@@ -132,21 +112,48 @@ function LookedFor({
         problem={problem("most") ?? problem("currency")}
         onChange={(most, currency) => set({ most, currency })}
       />
-      <TextField
-        label="Note"
-        maxLength={400}
-        value={want.note}
-        onCommit={(note) => set({ note })}
-        problem={problem("note")}
-      />
-      <TextField
-        label="One of a set of mine"
-        maxLength={80}
-        value={want.set}
-        onCommit={(name) => set({ set: name })}
-        problem={problem("set")}
-      />
+      <InWords label="Note" field="note" most={400} {...form} />
+      <InWords label="One of a set of mine" field="set" most={80} {...form} />
     </div>
+  );
+}
+
+interface OfWant {
+  want: Want;
+  set: (changed: Partial<Want>) => void;
+  problem: (field: string) => Problem | undefined;
+  book: Book;
+}
+
+function YearOf({ label, field, want, set, problem }: OfWant & { label: string; field: "from" | "to" }) {
+  return (
+    <FigureField
+      label={label}
+      value={want[field]}
+      read={inFourFigures}
+      accepted="a year, as 1905"
+      problem={problem(field)}
+      onFigure={(year) => set({ [field]: year })}
+    />
+  );
+}
+
+function InWords({
+  label,
+  field,
+  most,
+  want,
+  set,
+  problem,
+}: OfWant & { label: string; field: "note" | "set"; most: number }) {
+  return (
+    <TextField
+      label={label}
+      maxLength={most}
+      value={want[field]}
+      onCommit={(words) => set({ [field]: words })}
+      problem={problem(field)}
+    />
   );
 }
 
@@ -165,7 +172,7 @@ function OfMaker({
   const models = maker?.history.models ?? [];
   return (
     <>
-      <Choice
+      <SelectField
         label="Maker"
         value={want.maker}
         options={makers.map((m) => ({ id: m.id, label: m.name }))}
@@ -173,7 +180,7 @@ function OfMaker({
         problem={problem("maker")}
         onChange={(id) => set({ maker: id, model: undefined, mark: undefined })}
       />
-      <Choice
+      <SelectField
         label="Model"
         value={want.model}
         options={models.map((m) => ({ id: m.number, label: `${m.number} ${m.label}` }))}
@@ -181,7 +188,7 @@ function OfMaker({
         problem={problem("model")}
         onChange={(model) => set({ model })}
       />
-      <Choice
+      <SelectField
         label="Mark"
         value={want.mark}
         options={(maker?.marks ?? []).map((m) => ({
@@ -193,24 +200,5 @@ function OfMaker({
         onChange={(mark) => set({ mark })}
       />
     </>
-  );
-}
-
-function Choice({
-  label,
-  problem,
-  ...select
-}: {
-  label: string;
-  value: string | undefined;
-  options: Option[];
-  nothing: string;
-  problem: Problem | undefined;
-  onChange: (id: string | undefined) => void;
-}) {
-  return (
-    <Field label={label} problem={problem}>
-      {(ids) => <Select {...ids} {...select} />}
-    </Field>
   );
 }

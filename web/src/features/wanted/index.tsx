@@ -1,13 +1,15 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { api } from "../../api/client";
 import type { Book, KeptWant } from "../../api/types";
 import { useKeys } from "../../keys";
 import { BackOrPrint } from "../../ui/back-or-print";
-import { Failed } from "../../ui/failed";
 import { Key } from "../../ui/key";
-import { useToast } from "../../ui/toasts";
+import { Opened } from "../../ui/opened";
+import { Page, PageHead } from "../../ui/page";
+import { usePageTitle } from "../../ui/page-title";
+import { useAttempt } from "../../ui/use-attempt";
 import { WantForm } from "./form";
 import { Sought } from "./sought";
 
@@ -34,7 +36,6 @@ export function bySet(wants: KeptWant[]) {
 export function WantedPage({ book }: { book: Book }) {
   const navigate = useNavigate();
   const queries = useQueryClient();
-  const toast = useToast();
   const [open, setOpen] = useState<KeptWant | "new">();
   const opener = useRef<HTMLElement | null>(null);
   const told = useQuery({
@@ -52,67 +53,79 @@ export function WantedPage({ book }: { book: Book }) {
     escape: () => !open && navigate("/tray"),
     p: () => window.print(),
   });
-  useEffect(() => {
-    document.title = "Wanted \u2013 Snikra";
-  }, []);
-  if (told.isError)
-    return (
-      <Failed what="The wanted list could not be opened." error={told.error} onAgain={() => told.refetch()} />
-    );
-  if (!told.data) return <p className="voice p-6 text-ink3">Opening the wanted list.</p>;
-  const { wants } = told.data;
-  const remove = async (want: KeptWant) => {
-    try {
-      await api.unwant(want.id);
-      toast("It is off the wanted list.", () => api.want(want.id, want.want).then(again));
-    } catch (e) {
-      toast(`It is still on the wanted list. ${(e as Error).message}`);
-    }
-    await again();
-  };
+  usePageTitle("Wanted");
   return (
-    <main className="px-4 pt-3 pb-8 lg:px-6">
-      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
-        <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">Wanted</h1>
-        <p className="text-ink2">what I look for, and what I would pay at most</p>
-        <BackOrPrint bench="/tray" to="To the tray" />
-        <button type="button" className="press no-print" onClick={(e) => onOpen("new", e.currentTarget)}>
-          Add one <Key>+</Key>
-        </button>
-      </div>
-      {wants.length === 0 ? (
-        <p className="voice mt-3 max-w-[44rem] text-ink3">
-          Nothing yet. Add a model, a mark or a form you look for; the gaps of a set can be put here from the
-          page of its maker.
-        </p>
-      ) : (
-        bySet(wants).map(({ set, of, owned }) => (
-          <section key={set ?? ""} aria-label={set ?? "Of no set"} className="mt-3">
-            {set && (
-              <h2 className="flex flex-wrap items-baseline gap-x-3 text-[1.1875rem]/7">
-                {set}
-                <span className="text-[0.875rem] text-ink2">
-                  <span className="num">{owned}</span> of <span className="num">{of.length}</span> in the tray
-                </span>
-              </h2>
-            )}
-            <ul className="grid grid-cols-[repeat(auto-fill,minmax(min(21rem,100%),1fr))] pt-px pl-px">
-              {of.map((w) => (
-                <Sought key={w.id} kept={w} book={book} onOpen={onOpen} onRemove={remove} />
-              ))}
-            </ul>
-          </section>
-        ))
+    <Opened of={told} failed="The wanted list could not be opened." meanwhile="Opening the wanted list.">
+      {({ wants }) => (
+        <Page>
+          <Heading onAdd={(from) => onOpen("new", from)} />
+          <BySet wants={wants} book={book} onOpen={onOpen} again={again} />
+          {open && (
+            <WantForm
+              kept={open === "new" ? undefined : open}
+              book={book}
+              from={opener}
+              onClose={() => setOpen(undefined)}
+              onKept={again}
+            />
+          )}
+        </Page>
       )}
-      {open && (
-        <WantForm
-          kept={open === "new" ? undefined : open}
-          book={book}
-          from={opener}
-          onClose={() => setOpen(undefined)}
-          onKept={again}
-        />
-      )}
-    </main>
+    </Opened>
   );
+}
+
+function Heading({ onAdd }: { onAdd: (from: HTMLElement) => void }) {
+  return (
+    <PageHead title="Wanted" about="what I look for, and what I would pay at most">
+      <BackOrPrint bench="/tray" to="To the tray" />
+      <button type="button" className="press no-print" onClick={(e) => onAdd(e.currentTarget)}>
+        Add one <Key>+</Key>
+      </button>
+    </PageHead>
+  );
+}
+
+function BySet({
+  wants,
+  book,
+  onOpen,
+  again,
+}: {
+  wants: KeptWant[];
+  book: Book;
+  onOpen: (want: KeptWant | "new", from: HTMLElement | null) => void;
+  again: () => Promise<void>;
+}) {
+  const attempt = useAttempt(again);
+  if (wants.length === 0)
+    return (
+      <p className="voice mt-3 max-w-[44rem] text-ink3">
+        Nothing yet. Add a model, a mark or a form you look for; the gaps of a set can be put here from the
+        page of its maker.
+      </p>
+    );
+  const remove = (want: KeptWant) =>
+    attempt(
+      () => api.unwant(want.id),
+      "It is off the wanted list.",
+      () => api.want(want.id, want.want),
+    );
+  return bySet(wants).map(({ set, of, owned }) => (
+    <section key={set ?? ""} aria-label={set ?? "Of no set"} className="mt-3">
+      {set && (
+        <h2 className="flex flex-wrap items-baseline gap-x-3 text-[1.1875rem]/7">
+          {set}
+          <span className="text-[0.875rem] text-ink2">
+            <span className="num">{owned}</span> of <span className="num">{of.length}</span> in the tray
+          </span>
+        </h2>
+      )}
+      <ul className="grid grid-cols-[repeat(auto-fill,minmax(min(21rem,100%),1fr))] pt-px pl-px">
+        {of.map((w) => (
+          <Sought key={w.id} kept={w} book={book} onOpen={onOpen} onRemove={remove} />
+        ))}
+      </ul>
+    </section>
+  ));
 }

@@ -8,22 +8,11 @@ import { Struck } from "../sets/struck";
 import { nameOf } from "./name-of";
 
 /** One knife that is looked for, as a card. */
-export function Sought({
-  kept,
-  book,
-  onOpen,
-  onRemove,
-}: {
-  kept: KeptWant;
-  book: Book;
-  onOpen: (want: KeptWant, from: HTMLElement) => void;
-  onRemove: (want: KeptWant) => void;
-}) {
-  const { want, told, drawn } = kept;
+export function Sought({ kept, book, onOpen, onRemove }: OfCard) {
+  const { want, told } = kept;
   const name = nameOf(kept);
   const { units } = usePreferences();
   const shown = (said: string, mm: number | undefined) => (mm === undefined ? said : lengthText(mm, units));
-  const grade = book.condition.grades.find((g) => g.id === want.atLeast);
   return (
     <li className="-mt-px -ml-px flex break-inside-avoid flex-col border border-rule px-3 pt-2 pb-1.5">
       <div className="flex items-start justify-between gap-3">
@@ -35,44 +24,73 @@ export function Sought({
           </p>
         )}
       </div>
-      <div className="mt-1 flex items-center gap-4">
-        {drawn && <SmallKnife sketch={drawn} book={book} className="shrink-0 text-ink" />}
-        {told.lines.length > 0 && (
-          <div className="min-w-0">
-            <Struck lines={told.lines} />
-          </div>
-        )}
-        <p className="ml-auto text-right">
-          <span className="num block text-blue">{yearsOf(told)}</span>
-          {grade && <span className="block text-[0.8125rem] text-ink2">{grade.label} or better</span>}
-        </p>
-      </div>
+      <HowToKnowIt kept={kept} book={book} />
       {want.note && want.note !== name && <p className="mt-1">{want.note}</p>}
       {told.neighbours.map((n) => (
         <Apart key={n.label} from={n} shown={shown} />
       ))}
       <div className="mt-auto flex flex-wrap items-baseline justify-between gap-x-3 pt-1">
         <Stand told={told} />
-        <p className="no-print ml-auto flex gap-3">
-          <button
-            type="button"
-            className="min-h-6 underline"
-            aria-label={`Change ${name}`}
-            onClick={(e) => onOpen(kept, e.currentTarget)}
-          >
-            Change
-          </button>
-          <button
-            type="button"
-            className="min-h-6 underline"
-            aria-label={`No longer wanted: ${name}`}
-            onClick={() => onRemove(kept)}
-          >
-            No longer
-          </button>
-        </p>
+        <Ways name={name} onOpen={(from) => onOpen(kept, from)} onRemove={() => onRemove(kept)} />
       </div>
     </li>
+  );
+}
+
+interface OfCard {
+  kept: KeptWant;
+  book: Book;
+  onOpen: (want: KeptWant, from: HTMLElement) => void;
+  onRemove: (want: KeptWant) => void;
+}
+
+/** Its form, its mark, its years and the grade it is to have. */
+function HowToKnowIt({ kept: { want, told, drawn }, book }: Pick<OfCard, "kept" | "book">) {
+  const grade = book.condition.grades.find((g) => g.id === want.atLeast);
+  return (
+    <div className="mt-1 flex items-center gap-4">
+      {drawn && <SmallKnife sketch={drawn} book={book} className="shrink-0 text-ink" />}
+      {told.lines.length > 0 && (
+        <div className="min-w-0">
+          <Struck lines={told.lines} />
+        </div>
+      )}
+      <p className="ml-auto text-right">
+        <span className="num block text-blue">{yearsOf(told)}</span>
+        {grade && <span className="block text-[0.8125rem] text-ink2">{grade.label} or better</span>}
+      </p>
+    </div>
+  );
+}
+
+function Ways({
+  name,
+  onOpen,
+  onRemove,
+}: {
+  name: string;
+  onOpen: (from: HTMLElement) => void;
+  onRemove: () => void;
+}) {
+  return (
+    <p className="no-print ml-auto flex gap-3">
+      <button
+        type="button"
+        className="min-h-6 underline"
+        aria-label={`Change ${name}`}
+        onClick={(e) => onOpen(e.currentTarget)}
+      >
+        Change
+      </button>
+      <button
+        type="button"
+        className="min-h-6 underline"
+        aria-label={`No longer wanted: ${name}`}
+        onClick={onRemove}
+      >
+        No longer
+      </button>
+    </p>
   );
 }
 

@@ -2,7 +2,7 @@ import type { ReactNode } from "react";
 import type { Book, Problem } from "../../../api/types";
 import { sentence } from "../../../format";
 import { Field } from "../../../ui/field";
-import { Select } from "../../../ui/select";
+import { SelectField } from "../../../ui/select-field";
 import { TextField } from "../../../ui/text-field";
 import { whole } from "../../../ui/whole";
 import { Lines } from "../stations/lines";
@@ -82,17 +82,14 @@ function Whose({ slip, set, book, problem }: Part) {
       </Field>
       {!isKnown && (
         <>
-          <Field label="Country" problem={problem("region")}>
-            {(ids) => (
-              <Select
-                {...ids}
-                value={slip.region}
-                nothing="choose"
-                options={book.regions.map((r) => ({ id: r.id, label: sentence(r.name) }))}
-                onChange={(region) => set({ region })}
-              />
-            )}
-          </Field>
+          <SelectField
+            label="Country"
+            problem={problem("region")}
+            value={slip.region}
+            nothing="choose"
+            options={book.regions.map((r) => ({ id: r.id, label: sentence(r.name) }))}
+            onChange={(region) => set({ region })}
+          />
           <TextField label="Town" value={slip.place} onCommit={(place) => set({ place })} />
         </>
       )}
@@ -117,28 +114,22 @@ function Struck({ slip, set, book, problem, lettersAmiss }: Part) {
           <Lines of="of the etch" lines={slip.etch ?? []} onChange={(etch) => set({ etch })} />
         </Letters>
       )}
-      <Field label="How it was marked" problem={problem("technique")}>
-        {(ids) => (
-          <Select
-            {...ids}
-            value={slip.technique}
-            nothing="choose"
-            options={book.choices.technique}
-            onChange={(t) => set({ technique: t as Draft["technique"] })}
-          />
-        )}
-      </Field>
-      <Field label="Shape of the lettering" problem={problem("layout")}>
-        {(ids) => (
-          <Select
-            {...ids}
-            value={slip.layout}
-            nothing="not looked at"
-            options={book.choices.layout}
-            onChange={(l) => set({ layout: l as Draft["layout"] })}
-          />
-        )}
-      </Field>
+      <SelectField
+        label="How it was marked"
+        problem={problem("technique")}
+        value={slip.technique}
+        nothing="choose"
+        options={book.choices.technique}
+        onChange={(t) => set({ technique: t as Draft["technique"] })}
+      />
+      <SelectField
+        label="Shape of the lettering"
+        problem={problem("layout")}
+        value={slip.layout}
+        nothing="not looked at"
+        options={book.choices.layout}
+        onChange={(l) => set({ layout: l as Draft["layout"] })}
+      />
       <label className="flex min-h-6 items-center gap-2">
         <input
           type="checkbox"
@@ -191,17 +182,14 @@ const YEARS = { from: "In use from", to: "until", give: "give or take, years" };
 function Known({ slip, set, book, problem }: Part) {
   return (
     <div className="mt-3 grid gap-x-5 gap-y-1 sm:grid-cols-2">
-      <Field label="Known from" problem={problem("sourceKind")}>
-        {(ids) => (
-          <Select
-            {...ids}
-            value={slip.sourceKind}
-            nothing="choose"
-            options={book.choices.sourceKind}
-            onChange={(sourceKind) => set({ sourceKind })}
-          />
-        )}
-      </Field>
+      <SelectField
+        label="Known from"
+        problem={problem("sourceKind")}
+        value={slip.sourceKind}
+        nothing="choose"
+        options={book.choices.sourceKind}
+        onChange={(sourceKind) => set({ sourceKind })}
+      />
       <TextField
         label="Which, by name"
         maxLength={200}

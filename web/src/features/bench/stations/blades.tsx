@@ -1,5 +1,5 @@
 import { useMemo } from "react";
-import type { SeenBlade } from "../../../api/types";
+import type { SeenBlade, Specimen } from "../../../api/types";
 import { BackView } from "../../../drawing/back";
 import { answerOptions, bladeOptions } from "../../../drawing/pictures";
 import { percent, shownLength, withUnit } from "../../../format";
@@ -12,29 +12,18 @@ import { useReadings } from "../instruments";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { SeenChoice } from "../seen-choice";
-import { FeaturesStation } from "./features";
+import { FeaturesStation, withAnswer } from "./features";
 import { readHeights, writeHeights } from "./heights";
 
 /** Which blades there are, where they turn and which springs they press; then what the main blade shows. */
 export function BladesStation({ knife, book }: StationProps) {
   const { blades } = knife.specimen;
-  const sketch = knife.verdict?.sketch;
   const kinds = useMemo(() => bladeOptions(book), [book]);
   const { list, adder, ours } = useNewRow<HTMLDivElement>(blades.length);
   const set = (all: SeenBlade[]) => knife.change((s) => ({ ...s, blades: all }));
   return (
     <>
-      <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-1">
-        <p className="text-ink2">Main blade first.</p>
-        {sketch && blades.length > 0 && (
-          <figure className="text-right">
-            <BackView back={sketch.back} />
-            <figcaption className="voice text-[0.78125rem]/4 text-ink2">
-              From the back, mark side up; dashed where nobody looked
-            </figcaption>
-          </figure>
-        )}
-      </div>
+      <FromTheBack knife={knife} />
       <div ref={list} className="mt-1 border-t border-rule">
         {blades.map((b, i) => (
           <BladeRow
@@ -46,15 +35,7 @@ export function BladesStation({ knife, book }: StationProps) {
             book={book}
             kinds={kinds}
             onChange={(changed) => set(blades.map((o, k) => (k === i ? changed : o)))}
-            onRemove={ours(() =>
-              knife.change((s) => ({
-                ...s,
-                blades: blades.filter((_, k) => k !== i),
-                marks: s.marks
-                  .filter((m) => m.blade !== i + 1)
-                  .map((m) => (m.blade > i + 1 ? { ...m, blade: m.blade - 1 } : m)),
-              })),
-            )}
+            onRemove={ours(() => knife.change((s) => withoutBlade(s, i)))}
           />
         ))}
       </div>
@@ -64,17 +45,7 @@ export function BladesStation({ knife, book }: StationProps) {
         data-adds
         className="press mt-2"
         disabled={blades.length >= 12}
-        onClick={ours(() =>
-          set([
-            ...blades,
-            {
-              end: blades.length === 0 ? { value: "A", sureness: "sure" } : undefined,
-              heights: [],
-              seen: {},
-              condition: {},
-            },
-          ]),
-        )}
+        onClick={ours(() => set([...blades, blank(blades.length === 0)]))}
       >
         {blades.length === 0 ? "Add the main blade" : "Add a blade or tool"}
       </button>
@@ -85,27 +56,42 @@ export function BladesStation({ knife, book }: StationProps) {
   );
 }
 
-function BladeRow({
-  place,
-  blade,
-  knife,
-  book,
-  kinds,
-  onChange,
-  onRemove,
-}: StationProps & {
-  place: number;
-  kinds: PictureOption[];
-  blade: SeenBlade;
-  onChange: (b: SeenBlade) => void;
-  onRemove: () => void;
-}) {
-  const { units, parts } = usePreferences();
-  const drawn = knife.verdict?.sketch.blades[place];
-  const caliper = useReadings("length", `blades[${place}].length`, (length) =>
-    onChange({ ...blade, length }),
+const blank = (isMain: boolean): SeenBlade => ({
+  end: isMain ? { value: "A", sureness: "sure" } : undefined,
+  heights: [],
+  seen: {},
+  condition: {},
+});
+
+/** Without one blade; the marks on those behind it go with them. */
+const withoutBlade = (s: Specimen, place: number): Specimen => ({
+  ...s,
+  blades: s.blades.filter((_, k) => k !== place),
+  marks: s.marks
+    .filter((m) => m.blade !== place + 1)
+    .map((m) => (m.blade > place + 1 ? { ...m, blade: m.blade - 1 } : m)),
+});
+
+function FromTheBack({ knife }: Pick<StationProps, "knife">) {
+  const sketch = knife.verdict?.sketch;
+  return (
+    <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-1">
+      <p className="text-ink2">Main blade first.</p>
+      {sketch && knife.specimen.blades.length > 0 && (
+        <figure className="text-right">
+          <BackView back={sketch.back} />
+          <figcaption className="voice text-[0.78125rem]/4 text-ink2">
+            From the back, mark side up; dashed where nobody looked
+          </figcaption>
+        </figure>
+      )}
+    </div>
   );
-  const name = place === 0 ? "Main blade" : `Blade ${place + 1}`;
+}
+
+function BladeRow({ kinds, onRemove, ...row }: OfBlade & { kinds: PictureOption[]; onRemove: () => void }) {
+  const { place, blade, knife, book, onChange } = row;
+  const name = nameOf(place);
   const problem = problemAt(knife.problems, `blades[${place}].length`);
   return (
     <fieldset className="grid grid-cols-[1.25rem_minmax(0,1.4fr)_minmax(0,1.2fr)] items-center gap-x-3 border-b border-rule py-1 sm:grid-cols-[1.25rem_minmax(0,2fr)_minmax(0,1.2fr)_minmax(0,1fr)_minmax(0,0.75fr)_auto]">
@@ -121,34 +107,8 @@ function BladeRow({
         options={kinds}
         onChange={(type) => onChange({ ...blade, type })}
       />
-      <span className="sm:hidden" />
-      <SeenChoice
-        label={`${name}: end`}
-        isBare
-        nothing="end not yet looked"
-        seen={blade.end}
-        options={book.choices.end}
-        onChange={(end) => onChange({ ...blade, end })}
-      />
-      <SeenChoice
-        label={`${name}: presses`}
-        isBare
-        nothing="springs not looked"
-        seen={blade.presses}
-        options={book.choices.presses}
-        onChange={(presses) => onChange({ ...blade, presses })}
-      />
-      <span className="sm:hidden" />
-      <TextEntry
-        readings={caliper}
-        aria-label={`${name}: length`}
-        aria-invalid={problem ? true : undefined}
-        placeholder={units === "in" ? "length, 2 3/4" : "length, 70"}
-        value={
-          shownLength(blade.length, drawn?.measured ? drawn.lengthMm : undefined, units, Number(parts)) ?? ""
-        }
-        onCommit={(text) => onChange({ ...blade, length: withUnit(text, units) || undefined })}
-      />
+      <WhereItTurns {...row} />
+      <BladeLength {...row} />
       <button
         type="button"
         className="min-h-6 text-ink2 hover:underline max-sm:justify-self-end"
@@ -157,7 +117,7 @@ function BladeRow({
       >
         Remove
       </button>
-      <BladeLooks place={place} blade={blade} knife={knife} book={book} onChange={onChange} />
+      <BladeLooks {...row} />
       {problem && (
         <p className="col-span-full text-[0.78125rem]/4 text-lead">
           {problem.given}: {problem.accepted}.
@@ -167,23 +127,61 @@ function BladeRow({
   );
 }
 
+type OfBlade = StationProps & { place: number; blade: SeenBlade; onChange: (b: SeenBlade) => void };
+
+const nameOf = (place: number) => (place === 0 ? "Main blade" : `Blade ${place + 1}`);
+
+/** At which end it turns, and which spring it presses. */
+function WhereItTurns({ place, blade, book, onChange }: OfBlade) {
+  return (
+    <>
+      <span className="sm:hidden" />
+      <SeenChoice
+        label={`${nameOf(place)}: end`}
+        isBare
+        nothing="end not yet looked"
+        seen={blade.end}
+        options={book.choices.end}
+        onChange={(end) => onChange({ ...blade, end })}
+      />
+      <SeenChoice
+        label={`${nameOf(place)}: presses`}
+        isBare
+        nothing="springs not looked"
+        seen={blade.presses}
+        options={book.choices.presses}
+        onChange={(presses) => onChange({ ...blade, presses })}
+      />
+      <span className="sm:hidden" />
+    </>
+  );
+}
+
+function BladeLength({ place, blade, knife, onChange }: OfBlade) {
+  const { units, parts } = usePreferences();
+  const at = `blades[${place}].length`;
+  const drawn = knife.verdict?.sketch.blades[place];
+  const lengthMm = drawn?.measured ? drawn.lengthMm : undefined;
+  const caliper = useReadings("length", at, (length) => onChange({ ...blade, length }));
+  return (
+    <TextEntry
+      readings={caliper}
+      aria-label={`${nameOf(place)}: length`}
+      aria-invalid={problemAt(knife.problems, at) ? true : undefined}
+      placeholder={units === "in" ? "length, 2 3/4" : "length, 70"}
+      value={shownLength(blade.length, lengthMm, units, Number(parts)) ?? ""}
+      onCommit={(text) => onChange({ ...blade, length: withUnit(text, units) || undefined })}
+    />
+  );
+}
+
 /** What else one looks at on every blade: where it lies, its heights, and the looks of the book. */
-function BladeLooks({
-  place,
-  blade,
-  knife,
-  book,
-  onChange,
-}: StationProps & { place: number; blade: SeenBlade; onChange: (b: SeenBlade) => void }) {
+function BladeLooks({ ...row }: OfBlade) {
+  const { place, blade, knife, book, onChange } = row;
   const questions = book.questions.filter(
     (q) => q.asked === "each-blade" || (q.asked === "other-blades" && place > 0),
   );
-  const { units } = usePreferences();
-  const looked =
-    Object.keys(blade.seen).length +
-    (blade.side ? 1 : 0) +
-    (blade.spring ? 1 : 0) +
-    (blade.heights.length > 0 || blade.area ? 1 : 0);
+  const looked = lookedAt(blade);
   const left = knife.verdict?.sketch.blades[place]?.left;
   return (
     <details className="col-span-full">
@@ -200,57 +198,75 @@ function BladeLooks({
             orElse={book.choices.share}
             seen={blade.seen[q.id]}
             options={answerOptions(book, q) ?? q.answers}
-            onChange={(seen) => {
-              const { [q.id]: _, ...rest } = blade.seen;
-              onChange({ ...blade, seen: seen ? { ...rest, [q.id]: seen } : rest });
-            }}
+            onChange={(seen) => onChange({ ...blade, seen: withAnswer(blade.seen, q.id, seen) })}
           />
         ))}
-        <SeenChoice
-          label="Lies"
-          seen={blade.side}
-          options={book.choices.side}
-          onChange={(side) => onChange({ ...blade, side })}
-        />
-        <SeenChoice
-          label="Works against"
-          seen={blade.spring && { ...blade.spring, value: blade.spring.value?.toString() }}
-          options={book.choices.spring}
-          onChange={(spring) =>
-            onChange({
-              ...blade,
-              spring: spring && {
-                ...spring,
-                value: spring.value === undefined ? undefined : Number(spring.value),
-              },
-            })
-          }
-        />
-        <TextField
-          label="Heights along it"
-          hint="place from the tang : height; the first close to the tang"
-          problem={knife.problems.find((p) => p.field.startsWith(`blades[${place}].heights`))}
-          placeholder={units === "in" ? "1/8 : 1/2; 1 : 7/16" : "4 : 12.5; 30 : 11"}
-          maxLength={300}
-          value={writeHeights(blade.heights)}
-          onCommit={(text) => onChange({ ...blade, heights: readHeights(text ?? "", units) })}
-        />
-        {blade.area && (
-          <p className="text-[0.78125rem]/4 text-ink2">
-            Traced on a photograph:{" "}
-            <span className="num">
-              {blade.area.mm2.toFixed(0)} mm{"\u00b2"} {"\u00b1"} {(1.645 * blade.area.spread).toFixed(0)}
-            </span>
-            <button
-              type="button"
-              className="ml-2 min-h-6 hover:underline"
-              onClick={() => onChange({ ...blade, area: undefined })}
-            >
-              forget it
-            </button>
-          </p>
-        )}
+        <WhereItLies {...row} />
+        <HowMuchIsLeft {...row} />
       </div>
     </details>
+  );
+}
+
+const lookedAt = (blade: SeenBlade): number =>
+  Object.keys(blade.seen).length +
+  (blade.side ? 1 : 0) +
+  (blade.spring ? 1 : 0) +
+  (blade.heights.length > 0 || blade.area ? 1 : 0);
+
+function WhereItLies({ blade, book, onChange }: OfBlade) {
+  const { spring } = blade;
+  return (
+    <>
+      <SeenChoice
+        label="Lies"
+        seen={blade.side}
+        options={book.choices.side}
+        onChange={(side) => onChange({ ...blade, side })}
+      />
+      <SeenChoice
+        label="Works against"
+        seen={spring && { ...spring, value: spring.value?.toString() }}
+        options={book.choices.spring}
+        onChange={(now) =>
+          onChange({
+            ...blade,
+            spring: now && { ...now, value: now.value === undefined ? undefined : Number(now.value) },
+          })
+        }
+      />
+    </>
+  );
+}
+
+function HowMuchIsLeft({ place, blade, knife, onChange }: OfBlade) {
+  const { units } = usePreferences();
+  return (
+    <>
+      <TextField
+        label="Heights along it"
+        hint="place from the tang : height; the first close to the tang"
+        problem={knife.problems.find((p) => p.field.startsWith(`blades[${place}].heights`))}
+        placeholder={units === "in" ? "1/8 : 1/2; 1 : 7/16" : "4 : 12.5; 30 : 11"}
+        maxLength={300}
+        value={writeHeights(blade.heights)}
+        onCommit={(text) => onChange({ ...blade, heights: readHeights(text ?? "", units) })}
+      />
+      {blade.area && (
+        <p className="text-[0.78125rem]/4 text-ink2">
+          Traced on a photograph:{" "}
+          <span className="num">
+            {blade.area.mm2.toFixed(0)} mm{"\u00b2"} {"\u00b1"} {(1.645 * blade.area.spread).toFixed(0)}
+          </span>
+          <button
+            type="button"
+            className="ml-2 min-h-6 hover:underline"
+            onClick={() => onChange({ ...blade, area: undefined })}
+          >
+            forget it
+          </button>
+        </p>
+      )}
+    </>
   );
 }

@@ -1,8 +1,8 @@
 import { Link } from "react-router";
 import type { Advice, Book, CareDone } from "../../../api/types";
-import { dayText, today } from "../../../format";
-import { Field } from "../../../ui/field";
-import { Select } from "../../../ui/select";
+import { dayText, sentence, today } from "../../../format";
+import type { Option } from "../../../ui/select";
+import { SelectField } from "../../../ui/select-field";
 import { TextField } from "../../../ui/text-field";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
@@ -22,44 +22,40 @@ export function CareStation({ knife, book }: StationProps) {
         onDone={(work) => log(todays(work))}
         isEmpty={knife.specimen.care.length === 0}
       />
-      <section aria-label="Log of care" className="border-rule md:border-l md:pl-4">
-        <h3 className="font-semibold">What was done to it</h3>
-        <Rows<CareDone>
-          entries={knife.specimen.care}
-          name="Entry"
-          add="Add to the log"
-          empty="Nothing written down yet."
-          blank={todays(book.works[0]?.id ?? "")}
-          onChange={(care) => knife.change((s) => ({ ...s, care }))}
-        >
-          {(done, set, i) => (
-            <Entry
-              done={done}
-              set={set}
-              book={book}
-              problem={(field) => problemAt(knife.problems, `care[${i}].${field}`)}
-            />
-          )}
-        </Rows>
-        <Link to="/carried" className="mt-2 inline-block min-h-6 underline">
-          Knives that are carried, and whose turn it is
-        </Link>
-      </section>
+      <Log knife={knife} book={book} blank={todays(book.works[0]?.id ?? "")} />
     </div>
   );
 }
 
-function Advised({
-  advice,
-  book,
-  onDone,
-  isEmpty,
-}: {
-  advice: Advice[];
-  book: Book;
-  onDone: (work: string) => void;
-  isEmpty: boolean;
-}) {
+function Log({ knife, book, blank }: StationProps & { blank: CareDone }) {
+  return (
+    <section aria-label="Log of care" className="border-rule md:border-l md:pl-4">
+      <h3 className="font-semibold">What was done to it</h3>
+      <Rows<CareDone>
+        entries={knife.specimen.care}
+        name="Entry"
+        add="Add to the log"
+        empty="Nothing written down yet."
+        blank={blank}
+        onChange={(care) => knife.change((s) => ({ ...s, care }))}
+      >
+        {(done, set, i) => (
+          <Entry
+            done={done}
+            set={set}
+            book={book}
+            problem={(field) => problemAt(knife.problems, `care[${i}].${field}`)}
+          />
+        )}
+      </Rows>
+      <Link to="/carried" className="mt-2 inline-block min-h-6 underline">
+        Knives that are carried, and whose turn it is
+      </Link>
+    </section>
+  );
+}
+
+function Advised({ advice, book, onDone, isEmpty }: OfAdvice & { advice: Advice[]; isEmpty: boolean }) {
   if (advice.length === 0)
     return (
       <p className="voice text-ink3">
@@ -71,28 +67,39 @@ function Advised({
   return (
     <ul aria-label="What keeps it">
       {advice.map((a) => (
-        <li key={a.id} className="border-t border-rule py-1.5 first:border-0">
-          <p className="font-semibold">{a.does}</p>
-          <p className="text-[0.78125rem]/4 text-ink2">{a.why}</p>
-          {a.caution && (
-            <p className="mt-0.5 border-l-2 border-ink pl-2 text-[0.78125rem]/4">
-              <span className="voice">With care. </span>
-              {a.caution}
-            </p>
-          )}
-          <p className="mt-0.5 flex flex-wrap items-baseline gap-x-3 text-[0.78125rem]/4 text-ink2">
-            <Due advice={a} />
-            {book.works
-              .filter((w) => a.settledBy.includes(w.id))
-              .map((w) => (
-                <button key={w.id} type="button" className="min-h-6 underline" onClick={() => onDone(w.id)}>
-                  {w.label} today
-                </button>
-              ))}
-          </p>
-        </li>
+        <OneAdvice key={a.id} advice={a} book={book} onDone={onDone} />
       ))}
     </ul>
+  );
+}
+
+interface OfAdvice {
+  book: Book;
+  onDone: (work: string) => void;
+}
+
+function OneAdvice({ advice: a, book, onDone }: OfAdvice & { advice: Advice }) {
+  return (
+    <li className="border-t border-rule py-1.5 first:border-0">
+      <p className="font-semibold">{a.does}</p>
+      <p className="text-[0.78125rem]/4 text-ink2">{a.why}</p>
+      {a.caution && (
+        <p className="mt-0.5 border-l-2 border-ink pl-2 text-[0.78125rem]/4">
+          <span className="voice">With care. </span>
+          {a.caution}
+        </p>
+      )}
+      <p className="mt-0.5 flex flex-wrap items-baseline gap-x-3 text-[0.78125rem]/4 text-ink2">
+        <Due advice={a} />
+        {book.works
+          .filter((w) => a.settledBy.includes(w.id))
+          .map((w) => (
+            <button key={w.id} type="button" className="min-h-6 underline" onClick={() => onDone(w.id)}>
+              {w.label} today
+            </button>
+          ))}
+      </p>
+    </li>
   );
 }
 
@@ -108,33 +115,11 @@ export function Due({ advice }: { advice: Advice }) {
   );
 }
 
-function Entry({
-  done,
-  set,
-  book,
-  problem,
-}: {
-  done: CareDone;
-  set: (changed: CareDone) => void;
-  book: Book;
-  problem: (field: string) => ReturnType<typeof problemAt>;
-}) {
-  const choice = (label: string, field: "work" | "gradeBefore" | "gradeAfter", options: Book["works"]) => (
-    <Field label={label} problem={problem(field)}>
-      {(ids) => (
-        <Select
-          {...ids}
-          value={done[field]}
-          nothing="not said"
-          options={options}
-          onChange={(id) => (field !== "work" || id) && set({ ...done, [field]: id })}
-        />
-      )}
-    </Field>
-  );
+function Entry(entry: OfEntry) {
+  const { done, set, book, problem } = entry;
   return (
     <>
-      {choice("What", "work", book.works)}
+      <Chosen {...entry} label="What" field="work" options={book.works} />
       <TextField
         label="When"
         placeholder={today()}
@@ -143,15 +128,15 @@ function Entry({
         onCommit={(date) => date && set({ ...done, date })}
       />
       <TextField label="By whom" maxLength={120} value={done.by} onCommit={(by) => set({ ...done, by })} />
-      {choice("Grade before", "gradeBefore", book.condition.grades)}
-      {choice("Grade after", "gradeAfter", book.condition.grades)}
-      {(["photoBefore", "photoAfter"] as const).map((field) => (
+      <Chosen {...entry} label="Grade before" field="gradeBefore" options={book.condition.grades} />
+      <Chosen {...entry} label="Grade after" field="gradeAfter" options={book.condition.grades} />
+      {(["before", "after"] as const).map((when) => (
         <OwnPicture
-          key={field}
-          label={field === "photoBefore" ? "Photograph before" : "Photograph after"}
-          alt={field === "photoBefore" ? "Before" : "After"}
-          value={done[field]}
-          onChange={(photo) => set({ ...done, [field]: photo })}
+          key={when}
+          label={`Photograph ${when}`}
+          alt={sentence(when)}
+          value={when === "before" ? done.photoBefore : done.photoAfter}
+          onChange={(photo) => set({ ...done, [when === "before" ? "photoBefore" : "photoAfter"]: photo })}
         />
       ))}
       <TextField
@@ -162,5 +147,32 @@ function Entry({
         onCommit={(note) => set({ ...done, note })}
       />
     </>
+  );
+}
+
+interface OfEntry {
+  done: CareDone;
+  set: (changed: CareDone) => void;
+  book: Book;
+  problem: (field: string) => ReturnType<typeof problemAt>;
+}
+
+function Chosen({
+  label,
+  field,
+  options,
+  done,
+  set,
+  problem,
+}: OfEntry & { label: string; field: "work" | "gradeBefore" | "gradeAfter"; options: Option[] }) {
+  return (
+    <SelectField
+      label={label}
+      problem={problem(field)}
+      value={done[field]}
+      nothing="not said"
+      options={options}
+      onChange={(id) => (field !== "work" || id) && set({ ...done, [field]: id })}
+    />
   );
 }

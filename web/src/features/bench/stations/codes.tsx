@@ -1,41 +1,33 @@
 import type { Book, Problem, SeenCode, Verdict } from "../../../api/types";
 import { inWords, percent, sentence } from "../../../format";
-import { Field } from "../../../ui/field";
-import { Select } from "../../../ui/select";
+import { SelectField } from "../../../ui/select-field";
 import { TextField } from "../../../ui/text-field";
 import { TeachIts } from "../../by-example";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { NotFound } from "./not-found";
+import { Part } from "./part";
 import { Rows } from "./rows";
 
 type Reading = Verdict["codes"][number]["readings"][number];
 
 /** Date codes as seen, each drawn as it was struck, and the years it allows by the schemes on the shelf. */
 export function DateCodes({ knife, book }: StationProps) {
+  const { codes, notFound } = knife.specimen;
   return (
-    <section aria-labelledby="codes-name" className="mt-3 border-t border-rule pt-2">
-      <h3 id="codes-name" className="font-semibold">
-        Date codes
-      </h3>
-      <p className="text-ink2">
-        Letters and figures: {LEGIBILITY}. Other signs: how many, {COUNT}.
-      </p>
+    <Part title="Date codes" told={`Letters and figures: ${LEGIBILITY}. Other signs: how many, ${COUNT}.`}>
       <Rows<SeenCode>
-        entries={knife.specimen.codes}
+        entries={codes}
         name="Code"
         add="Add a date code"
         empty={
-          knife.specimen.notFound.includes("code")
+          notFound.includes("code")
             ? "None to be found."
             : "None seen. Look beside the mark and the number, and on every tang."
         }
         blank={{ sign: "letter", written: "_" }}
         onChange={(codes) => knife.change((s) => ({ ...s, codes }))}
-        note={(i) => {
-          const told = knife.verdict?.codes[i];
-          return told && <Readings readings={told.readings} sign={told.seen.sign} />;
-        }}
+        note={(i) => <Readings told={knife.verdict?.codes[i]} />}
       >
         {(code, set, i) => (
           <CodeEntry
@@ -49,55 +41,36 @@ export function DateCodes({ knife, book }: StationProps) {
       {knife.verdict?.codes.some((c) => c.readings.length === 0) && (
         <TeachIts what="codes" knife={knife.verdict} book={book} />
       )}
-      {knife.specimen.codes.length === 0 && <NotFound book={book} knife={knife} sought="code" />}
-    </section>
+      {codes.length === 0 && <NotFound book={book} knife={knife} sought="code" />}
+    </Part>
   );
 }
 
-function CodeEntry({
-  code,
-  book,
-  problem,
-  onChange,
-}: {
-  code: SeenCode;
-  book: Book;
-  problem: Problem | undefined;
-  onChange: (code: SeenCode) => void;
-}) {
+function CodeEntry({ code, book, problem, onChange }: OfCode & { problem: Problem | undefined }) {
   const known = (id: string) => book.signs.find((s) => s.id === id);
   const blank = (id: string) => (id === PLACEMENT ? book.places[0] : known(id)?.counted ? "1" : "_");
-  const sign = known(code.sign);
   return (
     <>
-      <Field label="Sign">
-        {(ids) => (
-          <Select
-            {...ids}
-            value={code.sign}
-            nothing="choose"
-            options={book.signs.map((s) => ({ id: s.id, label: inWords(s.id) }))}
-            onChange={(chosen) =>
-              chosen && onChange({ sign: chosen as SeenCode["sign"], written: blank(chosen) ?? "_" })
-            }
-          />
-        )}
-      </Field>
+      <SelectField
+        label="Sign"
+        value={code.sign}
+        nothing="choose"
+        options={book.signs.map((s) => ({ id: s.id, label: inWords(s.id) }))}
+        onChange={(chosen) =>
+          chosen && onChange({ sign: chosen as SeenCode["sign"], written: blank(chosen) ?? "_" })
+        }
+      />
       {code.sign === PLACEMENT ? (
-        <Field label="Where it stands">
-          {(ids) => (
-            <Select
-              {...ids}
-              value={code.written}
-              nothing="choose"
-              options={book.places.map((id) => ({ id, label: inWords(id) }))}
-              onChange={(written) => written && onChange({ ...code, written })}
-            />
-          )}
-        </Field>
+        <SelectField
+          label="Where it stands"
+          value={code.written}
+          nothing="choose"
+          options={book.places.map((id) => ({ id, label: inWords(id) }))}
+          onChange={(written) => written && onChange({ ...code, written })}
+        />
       ) : (
         <TextField
-          label={sign?.counted ? "How many" : "As struck"}
+          label={known(code.sign)?.counted ? "How many" : "As struck"}
           entryClassName="font-steel uppercase"
           maxLength={12}
           problem={problem}
@@ -105,47 +78,57 @@ function CodeEntry({
           onCommit={(written) => written && onChange({ ...code, written: written.toUpperCase() })}
         />
       )}
-      {sign && sign.forms.length > 0 ? (
-        <Field label="Form">
-          {(ids) => (
-            <Select
-              {...ids}
-              value={code.form}
-              nothing="not yet looked"
-              options={sign.forms.map((id) => ({ id, label: sentence(id) }))}
-              onChange={(form) => onChange({ ...code, form })}
-            />
-          )}
-        </Field>
-      ) : (
-        code.sign !== PLACEMENT && <Struck code={code} />
-      )}
+      <FormOf code={code} book={book} onChange={onChange} />
     </>
   );
 }
 
-function Readings({ readings, sign }: { readings: Reading[]; sign: string }) {
-  if (readings.length === 0)
-    return <>No maker on the shelf is known to have dated by {sign.replaceAll("-", " ")}.</>;
+/** The form of a sign that has several; of any other, how it should look on the steel. */
+function FormOf({ code, book, onChange }: OfCode) {
+  const forms = book.signs.find((s) => s.id === code.sign)?.forms ?? [];
+  if (forms.length === 0) return code.sign === PLACEMENT ? null : <Struck code={code} />;
+  return (
+    <SelectField
+      label="Form"
+      value={code.form}
+      nothing="not yet looked"
+      options={forms.map((id) => ({ id, label: sentence(id) }))}
+      onChange={(form) => onChange({ ...code, form })}
+    />
+  );
+}
+
+interface OfCode {
+  code: SeenCode;
+  book: Book;
+  onChange: (code: SeenCode) => void;
+}
+
+function Readings({ told }: { told: Verdict["codes"][number] | undefined }) {
+  if (!told) return null;
+  if (told.readings.length === 0)
+    return <>No maker on the shelf is known to have dated by {told.seen.sign.replaceAll("-", " ")}.</>;
   return (
     <ul>
-      {readings.map((r) => (
+      {told.readings.map((r) => (
         <li key={`${r.maker} ${r.id}`} title={r.note}>
-          {r.makerName}, {r.scheme.toLowerCase()}:{" "}
-          {r.years.length === 0 ? (
-            <span className="voice">no such code</span>
-          ) : (
-            <span className="num text-blue">
-              {r.years
-                .slice(0, SHOWN)
-                .map((y) => `${y.part ? `${y.part} of ` : ""}${y.year} (${percent(y.share)}%)`)
-                .join(", ")}
-              {r.years.length > SHOWN && `, and ${r.years.length - SHOWN} years more`}
-            </span>
-          )}
+          {r.makerName}, {r.scheme.toLowerCase()}: <YearsOf reading={r} />
         </li>
       ))}
     </ul>
+  );
+}
+
+function YearsOf({ reading: { years } }: { reading: Reading }) {
+  if (years.length === 0) return <span className="voice">no such code</span>;
+  return (
+    <span className="num text-blue">
+      {years
+        .slice(0, SHOWN)
+        .map((y) => `${y.part ? `${y.part} of ` : ""}${y.year} (${percent(y.share)}%)`)
+        .join(", ")}
+      {years.length > SHOWN && `, and ${years.length - SHOWN} years more`}
+    </span>
   );
 }
 

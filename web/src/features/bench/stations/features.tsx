@@ -25,27 +25,13 @@ const askedOf = (book: Book, q: Question): Asked => ({
 });
 
 /** The questions of a station, each with its answers, and how to know the one in hand. */
-export function FeaturesStation({ knife, book, station }: StationProps & { station: string }) {
+export function FeaturesStation({ knife, book, station }: OfStation) {
   const { seen } = knife.specimen;
-  const questions = useMemo(
-    () => book.questions.filter((q) => q.station === station && q.asked === "once"),
-    [book, station],
-  );
-  const single = useMemo(
-    () => questions.filter((q) => !q.group).map((q) => askedOf(book, q)),
-    [book, questions],
-  );
-  const bare = questions.filter((q) => !seen[q.id] && q.answers.some((a) => a.id === NOTHING.value));
+  const { questions, single, groups } = useQuestions(book, station);
   const tellsMost = (knife.verdict?.dating.lookNext ?? []).map((n) => n.feature);
   const asking = useAsking(single, seen, tellsMost);
-  const [walked, setWalked] = useState<string>();
   const inHand = questions.find((q) => q.id === asking?.inHand.id);
-  const tell = (question: string, now: Seen | undefined) => knife.change((s) => withSeen(s, question, now));
-  const groups = [...new Set(questions.flatMap((q) => q.group ?? []))];
-  const first = new Set(tellsMost.slice(0, FIRST_LOOKS));
-  const said = Object.fromEntries(
-    (knife.verdict?.dating.clues ?? []).flatMap((c) => (c.country ? [[c.feature, c.country.words]] : [])),
-  );
+  const tell: Tell = (question, now) => knife.change((s) => withSeen(s, question, now));
   return (
     <div className="mt-2 grid gap-x-6 gap-y-2 md:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
       <div className="grid content-start gap-x-6 gap-y-2 sm:grid-cols-2">
@@ -64,18 +50,7 @@ export function FeaturesStation({ knife, book, station }: StationProps & { stati
           />
         ))}
         <Measures knife={knife} book={book} station={station} />
-        {bare.length > 2 && (
-          <p className="self-end sm:col-span-2">
-            <button
-              type="button"
-              className="press"
-              onClick={() => knife.change((s) => bare.reduce((so, q) => withSeen(so, q.id, NOTHING), s))}
-            >
-              None of the other {bare.length}
-            </button>{" "}
-            <span className="voice text-ink2">looked at, and not there</span>
-          </p>
-        )}
+        <NoneOfTheOthers knife={knife} questions={questions} />
       </div>
       <div className="grid content-start gap-y-2 border-rule max-md:order-first md:border-l md:pl-4">
         {asking && <Answers {...asking} questions={single} given={seen} onAnswer={tell} />}
@@ -83,33 +58,92 @@ export function FeaturesStation({ knife, book, station }: StationProps & { stati
       </div>
       <div className="md:col-span-2">
         <FactsOfKnife verdict={knife.verdict} specimen={knife.specimen} station={station} book={book} />
-        {groups.map((name) => {
-          const asks = questions.filter((q) => q.group === name);
-          const inWalk = asks.find((q) => q.id === walked);
-          return (
-            <Walk
-              key={name}
-              name={name}
-              // What is told with one glance comes before what must be turned over.
-              questions={[...asks].sort((a, b) => a.answers.length - b.answers.length)}
-              seen={seen}
-              said={said}
-              isOpen={asks.some((q) => seen[q.id] || first.has(q.id))}
-              asked={walked}
-              howToKnow={inWalk && <HowToKnow question={inWalk} specimen={knife.specimen} />}
-              onAsk={setWalked}
-              onChange={tell}
-            />
-          );
-        })}
+        <Walks knife={knife} questions={questions} groups={groups} tellsMost={tellsMost} tell={tell} />
       </div>
     </div>
   );
 }
 
-export function withSeen(s: Specimen, feature: string, seen: Specimen["seen"][string] | undefined): Specimen {
-  const { [feature]: _, ...rest } = s.seen;
-  return { ...s, seen: seen ? { ...rest, [feature]: seen } : rest };
+type OfStation = StationProps & { station: string };
+type Tell = (question: string, now: Seen | undefined) => void;
+
+function useQuestions(book: Book, station: string) {
+  return useMemo(() => {
+    const questions = book.questions.filter((q) => q.station === station && q.asked === "once");
+    return {
+      questions,
+      single: questions.filter((q) => !q.group).map((q) => askedOf(book, q)),
+      groups: [...new Set(questions.flatMap((q) => q.group ?? []))],
+    };
+  }, [book, station]);
+}
+
+function NoneOfTheOthers({ knife, questions }: Pick<StationProps, "knife"> & { questions: Question[] }) {
+  const { seen } = knife.specimen;
+  const bare = questions.filter((q) => !seen[q.id] && q.answers.some((a) => a.id === NOTHING.value));
+  if (bare.length <= 2) return null;
+  return (
+    <p className="self-end sm:col-span-2">
+      <button
+        type="button"
+        className="press"
+        onClick={() => knife.change((s) => bare.reduce((so, q) => withSeen(so, q.id, NOTHING), s))}
+      >
+        None of the other {bare.length}
+      </button>{" "}
+      <span className="voice text-ink2">looked at, and not there</span>
+    </p>
+  );
+}
+
+/** The questions asked as one quick walk, group by group. */
+function Walks({
+  knife,
+  questions,
+  groups,
+  tellsMost,
+  tell,
+}: Pick<StationProps, "knife"> & {
+  questions: Question[];
+  groups: string[];
+  tellsMost: string[];
+  tell: Tell;
+}) {
+  const { seen } = knife.specimen;
+  const [walked, setWalked] = useState<string>();
+  const first = new Set(tellsMost.slice(0, FIRST_LOOKS));
+  const said = Object.fromEntries(
+    (knife.verdict?.dating.clues ?? []).flatMap((c) => (c.country ? [[c.feature, c.country.words]] : [])),
+  );
+  return groups.map((name) => {
+    const asks = questions.filter((q) => q.group === name);
+    const inWalk = asks.find((q) => q.id === walked);
+    return (
+      <Walk
+        key={name}
+        name={name}
+        // What is told with one glance comes before what must be turned over.
+        questions={[...asks].sort((a, b) => a.answers.length - b.answers.length)}
+        seen={seen}
+        said={said}
+        isOpen={asks.some((q) => seen[q.id] || first.has(q.id))}
+        asked={walked}
+        howToKnow={inWalk && <HowToKnow question={inWalk} specimen={knife.specimen} />}
+        onAsk={setWalked}
+        onChange={tell}
+      />
+    );
+  });
+}
+
+export function withSeen(s: Specimen, feature: string, seen: Seen | undefined): Specimen {
+  return { ...s, seen: withAnswer(s.seen, feature, seen) };
+}
+
+/** What was seen with one answer given, or taken back. */
+export function withAnswer(all: Specimen["seen"], feature: string, seen: Seen | undefined): Specimen["seen"] {
+  const { [feature]: _, ...rest } = all;
+  return seen ? { ...rest, [feature]: seen } : rest;
 }
 
 /** What to look for once it was answered, and what that is worth. */

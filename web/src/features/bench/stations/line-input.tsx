@@ -7,31 +7,8 @@ const LETTER = "calc(var(--cell) * 0.8333)";
 const cellOf = (places: number) => `max(0.8rem, min(1.5rem, 100cqw / ${places}))`;
 
 /** A line of letters struck in steel: typed like text, shown in cells with three squares for legibility. */
-export function LineInput({
-  label,
-  line,
-  onCommit,
-  onEnter,
-}: {
-  label: string;
-  line: string;
-  onCommit: (line: string) => void;
-  onEnter: () => void;
-}) {
-  const [cells, setCells] = useState<Cell[]>(() => cellsOf(line));
-  const input = useRef<HTMLInputElement>(null);
-  useEffect(() => setCells(cellsOf(line)), [line]);
-  // Letters change as they are typed (small to capital, a point to a lost letter): the caret stays put.
-  const caret = useRef<number | null>(null);
-  useLayoutEffect(() => {
-    if (caret.current !== null) input.current?.setSelectionRange(caret.current, caret.current);
-    caret.current = null;
-  });
-  const show = (next: Cell[]) => {
-    caret.current = input.current?.selectionStart ?? null;
-    setCells(next);
-    onCommit(notation(next));
-  };
+export function LineInput({ label, line, onCommit, onEnter }: OfLine) {
+  const { cells, show, input } = useCells(line, onCommit);
   const places = Math.max(9, cells.length + 1);
   return (
     <div className="overflow-x-auto" style={{ containerType: "inline-size" }}>
@@ -58,13 +35,44 @@ export function LineInput({
             } else if (e.key === "Enter") onEnter();
           }}
         />
-        <div className="pointer-events-none flex" aria-hidden="true">
-          {Array.from({ length: places }, (_, i) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: a cell is known by its place
-            <LetterCell key={i} cell={cells[i]} />
-          ))}
-        </div>
+        <Struck cells={cells} places={places} />
       </div>
+    </div>
+  );
+}
+
+interface OfLine {
+  label: string;
+  line: string;
+  onCommit: (line: string) => void;
+  onEnter: () => void;
+}
+
+function useCells(line: string, onCommit: (line: string) => void) {
+  const [cells, setCells] = useState<Cell[]>(() => cellsOf(line));
+  const input = useRef<HTMLInputElement>(null);
+  useEffect(() => setCells(cellsOf(line)), [line]);
+  // Letters change as they are typed (small to capital, a point to a lost letter): the caret stays put.
+  const caret = useRef<number | null>(null);
+  useLayoutEffect(() => {
+    if (caret.current !== null) input.current?.setSelectionRange(caret.current, caret.current);
+    caret.current = null;
+  });
+  const show = (next: Cell[]) => {
+    caret.current = input.current?.selectionStart ?? null;
+    setCells(next);
+    onCommit(notation(next));
+  };
+  return { cells, show, input };
+}
+
+function Struck({ cells, places }: { cells: Cell[]; places: number }) {
+  return (
+    <div className="pointer-events-none flex" aria-hidden="true">
+      {Array.from({ length: places }, (_, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a cell is known by its place
+        <LetterCell key={i} cell={cells[i]} />
+      ))}
     </div>
   );
 }

@@ -1,10 +1,9 @@
 import { useParams } from "react-router";
-import type { Book, Candidate, SeenFace, Verdict } from "../../../api/types";
+import type { Book, Candidate, SeenFace, Specimen, Verdict } from "../../../api/types";
 import { FIT, MarkDrawn } from "../../../drawing/mark-drawn";
 import { percent, sentence } from "../../../format";
-import { Field } from "../../../ui/field";
 import { Key } from "../../../ui/key";
-import { Select } from "../../../ui/select";
+import { SelectField } from "../../../ui/select-field";
 import { PutOnFile } from "../filing/put-on-file";
 import type { StationProps } from "../panel";
 import { PhoneAsCamera } from "../phone";
@@ -16,23 +15,8 @@ import { Lines } from "./lines";
 import { TangPhoto } from "./tang-photo";
 
 /** Every tang, both sides: what stands there letter by letter, and what it could read. */
-export function MarksStation({
-  knife,
-  book,
-  face,
-  onFace,
-}: StationProps & { face: FaceOf; onFace: (face: FaceOf) => void }) {
-  const faces = knife.specimen.marks;
-  const seen = faces.find((f) => f.blade === face.blade && f.face === face.side);
-  const set = (next: SeenFace | undefined) =>
-    knife.change((s) => ({
-      ...s,
-      marks: [
-        ...s.marks.filter((f) => f.blade !== face.blade || f.face !== face.side),
-        ...(next ? [next] : []),
-      ].sort((a, b) => a.blade - b.blade || a.face.localeCompare(b.face)),
-    }));
-  const markQuestions = book.questions.filter((q) => q.station === "marks");
+export function MarksStation({ knife, book, face, onFace }: OfFaces) {
+  const seen = knife.specimen.marks.find((f) => f.blade === face.blade && f.face === face.side);
   return (
     <div className="mt-1 grid gap-x-5 gap-y-3 md:grid-cols-[11.5rem_minmax(0,1fr)_minmax(0,15.5rem)]">
       <div>
@@ -44,33 +28,40 @@ export function MarksStation({
         face={face}
         seen={seen}
         problem={problemAt(knife.problems, "marks")?.accepted}
-        onChange={set}
+        onChange={(next) => knife.change((s) => withFace(s, face, next))}
       />
       <div>
         <Readings knife={knife} book={book} />
         {knife.verdict?.mark.read && <PutOnFile specimen={knife.specimen} book={book} />}
         <div className="mt-2 grid grid-cols-2 gap-x-4">
-          {markQuestions.map((q) => (
-            <SeenChoice
-              key={q.id}
-              label={q.label}
-              seen={knife.specimen.seen[q.id]}
-              options={q.answers}
-              onChange={(s) => knife.change((k) => withSeen(k, q.id, s))}
-            />
-          ))}
+          {book.questions
+            .filter((q) => q.station === "marks")
+            .map((q) => (
+              <SeenChoice
+                key={q.id}
+                label={q.label}
+                seen={knife.specimen.seen[q.id]}
+                options={q.answers}
+                onChange={(s) => knife.change((k) => withSeen(k, q.id, s))}
+              />
+            ))}
         </div>
       </div>
     </div>
   );
 }
 
-function Faces({
-  knife,
-  book,
-  face,
-  onFace,
-}: StationProps & { face: FaceOf; onFace: (face: FaceOf) => void }) {
+type OfFaces = StationProps & { face: FaceOf; onFace: (face: FaceOf) => void };
+
+const withFace = (s: Specimen, face: FaceOf, next: SeenFace | undefined): Specimen => ({
+  ...s,
+  marks: [
+    ...s.marks.filter((f) => f.blade !== face.blade || f.face !== face.side),
+    ...(next ? [next] : []),
+  ].sort((a, b) => a.blade - b.blade || a.face.localeCompare(b.face)),
+});
+
+function Faces({ knife, book, face, onFace }: OfFaces) {
   const blades = Math.max(1, knife.specimen.blades.length);
   const sides = book.choices.face;
   return (
@@ -95,24 +86,15 @@ function Faces({
               {i + 1}
             </th>
             {sides.map(({ id, label }) => {
-              const side = id as FaceOf["side"];
-              const f = knife.specimen.marks.find((m) => m.blade === i + 1 && m.face === side);
-              const inHand = face.blade === i + 1 && face.side === side;
+              const of: FaceOf = { blade: i + 1, side: id as FaceOf["side"] };
               return (
-                <td key={side}>
-                  <button
-                    type="button"
-                    aria-pressed={inHand}
-                    aria-label={`Blade ${i + 1}, ${label}: ${faceWords(f)}`}
-                    onClick={() => onFace({ blade: i + 1, side })}
-                    className="min-h-7 w-full px-1 text-left hover:bg-bone aria-pressed:bg-blue aria-pressed:font-semibold aria-pressed:text-on-blue"
-                  >
-                    {f ? (
-                      faceWords(f)
-                    ) : (
-                      <span className={inHand ? "" : "voice text-xs text-ink3"}>not yet</span>
-                    )}
-                  </button>
+                <td key={id}>
+                  <OneFace
+                    label={`Blade ${of.blade}, ${label}`}
+                    found={knife.specimen.marks.find((m) => m.blade === of.blade && m.face === of.side)}
+                    inHand={face.blade === of.blade && face.side === of.side}
+                    onPress={() => onFace(of)}
+                  />
                 </td>
               );
             })}
@@ -120,6 +102,30 @@ function Faces({
         ))}
       </tbody>
     </table>
+  );
+}
+
+function OneFace({
+  label,
+  found,
+  inHand,
+  onPress,
+}: {
+  label: string;
+  found: SeenFace | undefined;
+  inHand: boolean;
+  onPress: () => void;
+}) {
+  return (
+    <button
+      type="button"
+      aria-pressed={inHand}
+      aria-label={`${label}: ${faceWords(found)}`}
+      onClick={onPress}
+      className="min-h-7 w-full px-1 text-left hover:bg-bone aria-pressed:bg-blue aria-pressed:font-semibold aria-pressed:text-on-blue"
+    >
+      {found ? faceWords(found) : <span className={inHand ? "" : "voice text-xs text-ink3"}>not yet</span>}
+    </button>
   );
 }
 
@@ -131,23 +137,12 @@ function faceWords(f: SeenFace | undefined): string {
 }
 
 /** The face in hand: how it was found, what stands there, and a camera for it. */
-function FaceInHand({
-  book,
-  face,
-  seen,
-  problem,
-  onChange,
-}: {
-  book: Book;
-  face: FaceOf;
-  seen: SeenFace | undefined;
-  problem: string | undefined;
-  onChange: (face: SeenFace | undefined) => void;
-}) {
+function FaceInHand({ problem, ...of }: OfFace & { problem: string | undefined }) {
   const { id = "" } = useParams();
+  const { face, seen, onChange } = of;
   return (
     <div className="min-w-0">
-      <HowItWasFound book={book} face={face} seen={seen} onChange={onChange} />
+      <HowItWasFound {...of} />
       {seen?.state !== "bare" && seen?.state !== "worn" && (
         <Lines
           of="of the mark"
@@ -168,13 +163,7 @@ function FaceInHand({
           Struck out or mashed by its maker: a second
         </label>
       )}
-      <p className="mt-1 flex flex-wrap gap-x-3 gap-y-0.5 text-[0.78125rem]/[1.125rem] text-ink2">
-        {LETTER_KEYS.map(([key, does]) => (
-          <span key={key}>
-            <Key>{key}</Key> {does}
-          </span>
-        ))}
-      </p>
+      <LetterKeys />
       <div className="no-print mt-1">
         <PhoneAsCamera
           id={id}
@@ -187,6 +176,25 @@ function FaceInHand({
   );
 }
 
+interface OfFace {
+  book: Book;
+  face: FaceOf;
+  seen: SeenFace | undefined;
+  onChange: (face: SeenFace | undefined) => void;
+}
+
+function LetterKeys() {
+  return (
+    <p className="mt-1 flex flex-wrap gap-x-3 gap-y-0.5 text-[0.78125rem]/[1.125rem] text-ink2">
+      {LETTER_KEYS.map(([key, does]) => (
+        <span key={key}>
+          <Key>{key}</Key> {does}
+        </span>
+      ))}
+    </p>
+  );
+}
+
 const LETTER_KEYS = [
   [".", "lost letter"],
   ["?", "doubtful"],
@@ -194,71 +202,46 @@ const LETTER_KEYS = [
   ["Enter", "next line"],
 ] as const;
 
-function HowItWasFound({
-  book,
-  face,
-  seen,
-  onChange,
-}: {
-  book: Book;
-  face: FaceOf;
-  seen: SeenFace | undefined;
-  onChange: (face: SeenFace | undefined) => void;
-}) {
+function HowItWasFound({ book, face, seen, onChange }: OfFace) {
   const isRead = seen?.state === "read";
-  const setState = (state: string | undefined) =>
-    onChange(
-      state
-        ? {
-            blade: face.blade,
-            face: face.side,
-            state: state as SeenFace["state"],
-            technique: state === "read" ? seen?.technique : undefined,
-            lines: state === "read" ? (seen?.lines ?? []) : [],
-          }
-        : undefined,
-    );
   const place = book.choices.face.find((f) => f.id === face.side)?.label;
   return (
     <div className="grid grid-cols-2 gap-x-4 sm:grid-cols-3">
-      <Field label={face.side === "blade" ? `Blade ${face.blade}, the flat` : `Tang ${face.blade}, ${place}`}>
-        {(ids) => (
-          <Select
-            {...ids}
-            value={seen?.state}
-            nothing="not yet looked"
-            options={book.choices.faceState}
-            onChange={setState}
-          />
-        )}
-      </Field>
-      <Field label="How it was marked">
-        {(ids) => (
-          <Select
-            {...ids}
-            value={seen?.technique}
-            nothing="not looked at"
-            options={book.choices.technique}
-            disabled={!isRead}
-            onChange={(t) => seen && onChange({ ...seen, technique: t as SeenFace["technique"] })}
-          />
-        )}
-      </Field>
-      <Field label="Shape of the lettering">
-        {(ids) => (
-          <Select
-            {...ids}
-            value={seen?.layout}
-            nothing="not looked at"
-            options={book.choices.layout}
-            disabled={!isRead}
-            onChange={(l) => seen && onChange({ ...seen, layout: l as SeenFace["layout"] })}
-          />
-        )}
-      </Field>
+      <SelectField
+        label={face.side === "blade" ? `Blade ${face.blade}, the flat` : `Tang ${face.blade}, ${place}`}
+        value={seen?.state}
+        nothing="not yet looked"
+        options={book.choices.faceState}
+        onChange={(state) => onChange(state ? found(state as SeenFace["state"], face, seen) : undefined)}
+      />
+      <SelectField
+        label="How it was marked"
+        value={seen?.technique}
+        nothing="not looked at"
+        options={book.choices.technique}
+        disabled={!isRead}
+        onChange={(t) => seen && onChange({ ...seen, technique: t as SeenFace["technique"] })}
+      />
+      <SelectField
+        label="Shape of the lettering"
+        value={seen?.layout}
+        nothing="not looked at"
+        options={book.choices.layout}
+        disabled={!isRead}
+        onChange={(l) => seen && onChange({ ...seen, layout: l as SeenFace["layout"] })}
+      />
     </div>
   );
 }
+
+/** A face found so: what was read on it stays with it only while it is read. */
+const found = (state: SeenFace["state"], face: FaceOf, seen: SeenFace | undefined): SeenFace => ({
+  blade: face.blade,
+  face: face.side,
+  state,
+  technique: state === "read" ? seen?.technique : undefined,
+  lines: state === "read" ? (seen?.lines ?? []) : [],
+});
 
 function Readings({ knife }: StationProps) {
   const mark = knife.verdict?.mark;

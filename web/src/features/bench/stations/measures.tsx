@@ -38,14 +38,14 @@ function Measure({ knife, quantity: q }: { knife: Knife; quantity: Quantity }) {
       value={readings.join("; ") || undefined}
       readings={q.kind === "scale" ? undefined : instrument}
       onCommit={(text) =>
-        set(() =>
-          (text ?? "")
-            .split(";")
-            .map((t) => t.trim())
-            .filter(Boolean)
-            .map((t) => (q.kind === "length" ? withUnit(t, units) : t)),
-        )
+        set(() => parted(text ?? "").map((t) => (q.kind === "length" ? withUnit(t, units) : t)))
       }
     />
   );
 }
+
+const parted = (text: string): string[] =>
+  text
+    .split(";")
+    .map((t) => t.trim())
+    .filter(Boolean);

@@ -1,6 +1,6 @@
 import { Toolbar } from "radix-ui";
 import { useMemo } from "react";
-import type { Frame } from "../../../api/types";
+import type { Frame, Verdict } from "../../../api/types";
 import { type Point, path, smooth } from "../../../drawing/geometry";
 import { bolsterOptions, frameOptions } from "../../../drawing/pictures";
 import { lengthInFull, percent, shownLength, withUnit } from "../../../format";
@@ -17,39 +17,11 @@ const USUAL_FRAMES = 16;
 /** The first look: outline, size, bolsters and springs; and what the knife is called by them. */
 export function PatternStation({ knife, book }: StationProps) {
   const { specimen } = knife;
-  const { units, parts } = usePreferences();
-  const sketch = knife.verdict?.sketch;
-  const lengthMm = sketch?.measured ? sketch.closedLengthMm : undefined;
-  const caliper = useReadings("length", "closedLength", (closedLength) =>
-    knife.change((s) => ({ ...s, closedLength })),
-  );
   const frames = useMemo(() => frameOptions(book), [book]);
   const bolsters = useMemo(() => bolsterOptions(book), [book]);
   return (
     <>
-      <fieldset className="mt-1">
-        <legend className="voice text-[0.8125rem] text-ink2">
-          Outline, slot up, main pivot at the right, as it is drawn above
-        </legend>
-        <Toolbar.Root
-          aria-label="Usual outlines"
-          className="mt-1 grid grid-cols-[repeat(auto-fill,minmax(5.9rem,1fr))]"
-        >
-          {book.frames.slice(0, USUAL_FRAMES).map((f) => (
-            <FrameChoice
-              key={f.id}
-              frame={f}
-              chosen={specimen.frame?.value === f.id}
-              onChoose={() =>
-                knife.change((s) => ({
-                  ...s,
-                  frame: s.frame?.value === f.id ? undefined : { value: f.id, sureness: "sure" },
-                }))
-              }
-            />
-          ))}
-        </Toolbar.Root>
-      </fieldset>
+      <UsualOutlines knife={knife} book={book} />
       <div className="mt-2 grid grid-cols-2 gap-x-4 gap-y-2 md:grid-cols-[minmax(0,25fr)_minmax(0,10.5fr)_minmax(0,28fr)_minmax(0,16.5fr)]">
         <SeenChoice
           label="Any outline"
@@ -58,15 +30,7 @@ export function PatternStation({ knife, book }: StationProps) {
           options={frames}
           onChange={(frame) => knife.change((s) => ({ ...s, frame }))}
         />
-        <TextField
-          label="Closed length"
-          problem={problemAt(knife.problems, "closedLength")}
-          placeholder={units === "in" ? "3 7/8" : "98.4"}
-          value={shownLength(specimen.closedLength, lengthMm, units, Number(parts))}
-          hint={lengthMm === undefined ? undefined : lengthInFull(lengthMm, Number(parts))}
-          readings={caliper}
-          onCommit={(text) => knife.change((s) => ({ ...s, closedLength: text && withUnit(text, units) }))}
-        />
+        <ClosedLength knife={knife} />
         <SeenChoice
           label="Bolsters"
           orElse={book.choices.share}
@@ -74,20 +38,78 @@ export function PatternStation({ knife, book }: StationProps) {
           options={bolsters}
           onChange={(bolsters) => knife.change((s) => ({ ...s, bolsters }))}
         />
-        <SeenChoice
-          label="Springs, counted at the back"
-          seen={specimen.springs && { ...specimen.springs, value: specimen.springs.value?.toString() }}
-          options={["0", "1", "2", "3"].map((n) => ({ id: n, label: n }))}
-          onChange={(seen) =>
-            knife.change((s) => ({
-              ...s,
-              springs: seen && { ...seen, value: seen.value === undefined ? undefined : Number(seen.value) },
-            }))
-          }
-        />
+        <Springs knife={knife} />
       </div>
       <Names knife={knife} />
     </>
+  );
+}
+
+type OfKnife = Pick<StationProps, "knife">;
+
+function UsualOutlines({ knife, book }: StationProps) {
+  const seen = knife.specimen.frame?.value;
+  return (
+    <fieldset className="mt-1">
+      <legend className="voice text-[0.8125rem] text-ink2">
+        Outline, slot up, main pivot at the right, as it is drawn above
+      </legend>
+      <Toolbar.Root
+        aria-label="Usual outlines"
+        className="mt-1 grid grid-cols-[repeat(auto-fill,minmax(5.9rem,1fr))]"
+      >
+        {book.frames.slice(0, USUAL_FRAMES).map((f) => (
+          <FrameChoice
+            key={f.id}
+            frame={f}
+            chosen={seen === f.id}
+            onChoose={() =>
+              knife.change((s) => ({
+                ...s,
+                frame: s.frame?.value === f.id ? undefined : { value: f.id, sureness: "sure" },
+              }))
+            }
+          />
+        ))}
+      </Toolbar.Root>
+    </fieldset>
+  );
+}
+
+function ClosedLength({ knife }: OfKnife) {
+  const { units, parts } = usePreferences();
+  const sketch = knife.verdict?.sketch;
+  const lengthMm = sketch?.measured ? sketch.closedLengthMm : undefined;
+  const caliper = useReadings("length", "closedLength", (closedLength) =>
+    knife.change((s) => ({ ...s, closedLength })),
+  );
+  return (
+    <TextField
+      label="Closed length"
+      problem={problemAt(knife.problems, "closedLength")}
+      placeholder={units === "in" ? "3 7/8" : "98.4"}
+      value={shownLength(knife.specimen.closedLength, lengthMm, units, Number(parts))}
+      hint={lengthMm === undefined ? undefined : lengthInFull(lengthMm, Number(parts))}
+      readings={caliper}
+      onCommit={(text) => knife.change((s) => ({ ...s, closedLength: text && withUnit(text, units) }))}
+    />
+  );
+}
+
+function Springs({ knife }: OfKnife) {
+  const { springs } = knife.specimen;
+  return (
+    <SeenChoice
+      label="Springs, counted at the back"
+      seen={springs && { ...springs, value: springs.value?.toString() }}
+      options={["0", "1", "2", "3"].map((n) => ({ id: n, label: n }))}
+      onChange={(seen) =>
+        knife.change((s) => ({
+          ...s,
+          springs: seen && { ...seen, value: seen.value === undefined ? undefined : Number(seen.value) },
+        }))
+      }
+    />
   );
 }
 
@@ -127,7 +149,7 @@ function FrameOutline({ frame }: { frame: Frame }) {
   );
 }
 
-function Names({ knife }: Pick<StationProps, "knife">) {
+function Names({ knife }: OfKnife) {
   const names = knife.verdict?.pattern.names ?? [];
   const { school } = usePreferences();
   if (names.length === 0)
@@ -154,30 +176,36 @@ function Names({ knife }: Pick<StationProps, "knife">) {
           <tr key={n.pattern} className="border-t border-rule align-top">
             <Share p={n.probability} isChosen={school === "strict"} />
             <Share p={n.tradeProbability} isChosen={school === "trade"} />
-            <td className="py-1">
-              <p>
-                <span className={i === 0 ? "font-semibold" : ""}>{n.strictly}</span>
-                {n.departures.length > 0 && <span>, {n.departures.join(", ")}</span>}
-                {n.inTrade.length > 0 && (
-                  <span className="voice text-ink2">
-                    , in today{"\u2019"}s trade also {n.inTrade.join(", ").toLowerCase()}
-                  </span>
-                )}
-              </p>
-              <p className="text-ink2">{n.because}</p>
-              {n.settle && <p>To settle it: {n.settle.look}</p>}
-              {i === 0 && <Requirements list={n.requirements} />}
-              {n.definition.length > 0 && (
-                <p className="text-[0.78125rem]/4 text-ink2">Strictly: {n.definition.join(" ")}</p>
-              )}
-              {n.soldAs.length > 0 && (
-                <p className="text-[0.78125rem]/4 text-ink2">In the shops: {n.soldAs.join(" ")}</p>
-              )}
-            </td>
+            <Named name={n} isFirst={i === 0} />
           </tr>
         ))}
       </tbody>
     </table>
+  );
+}
+
+function Named({ name: n, isFirst }: { name: Verdict["pattern"]["names"][number]; isFirst: boolean }) {
+  return (
+    <td className="py-1">
+      <p>
+        <span className={isFirst ? "font-semibold" : ""}>{n.strictly}</span>
+        {n.departures.length > 0 && <span>, {n.departures.join(", ")}</span>}
+        {n.inTrade.length > 0 && (
+          <span className="voice text-ink2">
+            , in today{"\u2019"}s trade also {n.inTrade.join(", ").toLowerCase()}
+          </span>
+        )}
+      </p>
+      <p className="text-ink2">{n.because}</p>
+      {n.settle && <p>To settle it: {n.settle.look}</p>}
+      {isFirst && <Requirements list={n.requirements} />}
+      {n.definition.length > 0 && (
+        <p className="text-[0.78125rem]/4 text-ink2">Strictly: {n.definition.join(" ")}</p>
+      )}
+      {n.soldAs.length > 0 && (
+        <p className="text-[0.78125rem]/4 text-ink2">In the shops: {n.soldAs.join(" ")}</p>
+      )}
+    </td>
   );
 }
 

@@ -77,29 +77,45 @@ export function usePoints({ knife, book, station, onPoint }: PointingProps & { s
     const asked = questions.find((q) => q.id === id);
     if (asked) knife.change((s) => told(s, asked, seen));
   };
-  const field = (q: AskedPoint) => (
+  const of: OfPoints = { given, tell, onAsk: (id) => asking?.onAsk(id) };
+  return {
+    fields: questions.filter((q) => q.blade === 0).map((q) => <Point key={q.id} asked={q} {...of} />),
+    ofBlades: <OtherBlades asked={questions.filter((q) => q.blade > 0)} {...of} />,
+    answers: asking && <Answers {...asking} questions={questions} given={given} onAnswer={tell} />,
+  };
+}
+
+interface OfPoints {
+  given: Record<string, Seen>;
+  tell: (id: string, seen: Seen | undefined) => void;
+  onAsk: (id: string) => void;
+}
+
+function Point({ asked: q, given, tell, onAsk }: OfPoints & { asked: AskedPoint }) {
+  return (
     <SeenChoice
-      key={q.id}
       label={q.label}
       title={q.ask}
       seen={given[q.id]}
       options={q.answers}
-      onFocus={() => asking?.onAsk(q.id)}
+      onFocus={() => onAsk(q.id)}
       onChange={(seen) => tell(q.id, seen)}
     />
   );
-  const others = questions.filter((q) => q.blade > 0);
-  const looked = others.filter((q) => given[q.id]).length;
-  return {
-    fields: questions.filter((q) => q.blade === 0).map(field),
-    ofBlades: others.length > 0 && (
-      <details className="mt-2 border-t border-rule">
-        <summary className="min-h-6 cursor-pointer py-1 text-ink2">
-          The other blades, {looked} of {others.length} looked at
-        </summary>
-        <div className="grid gap-x-5 gap-y-1.5 min-[30rem]:grid-cols-2">{others.map(field)}</div>
-      </details>
-    ),
-    answers: asking && <Answers {...asking} questions={questions} given={given} onAnswer={tell} />,
-  };
+}
+
+function OtherBlades({ asked, ...of }: OfPoints & { asked: AskedPoint[] }) {
+  if (asked.length === 0) return null;
+  return (
+    <details className="mt-2 border-t border-rule">
+      <summary className="min-h-6 cursor-pointer py-1 text-ink2">
+        The other blades, {asked.filter((q) => of.given[q.id]).length} of {asked.length} looked at
+      </summary>
+      <div className="grid gap-x-5 gap-y-1.5 min-[30rem]:grid-cols-2">
+        {asked.map((q) => (
+          <Point key={q.id} asked={q} {...of} />
+        ))}
+      </div>
+    </details>
+  );
 }

@@ -1,22 +1,19 @@
-import type { SeenNumber } from "../../../api/types";
-import { Field } from "../../../ui/field";
-import { Select } from "../../../ui/select";
+import type { SeenNumber, Verdict } from "../../../api/types";
+import { SelectField } from "../../../ui/select-field";
 import { TextField } from "../../../ui/text-field";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
+import { Part } from "./part";
 import { Rows } from "./rows";
 
 /** Patent, design and model numbers: each says not before which year the knife is. */
 export function RegisteredNumbers({ knife, book }: StationProps) {
   const series = book.registered.map((r) => ({ id: r.id, label: r.label }));
   return (
-    <section aria-labelledby="registered-name" className="mt-3 border-t border-rule pt-2">
-      <h3 id="registered-name" className="font-semibold">
-        Patents, designs and models
-      </h3>
-      <p className="text-ink2">
-        Not before the year of the number. What it protects may have nothing to do with the knife.
-      </p>
+    <Part
+      title="Patents, designs and models"
+      told="Not before the year of the number. What it protects may have nothing to do with the knife."
+    >
       <Rows<SeenNumber>
         entries={knife.specimen.registered}
         name="Number"
@@ -24,45 +21,40 @@ export function RegisteredNumbers({ knife, book }: StationProps) {
         empty="None seen."
         blank={{ table: series[0]?.id ?? "" }}
         onChange={(registered) => knife.change((s) => ({ ...s, registered }))}
-        note={(i) => {
-          const told = knife.verdict?.registered[i];
-          return (
-            told && (
-              <>
-                <span className="num font-semibold text-blue">Not before {told.notBefore}.</span> {told.why}{" "}
-                {told.note}
-              </>
-            )
-          );
-        }}
+        note={(i) => <NotBefore told={knife.verdict?.registered[i]} />}
       >
-        {(entry, set, i) => {
-          const kind = book.registered.find((r) => r.id === entry.table);
-          return (
-            <>
-              <Field label="Wording" className="col-span-2">
-                {(ids) => (
-                  <Select
-                    {...ids}
-                    value={entry.table}
-                    nothing="choose"
-                    options={series}
-                    onChange={(table) => table && set({ ...entry, table })}
-                  />
-                )}
-              </Field>
-              <TextField
-                label="Number"
-                placeholder={kind?.numbered ? "as struck" : "not on file"}
-                maxLength={20}
-                problem={problemAt(knife.problems, `registered[${i}].number`)}
-                value={entry.number}
-                onCommit={(number) => set({ ...entry, number })}
-              />
-            </>
-          );
-        }}
+        {(entry, set, i) => (
+          <>
+            <SelectField
+              label="Wording"
+              className="col-span-2"
+              value={entry.table}
+              nothing="choose"
+              options={series}
+              onChange={(table) => table && set({ ...entry, table })}
+            />
+            <TextField
+              label="Number"
+              placeholder={
+                book.registered.find((r) => r.id === entry.table)?.numbered ? "as struck" : "not on file"
+              }
+              maxLength={20}
+              problem={problemAt(knife.problems, `registered[${i}].number`)}
+              value={entry.number}
+              onCommit={(number) => set({ ...entry, number })}
+            />
+          </>
+        )}
       </Rows>
-    </section>
+    </Part>
+  );
+}
+
+function NotBefore({ told }: { told: Verdict["registered"][number] | undefined }) {
+  if (!told) return null;
+  return (
+    <>
+      <span className="num font-semibold text-blue">Not before {told.notBefore}.</span> {told.why} {told.note}
+    </>
   );
 }

@@ -1,8 +1,7 @@
 import { useState } from "react";
 import type { Problem, StoryEvent } from "../../../api/types";
 import { sentence } from "../../../format";
-import { Field } from "../../../ui/field";
-import { Select } from "../../../ui/select";
+import { SelectField } from "../../../ui/select-field";
 import { TextField } from "../../../ui/text-field";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
@@ -38,17 +37,13 @@ export function EventFields(event: EventProps) {
 function WhatHappened({ event, set, i, knife, book }: EventProps) {
   return (
     <>
-      <Field label="What">
-        {(ids) => (
-          <Select
-            {...ids}
-            value={event.kind}
-            nothing="choose"
-            options={book.choices.story}
-            onChange={(kind) => kind && set({ ...event, kind: kind as StoryEvent["kind"] })}
-          />
-        )}
-      </Field>
+      <SelectField
+        label="What"
+        value={event.kind}
+        nothing="choose"
+        options={book.choices.story}
+        onChange={(kind) => kind && set({ ...event, kind: kind as StoryEvent["kind"] })}
+      />
       <DateEntry
         label="When"
         placeholder="c. 1936"
@@ -74,45 +69,41 @@ function WhoSaysSo({ event, set, book }: EventProps) {
   return (
     <>
       <TextField label="From where" value={event.place} onCommit={(place) => set({ ...event, place })} />
-      <Field label="Who says so">
-        {(ids) => (
-          <Select
-            {...ids}
-            value={event.source}
-            nothing="choose"
-            options={book.choices.source}
-            onChange={(source) => source && set({ ...event, source: source as StoryEvent["source"] })}
-          />
-        )}
-      </Field>
+      <SelectField
+        label="Who says so"
+        value={event.source}
+        nothing="choose"
+        options={book.choices.source}
+        onChange={(source) => source && set({ ...event, source: source as StoryEvent["source"] })}
+      />
       <TextField
         label="Told by"
         maxLength={120}
         value={event.teller}
         onCommit={(teller) => set({ ...event, teller })}
       />
-      <Field label="Said to be from">
-        {(ids) => (
-          <Select
-            {...ids}
-            value={event.region}
-            nothing="not said"
-            options={book.regions.map((r) => ({ id: r.id, label: sentence(r.name) }))}
-            onChange={(region) => set({ ...event, region })}
-          />
-        )}
-      </Field>
-      <Field label="Said to be by">
-        {(ids) => (
-          <Select
-            {...ids}
-            value={event.maker}
-            nothing="not said"
-            options={book.makers.map((m) => ({ id: m.id, label: m.name }))}
-            onChange={(maker) => set({ ...event, maker })}
-          />
-        )}
-      </Field>
+      <WhatIsClaimed event={event} set={set} book={book} />
+    </>
+  );
+}
+
+function WhatIsClaimed({ event, set, book }: Pick<EventProps, "event" | "set" | "book">) {
+  return (
+    <>
+      <SelectField
+        label="Said to be from"
+        value={event.region}
+        nothing="not said"
+        options={book.regions.map((r) => ({ id: r.id, label: sentence(r.name) }))}
+        onChange={(region) => set({ ...event, region })}
+      />
+      <SelectField
+        label="Said to be by"
+        value={event.maker}
+        nothing="not said"
+        options={book.makers.map((m) => ({ id: m.id, label: m.name }))}
+        onChange={(maker) => set({ ...event, maker })}
+      />
     </>
   );
 }
@@ -155,20 +146,9 @@ function KeptWithIt({ event, set, i, knife, book }: EventProps) {
 }
 
 /** What such a knife is shown with in a picture or a text of its date, look by look. */
-function ShownWith({
-  book,
-  shows,
-  problem,
-  onChange,
-}: {
-  book: StationProps["book"];
-  shows: Record<string, string>;
-  problem?: Problem;
-  onChange: (shows: Record<string, string> | undefined) => void;
-}) {
+function ShownWith({ book, shows, problem, onChange }: OfShown) {
   const asked = book.questions.filter((q) => q.asked === "once" && q.answers.length > 0);
   const [adding, setAdding] = useState<string>();
-  const open = asked.find((q) => q.id === adding);
   const answered = asked.filter((q) => shows[q.id] !== undefined);
   const answer = (question: string, id: string | undefined) => {
     const { [question]: _, ...rest } = shows;
@@ -178,30 +158,31 @@ function ShownWith({
   };
   return (
     <div className="col-span-full grid grid-cols-2 items-end gap-x-4 gap-y-1 sm:grid-cols-4">
-      {[...answered, ...(open ? [open] : [])].map((q) => (
-        <Field key={q.id} label={`Shown with: ${q.label.toLowerCase()}`} problem={problem}>
-          {(ids) => (
-            <Select
-              {...ids}
-              value={shows[q.id]}
-              nothing="choose"
-              options={q.answers}
-              onChange={(id) => answer(q.id, id)}
-            />
-          )}
-        </Field>
+      {[...answered, ...asked.filter((q) => q.id === adding)].map((q) => (
+        <SelectField
+          key={q.id}
+          label={`Shown with: ${q.label.toLowerCase()}`}
+          problem={problem}
+          value={shows[q.id]}
+          nothing="choose"
+          options={q.answers}
+          onChange={(id) => answer(q.id, id)}
+        />
       ))}
-      <Field label="Such a knife is shown with">
-        {(ids) => (
-          <Select
-            {...ids}
-            value={undefined}
-            nothing={answered.length > 0 ? "and what else" : "nothing told"}
-            options={asked.filter((q) => shows[q.id] === undefined && q.id !== adding)}
-            onChange={setAdding}
-          />
-        )}
-      </Field>
+      <SelectField
+        label="Such a knife is shown with"
+        value={undefined}
+        nothing={answered.length > 0 ? "and what else" : "nothing told"}
+        options={asked.filter((q) => shows[q.id] === undefined && q.id !== adding)}
+        onChange={setAdding}
+      />
     </div>
   );
+}
+
+interface OfShown {
+  book: StationProps["book"];
+  shows: Record<string, string>;
+  problem?: Problem;
+  onChange: (shows: Record<string, string> | undefined) => void;
 }

@@ -11,13 +11,9 @@ const BLUR_PX = 9;
 /** A photograph beside the letters: contrast, light from the side and mirror bring a worn stamp out. */
 export function TangPhoto() {
   const { id = "" } = useParams();
-  const filter = useId();
   const photos = useQuery({ queryKey: ["photos", id], queryFn: () => api.photos(id) });
   const [chosen, setChosen] = useState<string>();
-  const [contrast, setContrast] = useState(1);
-  const [raking, setRaking] = useState(0);
-  const [close, setClose] = useState(1);
-  const [mirror, setMirror] = useState(false);
+  const [light, setLight] = useState(AS_TAKEN);
   const usable = (photos.data ?? [])
     .filter((p) => ROLES.includes(p.role))
     .sort((a, b) => ROLES.indexOf(a.role) - ROLES.indexOf(b.role));
@@ -34,35 +30,56 @@ export function TangPhoto() {
           options={usable.map((p) => ({ id: p.id, label: p.fileName }))}
           onChange={setChosen}
         />
-        <label className="flex items-center gap-2">
-          <input type="checkbox" checked={mirror} onChange={(e) => setMirror(e.target.checked)} />
-          Mirror
-        </label>
-        <Slider label="Contrast" least={1} most={4} value={contrast} onChange={setContrast} />
-        <Slider label="Light from the side" least={0} most={4} value={raking} onChange={setRaking} />
-        <Slider label="Closer" least={1} most={6} value={close} onChange={setClose} />
+        <Sliders light={light} set={(now) => setLight({ ...light, ...now })} />
       </div>
+      <Lit photo={shown} light={light} />
+    </details>
+  );
+}
+
+/** How a photograph is lit anew on the screen. */
+interface Light {
+  contrast: number;
+  raking: number;
+  close: number;
+  mirror: boolean;
+}
+
+const AS_TAKEN: Light = { contrast: 1, raking: 0, close: 1, mirror: false };
+
+function Sliders({ light, set }: { light: Light; set: (now: Partial<Light>) => void }) {
+  const { contrast, raking, close, mirror } = light;
+  return (
+    <>
+      <label className="flex items-center gap-2">
+        <input type="checkbox" checked={mirror} onChange={(e) => set({ mirror: e.target.checked })} />
+        Mirror
+      </label>
+      <Slider
+        label="Contrast"
+        least={1}
+        most={4}
+        value={contrast}
+        onChange={(now) => set({ contrast: now })}
+      />
+      <Slider
+        label="Light from the side"
+        least={0}
+        most={4}
+        value={raking}
+        onChange={(now) => set({ raking: now })}
+      />
+      <Slider label="Closer" least={1} most={6} value={close} onChange={(now) => set({ close: now })} />
+    </>
+  );
+}
+
+function Lit({ photo, light }: { photo: { id: string; fileName: string }; light: Light }) {
+  const filter = useId();
+  return (
+    <>
       <svg width="0" height="0" aria-hidden="true" className="absolute">
-        <filter id={filter} colorInterpolationFilters="sRGB" x="0" y="0" width="1" height="1">
-          <feColorMatrix type="saturate" values={raking > 0 ? "0" : "1"} result="plain" />
-          <feGaussianBlur stdDeviation={BLUR_PX} result="ground" />
-          <feComposite
-            in="plain"
-            in2="ground"
-            operator="arithmetic"
-            k1="0"
-            k2={1 + raking}
-            k3={-raking}
-            k4="0"
-            result="relief"
-          />
-          <feComponentTransfer>
-            {["R", "G", "B"].map((c) => {
-              const Part = `feFunc${c}` as "feFuncR";
-              return <Part key={c} type="linear" slope={contrast} intercept={(1 - contrast) / 2} />;
-            })}
-          </feComponentTransfer>
-        </filter>
+        <Relief id={filter} light={light} />
       </svg>
       <section
         className="mt-1 max-h-64 overflow-auto border border-edge"
@@ -71,17 +88,43 @@ export function TangPhoto() {
         tabIndex={0}
       >
         <img
-          src={`/api/photos/${shown.id}/view`}
-          alt={`Photograph ${shown.fileName}`}
+          src={`/api/photos/${photo.id}/view`}
+          alt={`Photograph ${photo.fileName}`}
           className="block max-w-none"
           style={{
-            width: `${close * 100}%`,
+            width: `${light.close * 100}%`,
             filter: `url(#${filter})`,
-            transform: mirror ? "scaleX(-1)" : undefined,
+            transform: light.mirror ? "scaleX(-1)" : undefined,
           }}
         />
       </section>
-    </details>
+    </>
+  );
+}
+
+/** What stands out of its surroundings, as light along the steel shows it. */
+function Relief({ id, light: { contrast, raking } }: { id: string; light: Light }) {
+  return (
+    <filter id={id} colorInterpolationFilters="sRGB" x="0" y="0" width="1" height="1">
+      <feColorMatrix type="saturate" values={raking > 0 ? "0" : "1"} result="plain" />
+      <feGaussianBlur stdDeviation={BLUR_PX} result="ground" />
+      <feComposite
+        in="plain"
+        in2="ground"
+        operator="arithmetic"
+        k1="0"
+        k2={1 + raking}
+        k3={-raking}
+        k4="0"
+        result="relief"
+      />
+      <feComponentTransfer>
+        {["R", "G", "B"].map((c) => {
+          const Part = `feFunc${c}` as "feFuncR";
+          return <Part key={c} type="linear" slope={contrast} intercept={(1 - contrast) / 2} />;
+        })}
+      </feComponentTransfer>
+    </filter>
   );
 }
 

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { api } from "../../../api/client";
 import type { ComparableSale, Specimen, Verdict } from "../../../api/types";
@@ -18,60 +18,54 @@ const MOST_OF_BOOK = 8;
 /** Sales of like knives, each weighted by its likeness, with every step shown. */
 export function ValueStation({ knife, book }: StationProps) {
   const value = knife.verdict?.value;
+  const own = knife.specimen.comparables;
   const [, setQuery] = useSearchParams();
   const [without, setWithout] = useState<string[]>([]);
-  const leave = (id: string) =>
+  const onLeave = (id: string) =>
     setWithout((ids) => (ids.includes(id) ? ids.filter((o) => o !== id) : [...ids, id]));
   const onGo = (at: string) => setQuery({ at }, { replace: true });
   return (
     <div className="mt-1">
       {value && <Worth value={value} onGo={onGo} />}
       <LeftOut knife={knife.specimen} without={without} onAll={() => setWithout([])} />
-      <Rows<ComparableSale>
-        entries={knife.specimen.comparables}
-        name="Sale"
-        add="Add a sale"
-        empty="No sales that stand with this knife alone. What counts for all knives belongs in the sales book."
-        blank={{
-          described: "A like knife",
-          price: 1,
-          currency: usualCurrency(knife.specimen.comparables.at(-1)?.currency),
-        }}
+      <OwnSales
+        knife={knife}
+        book={book}
         note={(i) => (
-          <Ladder
-            of={value?.sales[i]}
-            currency={knife.specimen.comparables[i]?.currency}
-            without={without}
-            onLeave={leave}
-          />
+          <Ladder of={value?.sales[i]} currency={own[i]?.currency} without={without} onLeave={onLeave} />
         )}
-        onChange={(comparables) => knife.change((s) => ({ ...s, comparables }))}
-      >
-        {(sale, _, i) => (
-          <SaleFields
-            sale={sale}
-            set={(changed) =>
-              knife.change((s) => ({
-                ...s,
-                comparables: s.comparables.map((c, at) => (at === i ? { ...c, ...changed } : c)),
-              }))
-            }
-            book={book}
-            problem={(field) => problemAt(knife.problems, `comparables[${i}].${field}`)}
-          />
-        )}
-      </Rows>
-      {value && (
-        <FromTheBook
-          value={value}
-          own={knife.specimen.comparables.length}
-          without={without}
-          onLeave={leave}
-        />
-      )}
+      />
+      {value && <FromTheBook value={value} own={own.length} without={without} onLeave={onLeave} />}
       {value?.currency && <TopPrice specimen={knife.specimen} currency={value.currency} />}
       {value && <PriceThen value={value} />}
     </div>
+  );
+}
+
+/** The sales that stand with this knife alone. */
+function OwnSales({ knife, book, note }: StationProps & { note: (place: number) => ReactNode }) {
+  const sales = knife.specimen.comparables;
+  const keep = (change: (all: ComparableSale[]) => ComparableSale[]) =>
+    knife.change((s) => ({ ...s, comparables: change(s.comparables) }));
+  return (
+    <Rows<ComparableSale>
+      entries={sales}
+      name="Sale"
+      add="Add a sale"
+      empty="No sales that stand with this knife alone. What counts for all knives belongs in the sales book."
+      blank={{ described: "A like knife", price: 1, currency: usualCurrency(sales.at(-1)?.currency) }}
+      note={note}
+      onChange={(comparables) => keep(() => comparables)}
+    >
+      {(sale, _, i) => (
+        <SaleFields
+          sale={sale}
+          set={(changed) => keep((all) => all.map((c, at) => (at === i ? { ...c, ...changed } : c)))}
+          book={book}
+          problem={(field) => problemAt(knife.problems, `comparables[${i}].${field}`)}
+        />
+      )}
+    </Rows>
   );
 }
 
@@ -101,17 +95,7 @@ const rangeOf = ({ asItIs: is, currency, standsOn }: Verdict["value"]): string =
     : standsOn;
 
 /** Sales of the whole collection that count for this knife, the weightiest first. */
-function FromTheBook({
-  value,
-  own,
-  without,
-  onLeave,
-}: {
-  value: Verdict["value"];
-  own: number;
-  without: string[];
-  onLeave: (id: string) => void;
-}) {
+function FromTheBook({ value, own, without, onLeave }: FromBook) {
   const sales = value.sales.slice(own);
   return (
     <section aria-labelledby="from-the-book" className="mt-3 border-t border-ink pt-1">
@@ -122,17 +106,7 @@ function FromTheBook({
       <ul>
         {sales.slice(0, MOST_OF_BOOK).map((s) => (
           <li key={s.id} className="flex items-baseline gap-x-4 border-b border-rule">
-            <details className="min-w-0 flex-1">
-              <summary className="min-h-6 cursor-pointer py-0.5">
-                {s.described}
-                <span className="text-ink2">
-                  , says {money(s.adjusted, value.currency ?? "")}, {percent(s.weight)}% of the middle
-                </span>
-              </summary>
-              <p className="pb-1 text-ink2">
-                <Ladder of={s} currency={value.currency} />
-              </p>
-            </details>
+            <WhatItSays sale={s} currency={value.currency} />
             <LeaveOut sale={s} without={without} onLeave={onLeave} />
           </li>
         ))}
@@ -144,5 +118,35 @@ function FromTheBook({
         </Link>
       </p>
     </section>
+  );
+}
+
+interface FromBook {
+  value: Verdict["value"];
+  /** How many of the sales stand with the knife itself. */
+  own: number;
+  without: string[];
+  onLeave: (id: string) => void;
+}
+
+function WhatItSays({
+  sale,
+  currency,
+}: {
+  sale: Verdict["value"]["sales"][number];
+  currency: string | undefined;
+}) {
+  return (
+    <details className="min-w-0 flex-1">
+      <summary className="min-h-6 cursor-pointer py-0.5">
+        {sale.described}
+        <span className="text-ink2">
+          , says {money(sale.adjusted, currency ?? "")}, {percent(sale.weight)}% of the middle
+        </span>
+      </summary>
+      <p className="pb-1 text-ink2">
+        <Ladder of={sale} currency={currency} />
+      </p>
+    </details>
   );
 }

@@ -1,10 +1,10 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { type ComponentProps, useState } from "react";
 import { api } from "../../../api/client";
 import type { Verdict } from "../../../api/types";
 import { money } from "../../../format";
 import { Field } from "../../../ui/field";
-import { Select } from "../../../ui/select";
+import { SelectField } from "../../../ui/select-field";
 
 /** What it cost then, in money of today, and how its value grew since. */
 export function PriceThen({ value }: { value: Verdict["value"] }) {
@@ -23,72 +23,23 @@ function Asked({ value }: { value: Verdict["value"] }) {
     queryFn: api.priceCountries,
     staleTime: Number.POSITIVE_INFINITY,
   });
-  const [country, setCountry] = useState("us");
-  const [amount, setAmount] = useState("");
-  const [year, setYear] = useState("");
-  const [unit, setUnit] = useState<string>();
+  const [price, setPrice] = useState<Price>({ country: "us", amount: "", year: "" });
   const then = useMutation({ mutationFn: api.priceThen });
-  const of = countries.data?.find((c) => c.id === country);
-  const there = of?.units.filter((u) => u.from <= Number(year) && Number(year) <= u.to) ?? [];
+  const { amount, year } = price;
   return (
     <>
       <form
         className="grid grid-cols-2 items-end gap-x-5 gap-y-1 sm:grid-cols-4"
         onSubmit={(e) => {
           e.preventDefault();
-          then.mutate({ country, amount, year: Number(year), unit, worth: value.asItIs?.middle });
+          then.mutate({ ...price, year: Number(year), worth: value.asItIs?.middle });
         }}
       >
-        <Field label="Where">
-          {(ids) => (
-            <Select
-              {...ids}
-              value={country}
-              nothing="country"
-              options={countries.data ?? []}
-              onChange={(id) => id && setCountry(id)}
-            />
-          )}
-        </Field>
-        <Field label="Price then">
-          {(ids) => (
-            <input
-              {...ids}
-              className="entry num"
-              value={amount}
-              placeholder="1.50"
-              onChange={(e) => setAmount(e.target.value)}
-            />
-          )}
-        </Field>
-        <Field label="Year">
-          {(ids) => (
-            <input
-              {...ids}
-              className="entry num"
-              inputMode="numeric"
-              value={year}
-              placeholder={of ? `${of.from} on` : ""}
-              onChange={(e) => {
-                setYear(e.target.value);
-                setUnit(undefined);
-              }}
-            />
-          )}
-        </Field>
-        {there.length > 1 && (
-          <Field label="Money">
-            {(ids) => (
-              <Select
-                {...ids}
-                value={unit ?? there[0]?.name}
-                nothing="money"
-                options={there.map((u) => ({ id: u.name, label: u.name }))}
-                onChange={setUnit}
-              />
-            )}
-          </Field>
-        )}
+        <PriceFields
+          countries={countries.data ?? []}
+          price={price}
+          set={(now) => setPrice({ ...price, ...now })}
+        />
         <button type="submit" className="press" disabled={!amount || !year} aria-busy={then.isPending}>
           In money of today
         </button>
@@ -100,6 +51,67 @@ function Asked({ value }: { value: Verdict["value"] }) {
       )}
       {then.data && <Told told={then.data} asked={amount} value={value} />}
     </>
+  );
+}
+
+/** A price of a year as it was written, in one of the moneys of that year. */
+interface Price {
+  country: string;
+  amount: string;
+  year: string;
+  unit?: string;
+}
+
+function PriceFields({
+  countries,
+  price: { country, amount, year, unit },
+  set,
+}: {
+  countries: Awaited<ReturnType<typeof api.priceCountries>>;
+  price: Price;
+  set: (now: Partial<Price>) => void;
+}) {
+  const of = countries.find((c) => c.id === country);
+  const there = of?.units.filter((u) => u.from <= Number(year) && Number(year) <= u.to) ?? [];
+  return (
+    <>
+      <SelectField
+        label="Where"
+        value={country}
+        nothing="country"
+        options={countries}
+        onChange={(id) => id && set({ country: id })}
+      />
+      <Typed label="Price then" value={amount} placeholder="1.50" onType={(now) => set({ amount: now })} />
+      <Typed
+        label="Year"
+        value={year}
+        placeholder={of ? `${of.from} on` : ""}
+        inputMode="numeric"
+        onType={(now) => set({ year: now, unit: undefined })}
+      />
+      {there.length > 1 && (
+        <SelectField
+          label="Money"
+          value={unit ?? there[0]?.name}
+          nothing="money"
+          options={there.map((u) => ({ id: u.name, label: u.name }))}
+          onChange={(now) => set({ unit: now })}
+        />
+      )}
+    </>
+  );
+}
+
+function Typed({
+  label,
+  onType,
+  ...entry
+}: { label: string; onType: (text: string) => void } & ComponentProps<"input">) {
+  return (
+    <Field label={label}>
+      {(ids) => <input {...ids} {...entry} className="entry num" onChange={(e) => onType(e.target.value)} />}
+    </Field>
   );
 }
 

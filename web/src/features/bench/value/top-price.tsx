@@ -20,7 +20,6 @@ const ASKED: [field: keyof Plan, label: string][] = [
 export function TopPrice({ specimen, currency }: { specimen: Specimen; currency: string }) {
   const [plan, setPlan] = useState(PLAN);
   const top = useMutation({ mutationFn: () => api.topPrice({ specimen, plan }) });
-  const found = top.data;
   return (
     <details className="mt-3 border-t border-rule">
       <summary className="min-h-6 cursor-pointer py-1 font-semibold">
@@ -33,19 +32,7 @@ export function TopPrice({ specimen, currency }: { specimen: Specimen; currency:
           top.mutate();
         }}
       >
-        {ASKED.map(([field, label]) => (
-          <label key={field}>
-            <span className="block text-ink2">{label}</span>
-            <input
-              type="number"
-              className="entry num"
-              min={0}
-              step="any"
-              value={plan[field]}
-              onChange={(e) => setPlan({ ...plan, [field]: e.target.valueAsNumber || 0 })}
-            />
-          </label>
-        ))}
+        <PlanFields plan={plan} onChange={setPlan} />
         <button type="submit" className="press" aria-busy={top.isPending}>
           Work it out
         </button>
@@ -55,13 +42,33 @@ export function TopPrice({ specimen, currency }: { specimen: Specimen; currency:
           {top.error.message}
         </p>
       )}
-      {found && (
-        <p role="status" className="mt-1" data-testid="top-price">
-          Up to {money(found.safe, currency)} it pays for itself in three sales of four, up to{" "}
-          {money(found.even, currency)} in one of two. Ask {money(found.ask, currency)} to get the middle of
-          its range.
-        </p>
-      )}
+      {top.data && <Told found={top.data} currency={currency} />}
     </details>
+  );
+}
+
+function PlanFields({ plan, onChange }: { plan: Plan; onChange: (plan: Plan) => void }) {
+  return ASKED.map(([field, label]) => (
+    <label key={field}>
+      <span className="block text-ink2">{label}</span>
+      <input
+        type="number"
+        className="entry num"
+        min={0}
+        step="any"
+        value={plan[field]}
+        onChange={(e) => onChange({ ...plan, [field]: e.target.valueAsNumber || 0 })}
+      />
+    </label>
+  ));
+}
+
+function Told({ found, currency }: { found: Awaited<ReturnType<typeof api.topPrice>>; currency: string }) {
+  return (
+    <p role="status" className="mt-1" data-testid="top-price">
+      Up to {money(found.safe, currency)} it pays for itself in three sales of four, up to{" "}
+      {money(found.even, currency)} in one of two. Ask {money(found.ask, currency)} to get the middle of its
+      range.
+    </p>
   );
 }

@@ -12,18 +12,7 @@ export function Worth({ value, onGo }: { value: Value; onGo: (station: string) =
     <div className="grid gap-x-6 gap-y-2 md:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
       <div>
         <p data-testid="value-summary">
-          {isPriced(value) && (
-            <>
-              <span className="num text-[1.25rem] text-blue">
-                {range(value.asItIs.low, value.asItIs.high, value.currency)}
-              </span>{" "}
-              in one sale of two, nine of ten{" "}
-              {range(value.asItIs.lowest, value.asItIs.highest, value.currency)}, middle{" "}
-              {money(value.asItIs.middle, value.currency)}.{" "}
-              {value.high !== value.asItIs.high &&
-                `Were nothing done to it: ${range(value.low, value.high, value.currency)}. `}
-            </>
-          )}
+          {isPriced(value) && <InWords value={value} />}
           <span className="text-ink2">
             {value.standsOn} An opinion; for insurance, tax and estates ask a licensed appraiser.
           </span>
@@ -32,6 +21,17 @@ export function Worth({ value, onGo }: { value: Value; onGo: (station: string) =
       </div>
       {isPriced(value) && <Costs value={value} onGo={onGo} />}
     </div>
+  );
+}
+
+function InWords({ value }: { value: Priced }) {
+  const { asItIs: is, currency } = value;
+  return (
+    <>
+      <span className="num text-[1.25rem] text-blue">{range(is.low, is.high, currency)}</span> in one sale of
+      two, nine of ten {range(is.lowest, is.highest, currency)}, middle {money(is.middle, currency)}.{" "}
+      {value.high !== is.high && `Were nothing done to it: ${range(value.low, value.high, currency)}. `}
+    </>
   );
 }
 
@@ -46,7 +46,7 @@ function Rule({ value }: { value: Priced }) {
   const counted = value.sales.filter((s) => s.counted);
   const least = Math.min(asItIs.lowest, ...counted.map((s) => s.adjusted)) * 0.9;
   const most = Math.max(asItIs.highest, ...counted.map((s) => s.adjusted)) * 1.1;
-  const x = (amount: number) => (100 * Math.log(amount / least)) / Math.log(most / least);
+  const x = (amount: number) => `${(100 * Math.log(amount / least)) / Math.log(most / least)}%`;
   return (
     <figure className="mt-1">
       <svg
@@ -55,47 +55,12 @@ function Rule({ value }: { value: Priced }) {
         role="img"
         aria-label={`Nine sales in ten between ${range(asItIs.lowest, asItIs.highest, value.currency)}`}
       >
-        <line
-          x1={`${x(asItIs.lowest)}%`}
-          x2={`${x(asItIs.highest)}%`}
-          y1="30"
-          y2="30"
-          stroke="currentColor"
-          strokeWidth="1.5"
-        />
-        <line
-          x1={`${x(asItIs.low)}%`}
-          x2={`${x(asItIs.high)}%`}
-          y1="30"
-          y2="30"
-          stroke="var(--color-blue)"
-          strokeWidth="7"
-        />
-        <line
-          x1={`${x(asItIs.middle)}%`}
-          x2={`${x(asItIs.middle)}%`}
-          y1="22"
-          y2="38"
-          stroke="currentColor"
-          strokeWidth="2"
-        />
-        {[asItIs.lowest, asItIs.middle, asItIs.highest].map((amount) => (
-          <text
-            key={amount}
-            x={`${x(amount)}%`}
-            y="54"
-            textAnchor="middle"
-            fill="currentColor"
-            className="num text-[0.78125rem]"
-          >
-            {money(amount, value.currency)}
-          </text>
-        ))}
+        <Range value={value} x={x} />
         {counted.map((s, i) => (
           <circle
             // biome-ignore lint/suspicious/noArrayIndexKey: a sale is known by its place
             key={i}
-            cx={`${x(s.adjusted)}%`}
+            cx={x(s.adjusted)}
             cy="12"
             r={2 + 7 * Math.sqrt(s.weight)}
             fill={s.trust < ODD ? "none" : "var(--color-edge)"}
@@ -109,6 +74,30 @@ function Rule({ value }: { value: Priced }) {
         {counted.some((s) => s.trust < ODD) && "; hollow where the others do not bear it out"}.
       </figcaption>
     </figure>
+  );
+}
+
+/** Nine in ten as a thin line, one in two as a thick one, the middle as a stroke across, with their figures. */
+function Range({ value: { asItIs, currency }, x }: { value: Priced; x: (amount: number) => string }) {
+  const { lowest, low, middle, high, highest } = asItIs;
+  return (
+    <>
+      <line x1={x(lowest)} x2={x(highest)} y1="30" y2="30" stroke="currentColor" strokeWidth="1.5" />
+      <line x1={x(low)} x2={x(high)} y1="30" y2="30" stroke="var(--color-blue)" strokeWidth="7" />
+      <line x1={x(middle)} x2={x(middle)} y1="22" y2="38" stroke="currentColor" strokeWidth="2" />
+      {[lowest, middle, highest].map((amount) => (
+        <text
+          key={amount}
+          x={x(amount)}
+          y="54"
+          textAnchor="middle"
+          fill="currentColor"
+          className="num text-[0.78125rem]"
+        >
+          {money(amount, currency)}
+        </text>
+      ))}
+    </>
   );
 }
 
