@@ -29,8 +29,6 @@ export function BackView({ back }: { back: Back }) {
   const lanes = Math.max(1, back.springs);
   const high = 2 * COVER + GAP + lanes * (LANE + GAP);
   const all = Array.from({ length: back.springs }, (_, i) => i + 1);
-  const held = (spring: number, end: Tang["end"]) =>
-    back.tangs.some((t) => t.end === end && t.against.includes(spring));
   return (
     <svg
       viewBox={`0 0 ${WIDE} ${high}`}
@@ -52,22 +50,9 @@ export function BackView({ back }: { back: Back }) {
           stroke="currentColor"
         />
       ))}
-      {all.map((spring) => {
-        const from = held(spring, "B") ? EDGE + TANG + 1 : EDGE;
-        const to = WIDE - (held(spring, "A") ? EDGE + TANG + 1 : EDGE);
-        return (
-          <rect
-            key={spring}
-            x={from}
-            y={top(spring)}
-            width={to - from}
-            height={LANE}
-            fill="var(--color-lit)"
-            stroke="currentColor"
-            strokeDasharray={back.counted ? undefined : "3.2 2.4"}
-          />
-        );
-      })}
+      {all.map((spring) => (
+        <SpringDrawn key={spring} spring={spring} back={back} />
+      ))}
       {all.slice(1).map((spring) => (
         <Divider key={spring} kind={back.divider} y={top(spring) - GAP / 2} />
       ))}
@@ -76,6 +61,24 @@ export function BackView({ back }: { back: Back }) {
         <TangDrawn key={i} tang={tang} place={i} back={back} />
       ))}
     </svg>
+  );
+}
+
+/** A spring ends where a tang presses it, else at the end of the handle. */
+function SpringDrawn({ spring, back }: { spring: number; back: Back }) {
+  const edge = (end: Tang["end"]) =>
+    back.tangs.some((t) => t.end === end && t.against.includes(spring)) ? EDGE + TANG + 1 : EDGE;
+  const from = edge("B");
+  return (
+    <rect
+      x={from}
+      y={top(spring)}
+      width={WIDE - edge("A") - from}
+      height={LANE}
+      fill="var(--color-lit)"
+      stroke="currentColor"
+      strokeDasharray={back.counted ? undefined : "3.2 2.4"}
+    />
   );
 }
 

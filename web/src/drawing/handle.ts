@@ -192,52 +192,80 @@ function covering(h: Handle, to: To, px: number, fine: boolean): string[] {
   const from = h.boltB + 1.2;
   const until = h.length - h.boltA - 1.2;
   const clear = (points: Point[]) => points.filter(([x, y]) => !blocked(h, x, y));
-  switch (h.sketch.handle) {
-    case "bone-jigged":
-    case "acetal":
-      return jigging(h, to, px, fine, random, from, until);
-    case "stag":
-      return bark(h, to, px, random, from, until, clear);
-    case "ebony":
-    case "rosewood":
-    case "wood":
-    case "laminated-wood":
-    case "glass-laminate":
-    case "phenolic":
-      return grain(h, to, px, h.sketch.handle === "ebony" ? 9 : 7, from, until, clear);
-    case "horn":
-    case "hard-rubber":
-    case "casein":
-      return [0.9, 0.77, 0.64, 0.51, 0.38, 0.25].map((v, r) =>
-        burin(to(clear(h.along(v, from, until, 70))), () => px * (0.85 - 0.1 * r)),
-      );
-    case "celluloid":
-    case "tortoiseshell":
-      return bands(h, to, px, from, until);
-    case "ivory":
-    case "nylon":
-    case "pearl":
-      return [0.86, 0.7, 0.54].map((v, r) =>
-        burin(
-          to(h.along(v, lerp(from, until, random(0, 0.2)), lerp(from, until, random(0.6, 0.95)), 30)),
-          (t) => px * (0.6 - 0.12 * r) * Math.sin(Math.PI * t) ** 0.5,
-        ),
-      );
-    case "metal":
-    case "aluminium":
-      return [-0.66, 0.66].map((v) => burin(to(h.along(v, from + 2, until - 2, 40)), () => px * 0.7));
-    case "bone-smooth":
-      return Array.from({ length: fine ? 46 : 18 }, () => {
-        const x = random(from + 1, until - 2);
-        const v = random(-0.7, 0.8);
-        return blocked(h, x, h.y(x, v))
-          ? ""
-          : burin(to(h.along(v, x, x + random(0.5, 1.5), 4)), (t) => px * 0.6 * Math.sin(Math.PI * t) ** 0.5);
-      });
-    default:
-      return [];
-  }
+  return TEXTURES[h.sketch.handle ?? ""]?.({ h, to, px, fine, random, from, until, clear }) ?? [];
 }
+
+/** What a texture is drawn with: the handle, the sheet, and the stretch between the bolsters. */
+interface Ground {
+  h: Handle;
+  to: To;
+  px: number;
+  fine: boolean;
+  random: Random;
+  from: number;
+  until: number;
+  clear: (points: Point[]) => Point[];
+}
+
+type Texture = (ground: Ground) => string[];
+
+const jigged: Texture = ({ h, to, px, fine, random, from, until }) =>
+  jigging(h, to, px, fine, random, from, until);
+
+const grained =
+  (lines: number): Texture =>
+  ({ h, to, px, from, until, clear }) =>
+    grain(h, to, px, lines, from, until, clear);
+
+const layered: Texture = ({ h, to, px, from, until, clear }) =>
+  [0.9, 0.77, 0.64, 0.51, 0.38, 0.25].map((v, r) =>
+    burin(to(clear(h.along(v, from, until, 70))), () => px * (0.85 - 0.1 * r)),
+  );
+
+const banded: Texture = ({ h, to, px, from, until }) => bands(h, to, px, from, until);
+
+const sheen: Texture = ({ h, to, px, random, from, until }) =>
+  [0.86, 0.7, 0.54].map((v, r) =>
+    burin(
+      to(h.along(v, lerp(from, until, random(0, 0.2)), lerp(from, until, random(0.6, 0.95)), 30)),
+      (t) => px * (0.6 - 0.12 * r) * Math.sin(Math.PI * t) ** 0.5,
+    ),
+  );
+
+const lined: Texture = ({ h, to, px, from, until }) =>
+  [-0.66, 0.66].map((v) => burin(to(h.along(v, from + 2, until - 2, 40)), () => px * 0.7));
+
+const flecked: Texture = ({ h, to, px, fine, random, from, until }) =>
+  Array.from({ length: fine ? 46 : 18 }, () => {
+    const x = random(from + 1, until - 2);
+    const v = random(-0.7, 0.8);
+    return blocked(h, x, h.y(x, v))
+      ? ""
+      : burin(to(h.along(v, x, x + random(0.5, 1.5), 4)), (t) => px * 0.6 * Math.sin(Math.PI * t) ** 0.5);
+  });
+
+const TEXTURES: Record<string, Texture> = {
+  "bone-jigged": jigged,
+  acetal: jigged,
+  stag: ({ h, to, px, random, from, until, clear }) => bark(h, to, px, random, from, until, clear),
+  ebony: grained(9),
+  rosewood: grained(7),
+  wood: grained(7),
+  "laminated-wood": grained(7),
+  "glass-laminate": grained(7),
+  phenolic: grained(7),
+  horn: layered,
+  "hard-rubber": layered,
+  casein: layered,
+  celluloid: banded,
+  tortoiseshell: banded,
+  ivory: sheen,
+  nylon: sheen,
+  pearl: sheen,
+  metal: lined,
+  aluminium: lined,
+  "bone-smooth": flecked,
+};
 
 type Random = (low: number, high: number) => number;
 
@@ -270,61 +298,64 @@ function cut(
   row: number,
 ) {
   const bold = 0.35 + 0.95 * Math.abs(low - 0.3) ** 1.1;
-  const stroke = (points: Point[], w: number) =>
-    burin(to(points), (t) => px * w * (0.5 + 0.9 * bold) * Math.sin(Math.PI * t) ** 0.5);
-  switch (style) {
-    case "worm-groove":
-      return stroke(
-        [
-          [x - 1.2, y + 0.15],
-          [x - 0.6, y - 0.25],
-          [x, y + 0.1],
-          [x + 0.6, y - 0.2],
-          [x + 1.1, y + 0.12],
-        ],
-        0.95,
-      );
-    case "seed":
-      return stroke(
-        [
-          [x - 0.62, y + 0.05],
-          [x, y - 0.05],
-          [x + 0.62, y + 0.05],
-        ],
-        2.3,
-      );
-    case "sawtooth":
-      return stroke(
-        [
-          [x, y - 0.95],
-          [x + 0.25, y],
-          [x, y + 0.95],
-        ],
-        1.5,
-      );
-    case "deep-cross": {
-      const lean = row % 2 === 0 ? 1 : -1;
-      const long = random(0.9, 1.5);
-      return stroke(
-        [
-          [x - long, y + 0.55 * lean],
-          [x, y],
-          [x + long, y - 0.55 * lean],
-        ],
-        1.9,
-      );
-    }
-    default:
-      return stroke(
-        [
-          [x - 0.95, y + 0.38],
-          [x, y + 0.04],
-          [x + 0.95, y - 0.36],
-        ],
-        1.45,
-      );
-  }
+  const { weight, points } =
+    style === "deep-cross" ? crossCut(random(0.9, 1.5), row % 2 === 0 ? 1 : -1) : (CUTS[style] ?? REGULAR);
+  const stroke = points.map(([dx, dy]): Point => [x + dx, y + dy]);
+  return burin(to(stroke), (t) => px * weight * (0.5 + 0.9 * bold) * Math.sin(Math.PI * t) ** 0.5);
 }
+
+/** One cut of a jigging as it runs about its middle, in mm, and how heavy it is. */
+interface Cut {
+  points: Point[];
+  weight: number;
+}
+
+const REGULAR: Cut = {
+  points: [
+    [-0.95, 0.38],
+    [0, 0.04],
+    [0.95, -0.36],
+  ],
+  weight: 1.45,
+};
+
+const CUTS: Record<string, Cut> = {
+  "worm-groove": {
+    points: [
+      [-1.2, 0.15],
+      [-0.6, -0.25],
+      [0, 0.1],
+      [0.6, -0.2],
+      [1.1, 0.12],
+    ],
+    weight: 0.95,
+  },
+  seed: {
+    points: [
+      [-0.62, 0.05],
+      [0, -0.05],
+      [0.62, 0.05],
+    ],
+    weight: 2.3,
+  },
+  sawtooth: {
+    points: [
+      [0, -0.95],
+      [0.25, 0],
+      [0, 0.95],
+    ],
+    weight: 1.5,
+  },
+};
+
+const crossCut = (long: number, lean: 1 | -1): Cut => ({
+  points: [
+    [-long, 0.55 * lean],
+    [0, 0],
+    [long, -0.55 * lean],
+  ],
+  weight: 1.9,
+});
 
 function bark(
   h: Handle,

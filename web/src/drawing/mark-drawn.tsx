@@ -19,58 +19,74 @@ const ARCH = { half: 104, rise: 24 };
 const RING = 46;
 
 /** A mark on file as it should look; letters not read are blue, letters read otherwise red. */
-export function MarkDrawn({ of, lines, layout }: Pick<Candidate, "lines" | "layout"> & { of: string }) {
+export function MarkDrawn({ of, lines, layout }: OfMark & { of: string }) {
   const id = useId();
-  const ring = layout === "circled";
-  const first = lines[0]?.length ?? 1;
-  // Lines below the first stand under an arch, and within a ring.
-  const below = lines.length - (layout === "straight" ? 0 : 1);
-  const top = layout === "arched" ? LINE + ARCH.rise : ring ? RING + LINE - (below * LINE) / 2 : 0;
-  const high = ring ? 2 * RING + 2 * LINE : top + below * LINE + 10;
-  const along = ring ? 2 * Math.PI * RING * 0.94 : WIDE - 16;
-  const size = (letters: number, room: number) => Math.min(LARGEST, room / (Math.max(1, letters) * LETTER));
+  const at = laidOut(lines, layout);
   const text = lines.map((line) => line.map((l) => l.letter).join("")).join(", ");
   return (
     <svg
-      viewBox={`0 0 ${WIDE} ${high}`}
+      viewBox={`0 0 ${WIDE} ${at.high}`}
       className="block h-auto w-full max-w-[15.5rem] font-steel font-semibold"
       role="img"
       aria-label={`${of}: ${text}`}
     >
       {layout !== "straight" && (
-        <path id={id} fill="none" d={ring ? circle(RING + LINE) : arch(LINE + ARCH.rise)} />
+        <path id={id} fill="none" d={layout === "circled" ? circle(RING + LINE) : arch(LINE + ARCH.rise)} />
       )}
-      {lines.map((line, i) => {
-        const curved = i === 0 && layout !== "straight";
-        const row = layout === "straight" ? i + 1 : i;
-        const letters = line.map((l, k) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a letter is known by its place
-          <tspan key={k} className={INK[l.fit]}>
-            {l.letter}
-          </tspan>
-        ));
-        return (
+      {lines.map((line, i) =>
+        i === 0 && layout !== "straight" ? (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a line is known by its place
+          <text key={i} textAnchor="middle" fontSize={sizeOf(line, at.along)} className="whitespace-pre">
+            <textPath href={`#${id}`} startOffset="50%">
+              <Inked line={line} />
+            </textPath>
+          </text>
+        ) : (
           <text
             // biome-ignore lint/suspicious/noArrayIndexKey: a line is known by its place
             key={i}
-            x={curved ? undefined : WIDE / 2}
-            y={curved ? undefined : top + LINE * row - 1}
+            x={WIDE / 2}
+            y={at.top + LINE * (layout === "straight" ? i + 1 : i) - 1}
             textAnchor="middle"
-            fontSize={curved ? size(first, along) : size(line.length, ring ? 1.5 * RING : WIDE - 16)}
+            fontSize={sizeOf(line, at.across)}
             className="whitespace-pre"
           >
-            {curved ? (
-              <textPath href={`#${id}`} startOffset="50%">
-                {letters}
-              </textPath>
-            ) : (
-              letters
-            )}
+            <Inked line={line} />
           </text>
-        );
-      })}
+        ),
+      )}
     </svg>
   );
+}
+
+type OfMark = Pick<Candidate, "lines" | "layout">;
+type MarkLine = OfMark["lines"][number];
+
+/** How large the letters of a line may be in the room it has. */
+const sizeOf = (line: MarkLine, room: number) =>
+  Math.min(LARGEST, room / (Math.max(1, line.length) * LETTER));
+
+/** Where the straight lines begin, how high the whole is, and the room along a bow and across. */
+function laidOut(lines: OfMark["lines"], layout: OfMark["layout"]) {
+  const isRing = layout === "circled";
+  // Lines below the first stand under an arch, and within a ring.
+  const below = lines.length - (layout === "straight" ? 0 : 1);
+  const top = layout === "arched" ? LINE + ARCH.rise : isRing ? RING + LINE - (below * LINE) / 2 : 0;
+  return {
+    top,
+    high: isRing ? 2 * RING + 2 * LINE : top + below * LINE + 10,
+    along: isRing ? 2 * Math.PI * RING * 0.94 : WIDE - 16,
+    across: isRing ? 1.5 * RING : WIDE - 16,
+  };
+}
+
+function Inked({ line }: { line: MarkLine }) {
+  return line.map((l, k) => (
+    // biome-ignore lint/suspicious/noArrayIndexKey: a letter is known by its place
+    <tspan key={k} className={INK[l.fit]}>
+      {l.letter}
+    </tspan>
+  ));
 }
 
 function arch(y: number): string {

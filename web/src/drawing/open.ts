@@ -52,11 +52,33 @@ export function drawOpen(
     sketch,
     book.frames.find((f) => f.id === sketch.frame),
   );
+  const lain = laidAt(sketch, book, handle, pose);
+  const side = (to: Map2): Map2 => (isPile ? (p) => flipped(to(p), width) : to);
+  const [left, right, top, bottom] = bounds(handle, lain);
+  const scale = Math.min(most, width / (right - left), height / (bottom - top));
+  const origin: Point = [(width - (left + right) * scale) / 2, -top * scale];
+  const whole = side(placed(scale, [0, 0], 0, false, origin));
+  const px = Math.max(0.75, Math.min(1, scale / 4.4));
+  return {
+    scale,
+    blades: lain.map((l, i) =>
+      openBlade(l, sketch.blades[i], side(placed(scale, l.pivot, l.turn, l.end === "A", origin)), px, isPile),
+    ),
+    handle: drawHandle(handle, whole, px, true, sketch.frame !== undefined),
+    at: (t, v) => whole([t * handle.length, handle.y(t * handle.length, v)]),
+    left: whole([isPile ? handle.length : 0, handle.y(0.5 * handle.length, 1)]),
+    right: whole([isPile ? 0 : handle.length, handle.y(0.5 * handle.length, 1)]),
+    box: { top: 0, bottom: (bottom - top) * scale },
+  };
+}
+
+/** Every blade at its pivot, turned as far as the pose asks; those of one end fan out. */
+function laidAt(sketch: Sketch, book: Book, handle: Handle, pose: Pose): Lain[] {
   const used = { A: 0, B: 0 };
   const ends = sketch.blades.map((b) => b.end);
   const crowded = (["A", "B"] as const).every((end) => ends.filter((e) => e === end).length > 1);
   const turns = crowded ? UPRIGHT : OPENED;
-  const lain: Lain[] = sketch.blades.map((b) => ({
+  return sketch.blades.map((b) => ({
     blade: blade(
       book.blades.find((t) => t.id === b.type),
       b.lengthMm,
@@ -65,46 +87,29 @@ export function drawOpen(
     end: b.end,
     pivot: handle.pivot(b.end),
   }));
-  const side = (to: Map2): Map2 => (isPile ? (p) => flipped(to(p), width) : to);
-  const map = (scale: number, at: Point, l: Lain): Map2 =>
-    side(placed(scale, l.pivot, l.turn, l.end === "A", at));
-  const [left, right, top, bottom] = bounds(handle, lain);
-  const scale = Math.min(most, width / (right - left), height / (bottom - top));
-  const origin: Point = [(width - (left + right) * scale) / 2, -top * scale];
-  const whole = side(placed(scale, [0, 0], 0, false, origin));
-  const px = Math.max(0.75, Math.min(1, scale / 4.4));
+}
+
+function openBlade(
+  { blade, end }: Lain,
+  seen: Sketch["blades"][number] | undefined,
+  to: Map2,
+  px: number,
+  isPile: boolean,
+): OpenKnife["blades"][number] {
+  const middle = blade.length * 0.78;
+  // The nick is cut in the mark side.
+  const pull = isPile ? "none" : seen?.pull;
   return {
-    scale,
-    blades: lain.map((l, i) => {
-      const to = map(scale, origin, l);
-      // The nick is cut in the mark side.
-      const pull = isPile ? "none" : sketch.blades[i]?.pull;
-      const middle = l.blade.length * 0.78;
-      return {
-        shapes: drawBlade(
-          l.blade,
-          to,
-          px,
-          pull,
-          sketch.blades[i]?.type !== undefined,
-          sketch.blades[i]?.left?.along as Along | undefined,
-        ),
-        tip: to([l.blade.length, heightAt(l.blade.spine, l.blade.length)]),
-        middle: to([middle, (heightAt(l.blade.spine, middle) + heightAt(l.blade.edge, middle)) / 2]),
-        tang: to([l.blade.tang * 0.6, 0]),
-        mirrored: (l.end === "A") !== isPile,
-        at: (along, across) => {
-          const x = along * l.blade.length;
-          const [back, edge] = [heightAt(l.blade.spine, x), heightAt(l.blade.edge, x)];
-          return to([x, (back + edge) / 2 + (across * (back - edge)) / 2]);
-        },
-      };
-    }),
-    handle: drawHandle(handle, whole, px, true, sketch.frame !== undefined),
-    at: (t, v) => whole([t * handle.length, handle.y(t * handle.length, v)]),
-    left: whole([isPile ? handle.length : 0, handle.y(0.5 * handle.length, 1)]),
-    right: whole([isPile ? 0 : handle.length, handle.y(0.5 * handle.length, 1)]),
-    box: { top: 0, bottom: (bottom - top) * scale },
+    shapes: drawBlade(blade, to, px, pull, seen?.type !== undefined, seen?.left?.along as Along | undefined),
+    tip: to([blade.length, heightAt(blade.spine, blade.length)]),
+    middle: to([middle, (heightAt(blade.spine, middle) + heightAt(blade.edge, middle)) / 2]),
+    tang: to([blade.tang * 0.6, 0]),
+    mirrored: (end === "A") !== isPile,
+    at: (along, across) => {
+      const x = along * blade.length;
+      const [back, edge] = [heightAt(blade.spine, x), heightAt(blade.edge, x)];
+      return to([x, (back + edge) / 2 + (across * (back - edge)) / 2]);
+    },
   };
 }
 

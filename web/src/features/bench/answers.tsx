@@ -36,29 +36,12 @@ function moveOf(key: string, shown: Asked["answers"]): Move | undefined {
  * The question in hand with its answers in the open, each one press away. Here figures answer and the
  * next question comes to hand; arrows up and down go from question to question.
  */
-export function Answers({ questions, inHand, given, next, onAsk, onAnswer }: OfAnswers) {
-  const { bar, keepKeys } = useKeptKeys(inHand.id);
+export function Answers(of: OfAnswers) {
+  const { questions, inHand, given, onAsk, onAnswer } = of;
   const isPictured = inHand.answers.some((a) => a.picture);
   const shown = inHand.answers.slice(0, isPictured ? MOST_PICTURES : undefined);
   const seen = given[inHand.id];
-  const beside = (step: number) =>
-    questions[(questions.indexOf(inHand) + step + questions.length) % questions.length] as Asked;
-  const goTo = (question: Asked) => {
-    if (question.id !== inHand.id) keepKeys();
-    onAsk(question.id);
-  };
-  const onKeyDown = (e: KeyboardEvent) => {
-    const move = e.ctrlKey || e.metaKey || e.altKey ? undefined : moveOf(e.key, shown);
-    if (!move) return;
-    e.preventDefault();
-    if (move === "leave") document.getElementById("station")?.focus({ preventScroll: true });
-    else if (move === "clear") onAnswer(inHand.id, undefined);
-    else if (typeof move === "object" && "step" in move) goTo(beside(move.step));
-    else if (move !== "nothing") {
-      onAnswer(inHand.id, answered(move.answer, seen));
-      if (next) goTo(next);
-    }
-  };
+  const { bar, onKeyDown, beside } = useAnswerKeys(of, shown);
   return (
     <section aria-label="Answers">
       <InHand questions={questions} inHand={inHand} onNext={() => onAsk(beside(1).id)} />
@@ -89,6 +72,33 @@ export function Answers({ questions, inHand, given, next, onAsk, onAnswer }: OfA
       )}
     </section>
   );
+}
+
+/** Figures answer and go on to the next question, arrows go from question to question. */
+function useAnswerKeys(
+  { questions, inHand, given, next, onAsk, onAnswer }: OfAnswers,
+  shown: Asked["answers"],
+) {
+  const { bar, keepKeys } = useKeptKeys(inHand.id);
+  const beside = (step: number) =>
+    questions[(questions.indexOf(inHand) + step + questions.length) % questions.length] as Asked;
+  const goTo = (question: Asked) => {
+    if (question.id !== inHand.id) keepKeys();
+    onAsk(question.id);
+  };
+  const onKeyDown = (e: KeyboardEvent) => {
+    const move = e.ctrlKey || e.metaKey || e.altKey ? undefined : moveOf(e.key, shown);
+    if (!move) return;
+    e.preventDefault();
+    if (move === "leave") document.getElementById("station")?.focus({ preventScroll: true });
+    else if (move === "clear") onAnswer(inHand.id, undefined);
+    else if (typeof move === "object" && "step" in move) goTo(beside(move.step));
+    else if (move !== "nothing") {
+      onAnswer(inHand.id, answered(move.answer, given[inHand.id]));
+      if (next) goTo(next);
+    }
+  };
+  return { bar, onKeyDown, beside };
 }
 
 type OfAnswers = Asking & {

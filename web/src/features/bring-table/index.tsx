@@ -43,20 +43,14 @@ interface Sheet<A, R extends TableRow> {
 /** Facts out of a table, as books and lists have them: looked at, then put on file in one step. */
 export function BringTable<A, R extends TableRow>(sheet: Sheet<A, R>) {
   const { what, from, onClose } = sheet;
-  const { told, forAll, again, keep, look } = useTable(sheet);
+  const table = useTable(sheet);
+  const { told, again, keep, look } = table;
   const error = look.error ?? keep.error;
   return (
     <Dialog open onClose={onClose} from={from} title={what.title} isWide>
       <div className="gap-x-6 lg:grid lg:grid-cols-[minmax(0,23rem)_minmax(0,1fr)]">
         <div>
-          <p className="mt-2 text-ink2">{what.says}</p>
-          <fieldset className="mt-2">
-            <legend className="voice text-ink2">Where a row does not say</legend>
-            <div className="grid gap-x-5 gap-y-1 sm:grid-cols-2">
-              {sheet.besides(forAll, (next) => again({ forAll: next }))}
-            </div>
-          </fieldset>
-          <TableSource label={what.table} onFile={(chosen) => again({ file: chosen })} />
+          <WhereFrom sheet={sheet} table={table} />
           {told && (
             <ColumnChooser
               columns={told.read.columns}
@@ -86,6 +80,28 @@ export function BringTable<A, R extends TableRow>(sheet: Sheet<A, R>) {
         </div>
       </div>
     </Dialog>
+  );
+}
+
+/** What holds for all rows, and the table itself. */
+function WhereFrom<A, R extends TableRow>({
+  sheet: { what, besides },
+  table: { forAll, again },
+}: {
+  sheet: Sheet<A, R>;
+  table: Pick<ReturnType<typeof useTable<A, R>>, "forAll" | "again">;
+}) {
+  return (
+    <>
+      <p className="mt-2 text-ink2">{what.says}</p>
+      <fieldset className="mt-2">
+        <legend className="voice text-ink2">Where a row does not say</legend>
+        <div className="grid gap-x-5 gap-y-1 sm:grid-cols-2">
+          {besides(forAll, (next) => again({ forAll: next }))}
+        </div>
+      </fieldset>
+      <TableSource label={what.table} onFile={(chosen) => again({ file: chosen })} />
+    </>
   );
 }
 

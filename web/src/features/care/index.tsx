@@ -6,7 +6,8 @@ import { titleBy } from "../../format";
 import { useKeys } from "../../keys";
 import { usePreferences } from "../../preferences";
 import { BackOrPrint } from "../../ui/back-or-print";
-import { Failed } from "../../ui/failed";
+import { Opened } from "../../ui/opened";
+import { Page, PageHead } from "../../ui/page";
 import { usePageTitle } from "../../ui/page-title";
 import { Due } from "../bench/stations/care";
 
@@ -27,25 +28,24 @@ export function reminders(tray: TrayEntry[]): Reminder[] {
 /** What in the tray must be looked at again, and when. */
 export function CarePage() {
   const tray = useQuery({ queryKey: ["tray"], queryFn: api.tray });
-  const { school } = usePreferences();
   const navigate = useNavigate();
   useKeys({ escape: () => navigate("/tray"), p: () => window.print() });
   usePageTitle("To look at again");
-  if (tray.isError)
-    return <Failed what="The tray could not be opened." error={tray.error} onAgain={() => tray.refetch()} />;
-  if (tray.isPending) return <p className="voice p-6 text-ink3">Opening the tray.</p>;
-  const all = reminders(tray.data);
   return (
-    <main className="sheet px-4 pt-3 pb-8 lg:px-6 print:p-0">
-      <header className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pb-1">
-        <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">To look at again</h1>
-        <p className="text-ink2">
-          {all.length === 0
-            ? "Nothing in the tray asks for it."
-            : `${all.length} ${all.length === 1 ? "reminder" : "reminders"}, the most pressing first.`}
-        </p>
+    <Opened of={tray} failed="The tray could not be opened." meanwhile="Opening the tray.">
+      {(tray) => <ToLookAt all={reminders(tray)} />}
+    </Opened>
+  );
+}
+
+function ToLookAt({ all }: { all: ReturnType<typeof reminders> }) {
+  const { school } = usePreferences();
+  const many = `${all.length} ${all.length === 1 ? "reminder" : "reminders"}, the most pressing first.`;
+  return (
+    <Page isSheet>
+      <PageHead title="To look at again" about={all.length === 0 ? "Nothing in the tray asks for it." : many}>
         <BackOrPrint bench="/tray" to="To the tray" />
-      </header>
+      </PageHead>
       {all.length === 0 && (
         <p className="voice mt-3 max-w-[40rem] text-ink3">
           Celluloid covers, rust and verdigris come back; once such a knife is in the tray it is named here,
@@ -69,6 +69,6 @@ export function CarePage() {
           </li>
         ))}
       </ol>
-    </main>
+    </Page>
   );
 }

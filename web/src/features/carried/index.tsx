@@ -112,20 +112,8 @@ function Knives({
   );
 }
 
-function Knife({
-  knife,
-  book,
-  work,
-  isMoved,
-  onMoved,
-}: {
-  knife: CarriedEntry;
-  book: Book;
-  work?: Book["works"][number];
-  isMoved: boolean;
-  onMoved: () => void;
-}) {
-  const { school, units } = usePreferences();
+function Knife({ knife, book, work, isMoved, onMoved }: OfKnife) {
+  const { school } = usePreferences();
   const { busy, log } = useLog(knife, onMoved);
   const button = useRef<HTMLButtonElement>(null);
   useEffect(() => {
@@ -133,19 +121,10 @@ function Knife({
   }, [isMoved]);
   const { carried } = knife.summary;
   const called = knife.title ?? titleBy(school, knife.summary);
-  const size = [
-    knife.sketch.measured && `${lengthText(knife.sketch.closedLengthMm, units)} closed`,
-    carried.grams !== undefined && `${Math.round(carried.grams)} g`,
-  ].filter(Boolean);
   return (
     <li className="grid items-center gap-x-4 gap-y-0.5 border-b border-rule py-1.5 sm:grid-cols-[auto_minmax(0,3fr)_minmax(0,2fr)_minmax(0,2fr)_9rem]">
       <SmallKnife sketch={knife.sketch} book={book} className="max-sm:hidden" />
-      <span>
-        <Link to={`/bench/${knife.id}?at=care`} className="underline">
-          <span className="num">{knife.number}</span> {called}
-        </Link>
-        <span className="block text-[0.8125rem] text-ink2">{size.join(", ") || "not measured"}</span>
-      </span>
+      <Which knife={knife} called={called} />
       <span>
         {carried.wear ? `Blade: ${carried.wear.toLowerCase()}` : "Blade not looked at"}
         <span className="block text-[0.8125rem] text-ink2">{carried.fit ?? "Not graded for the pocket"}</span>
@@ -164,6 +143,31 @@ function Knife({
         </button>
       )}
     </li>
+  );
+}
+
+interface OfKnife {
+  knife: CarriedEntry;
+  book: Book;
+  work?: Book["works"][number];
+  isMoved: boolean;
+  onMoved: () => void;
+}
+
+function Which({ knife, called }: { knife: CarriedEntry; called: string }) {
+  const { units } = usePreferences();
+  const { grams } = knife.summary.carried;
+  const size = [
+    knife.sketch.measured && `${lengthText(knife.sketch.closedLengthMm, units)} closed`,
+    grams !== undefined && `${Math.round(grams)} g`,
+  ].filter(Boolean);
+  return (
+    <span>
+      <Link to={`/bench/${knife.id}?at=care`} className="underline">
+        <span className="num">{knife.number}</span> {called}
+      </Link>
+      <span className="block text-[0.8125rem] text-ink2">{size.join(", ") || "not measured"}</span>
+    </span>
   );
 }
 

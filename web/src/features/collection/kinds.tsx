@@ -16,15 +16,7 @@ export function Kinds({ portrait, asked }: { portrait: Portrait; asked: URLSearc
   );
 }
 
-function Kind({
-  kind,
-  all,
-  asked,
-}: {
-  kind: Portrait["kinds"][number];
-  all: number;
-  asked: URLSearchParams;
-}) {
+function Kind({ kind, all, asked }: OfKind) {
   const [isOpen, setOpen] = useState(false);
   const most = kind.counts[0]?.knives ?? 1;
   const shown = isOpen ? kind.counts : kind.counts.slice(0, AT_FIRST);
@@ -40,20 +32,12 @@ function Kind({
       </h2>
       <ul>
         {shown.map((c) => (
-          <li key={c.value} className="border-b border-rule">
-            <Link
-              to={within(asked, { tick: `${kind.facet}:${c.value}` })}
-              className="relative flex min-h-6 items-baseline justify-between gap-3 hover:underline"
-            >
-              <span
-                aria-hidden="true"
-                className="absolute bottom-0 left-0 h-[3px] bg-ink"
-                style={{ width: `${(100 * c.knives) / most}%` }}
-              />
-              <span className="truncate">{c.value}</span>
-              <span className="num">{c.knives.toLocaleString()}</span>
-            </Link>
-          </li>
+          <OneCount
+            key={c.value}
+            count={c}
+            to={within(asked, { tick: `${kind.facet}:${c.value}` })}
+            wide={(100 * c.knives) / most}
+          />
         ))}
       </ul>
       {more > 0 && (
@@ -62,5 +46,36 @@ function Kind({
         </button>
       )}
     </section>
+  );
+}
+
+interface OfKind {
+  kind: Portrait["kinds"][number];
+  all: number;
+  asked: URLSearchParams;
+}
+
+function OneCount({
+  count,
+  to,
+  wide,
+}: {
+  count: OfKind["kind"]["counts"][number];
+  to: string;
+  /** In a hundred of the longest. */
+  wide: number;
+}) {
+  return (
+    <li className="border-b border-rule">
+      <Link to={to} className="relative flex min-h-6 items-baseline justify-between gap-3 hover:underline">
+        <span
+          aria-hidden="true"
+          className="absolute bottom-0 left-0 h-[3px] bg-ink"
+          style={{ width: `${wide}%` }}
+        />
+        <span className="truncate">{count.value}</span>
+        <span className="num">{count.knives.toLocaleString()}</span>
+      </Link>
+    </li>
   );
 }

@@ -19,9 +19,8 @@ export function useFact(
   const [draft, setDraft] = useState(first);
   const { source, sourceKind, note } = first;
   const [known, setKnown] = useSource(instead === undefined ? undefined : { source, sourceKind, note });
-  const [failed, setFailed] = useState<Error>();
-  const { turn, undo } = useOwnReferences();
   const slip = { ...draft, ...known } as FactSlip;
+  const { failed, file } = useFiling(slip, onFiled, instead);
   const look = useQuery({
     queryKey: ["fact-look", specimen, slip],
     queryFn: ({ signal }) => api.lookFact({ specimen, fact: slip }, signal),
@@ -29,21 +28,6 @@ export function useFact(
     retry: false,
   });
   const isRefused = failed instanceof Refused && failed.problems.length > 0;
-  const file = async () => {
-    const filing =
-      instead === undefined ? api.fileFacts({ facts: [slip] }) : api.changeFact(slip.maker, instead, slip);
-    try {
-      await filing;
-    } catch (error) {
-      return setFailed(error as Error);
-    }
-    onFiled();
-    await turn(
-      filing,
-      draft.kind === "model" ? `No. ${slip.number} is on file.` : "That is on file now.",
-      undo,
-    );
-  };
   return {
     draft,
     slip,
@@ -57,4 +41,23 @@ export function useFact(
     failed: isRefused && look.data?.problems.length === 0 ? undefined : failed,
     file,
   };
+}
+
+/** Puts a slip on file, anew or instead of one that stands there. */
+function useFiling(slip: FactSlip, onFiled: () => void, instead: string | undefined) {
+  const [failed, setFailed] = useState<Error>();
+  const { turn, undo } = useOwnReferences();
+  const file = async () => {
+    const filing =
+      instead === undefined ? api.fileFacts({ facts: [slip] }) : api.changeFact(slip.maker, instead, slip);
+    try {
+      await filing;
+    } catch (error) {
+      return setFailed(error as Error);
+    }
+    onFiled();
+    const done = slip.kind === "model" ? `No. ${slip.number} is on file.` : "That is on file now.";
+    await turn(filing, done, undo);
+  };
+  return { failed, file };
 }

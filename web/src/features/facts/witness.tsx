@@ -60,18 +60,7 @@ function Found({ found, name, book }: { found: OwnWitness; name: string; book: B
     <li className="flex flex-wrap items-baseline gap-x-4 border-t border-rule py-0.5">
       <span className="num shrink-0 text-blue">{fromTo(era.within)}</span>
       <span className="min-w-0 grow">
-        {offered.what}{" "}
-        <span className="text-ink2">
-          on no.{" "}
-          {knives.map((k, i) => (
-            <span key={k.id}>
-              {i > 0 && ", "}
-              <Link to={`/bench/${k.id}`} className="num underline">
-                {k.number}
-              </Link>
-            </span>
-          ))}
-        </span>
+        {offered.what} <OnKnives knives={knives} />
       </span>
       <button
         ref={button}
@@ -92,5 +81,21 @@ function Found({ found, name, book }: { found: OwnWitness; name: string; book: B
         />
       )}
     </li>
+  );
+}
+
+function OnKnives({ knives }: Pick<OwnWitness, "knives">) {
+  return (
+    <span className="text-ink2">
+      on no.{" "}
+      {knives.map((k, i) => (
+        <span key={k.id}>
+          {i > 0 && ", "}
+          <Link to={`/bench/${k.id}`} className="num underline">
+            {k.number}
+          </Link>
+        </span>
+      ))}
+    </span>
   );
 }

@@ -13,8 +13,6 @@ export function Several({ knives }: { knives: ReadableEntry[] }) {
   const known = useKnown();
   const ids = knives.map((k) => k.id);
   const are = knives.length === 1 ? "lies" : "lie";
-  const counts = new Map<string, number>();
-  for (const k of knives) for (const t of k.tags ?? []) counts.set(t, (counts.get(t) ?? 0) + 1);
   return (
     <PopUp name="Place and tags" align="start">
       <OneLine
@@ -46,23 +44,33 @@ export function Several({ knives }: { knives: ReadableEntry[] }) {
           }}
         />
       </div>
-      {counts.size > 0 && (
-        <ul className="mt-1 flex flex-wrap gap-x-2 gap-y-1">
-          {[...counts].map(([tag, count]) => (
-            <li key={tag} className="inline-flex items-center border border-edge pl-1.5">
-              {tag}
-              {count < knives.length && <span className="num ml-1.5 text-ink3">{count}</span>}
-              <Closes
-                className="min-h-6 min-w-6 text-ink2 hover:text-lead"
-                aria-label={`Take ${tag} away from ${many(count)}`}
-                onClick={() => file(ids, { untagged: [tag] }, `${tag} taken away from ${many(count)}.`)}
-              >
-                {"\u00d7"}
-              </Closes>
-            </li>
-          ))}
-        </ul>
-      )}
+      <TheirTags knives={knives} />
     </PopUp>
+  );
+}
+
+/** The tags these knives have, each with how many have it where not all do. */
+function TheirTags({ knives }: { knives: ReadableEntry[] }) {
+  const file = useFiling();
+  const ids = knives.map((k) => k.id);
+  const counts = new Map<string, number>();
+  for (const k of knives) for (const t of k.tags ?? []) counts.set(t, (counts.get(t) ?? 0) + 1);
+  if (counts.size === 0) return null;
+  return (
+    <ul className="mt-1 flex flex-wrap gap-x-2 gap-y-1">
+      {[...counts].map(([tag, count]) => (
+        <li key={tag} className="inline-flex items-center border border-edge pl-1.5">
+          {tag}
+          {count < knives.length && <span className="num ml-1.5 text-ink3">{count}</span>}
+          <Closes
+            className="min-h-6 min-w-6 text-ink2 hover:text-lead"
+            aria-label={`Take ${tag} away from ${many(count)}`}
+            onClick={() => file(ids, { untagged: [tag] }, `${tag} taken away from ${many(count)}.`)}
+          >
+            {"\u00d7"}
+          </Closes>
+        </li>
+      ))}
+    </ul>
   );
 }

@@ -1,4 +1,4 @@
-import { useId, useState } from "react";
+import { type KeyboardEvent, useId, useState } from "react";
 
 const BETWEEN = /[,;\n]/;
 
@@ -10,25 +10,8 @@ export const tagsOf = (typed: string) =>
     .filter((t) => t !== "");
 
 /** Words to sort by: each can be taken away, and one more typed or chosen from those in use. */
-export function Tags({
-  label,
-  tags,
-  known,
-  onChange,
-}: {
-  label: string;
-  tags: string[];
-  known: string[];
-  onChange: (tags: string[]) => void;
-}) {
-  const [typed, setTyped] = useState("");
+export function Tags({ label, tags, known, onChange }: OfTags) {
   const id = useId();
-  const has = (tag: string) => tags.some((t) => t.toLowerCase() === tag.toLowerCase());
-  const add = () => {
-    const fresh = tagsOf(typed).filter((t) => !has(t));
-    setTyped("");
-    if (fresh.length > 0) onChange([...tags, ...fresh]);
-  };
   return (
     <div>
       <label htmlFor={id} className="block text-[0.78125rem]/4 text-ink2">
@@ -48,32 +31,50 @@ export function Tags({
             </button>
           </span>
         ))}
-        <input
-          id={id}
-          list={`${id}-known`}
-          className="entry min-w-24 flex-1"
-          placeholder="carried, to sell"
-          autoComplete="off"
-          maxLength={40}
-          value={typed}
-          onChange={(e) => setTyped(e.target.value)}
-          onBlur={add}
-          onKeyDown={(e) => {
-            if (e.key === "Enter" || e.key === ",") {
-              e.preventDefault();
-              add();
-            }
-            if (e.key === "Backspace" && typed === "" && tags.length > 0) onChange(tags.slice(0, -1));
-          }}
-        />
-        <datalist id={`${id}-known`}>
-          {known
-            .filter((t) => !has(t))
-            .map((t) => (
-              <option key={t} value={t} />
-            ))}
-        </datalist>
+        <OneMore id={id} tags={tags} known={known} onChange={onChange} />
       </div>
     </div>
+  );
+}
+
+interface Tagged {
+  tags: string[];
+  known: string[];
+  onChange: (tags: string[]) => void;
+}
+
+type OfTags = Tagged & { label: string };
+
+function OneMore({ id, tags, known, onChange }: Tagged & { id: string }) {
+  const [typed, setTyped] = useState("");
+  const has = (tag: string) => tags.some((t) => t.toLowerCase() === tag.toLowerCase());
+  const add = () => {
+    const fresh = tagsOf(typed).filter((t) => !has(t));
+    setTyped("");
+    if (fresh.length > 0) onChange([...tags, ...fresh]);
+  };
+  const onKeyDown = (e: KeyboardEvent) => {
+    if (e.key === "Enter" || e.key === ",") {
+      e.preventDefault();
+      add();
+    }
+    if (e.key === "Backspace" && typed === "" && tags.length > 0) onChange(tags.slice(0, -1));
+  };
+  return (
+    <>
+      <input
+        id={id}
+        list={`${id}-known`}
+        className="entry min-w-24 flex-1"
+        placeholder="carried, to sell"
+        autoComplete="off"
+        maxLength={40}
+        value={typed}
+        onChange={(e) => setTyped(e.target.value)}
+        onBlur={add}
+        onKeyDown={onKeyDown}
+      />
+      <datalist id={`${id}-known`}>{known.map((t) => !has(t) && <option key={t} value={t} />)}</datalist>
+    </>
   );
 }

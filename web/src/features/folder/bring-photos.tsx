@@ -186,13 +186,6 @@ function Adding({
 
 /** Files, or a folder with all that is in it. */
 function Source({ onFiles }: { onFiles: (files: File[]) => void }) {
-  const files = useRef<HTMLInputElement>(null);
-  const folder = useRef<HTMLInputElement>(null);
-  const taken = (e: React.ChangeEvent<HTMLInputElement>) => {
-    const chosen = [...(e.target.files ?? [])];
-    e.target.value = "";
-    if (chosen.length > 0) onFiles(chosen);
-  };
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: the same is done by the buttons
     <div
@@ -203,31 +196,53 @@ function Source({ onFiles }: { onFiles: (files: File[]) => void }) {
         onFiles([...e.dataTransfer.files]);
       }}
     >
-      <button type="button" className="press" onClick={() => files.current?.click()}>
-        Choose files
-      </button>
-      <input
-        ref={files}
-        type="file"
-        aria-label="Photographs to add"
-        accept="image/*"
-        multiple
-        hidden
-        onChange={taken}
+      <Chosen
+        press="Choose files"
+        label="Photographs to add"
+        onFiles={onFiles}
+        how={{ accept: "image/*", multiple: true }}
       />
-      <button type="button" className="press" onClick={() => folder.current?.click()}>
-        Choose a folder
-      </button>
-      <input
-        ref={folder}
-        type="file"
-        aria-label="A folder to add"
-        hidden
-        onChange={taken}
-        {...{ webkitdirectory: "" }}
+      <Chosen
+        press="Choose a folder"
+        label="A folder to add"
+        onFiles={onFiles}
+        how={{ webkitdirectory: "" }}
       />
       <span className="voice self-center text-ink2">or drop them here</span>
     </div>
+  );
+}
+
+function Chosen({
+  press,
+  label,
+  how,
+  onFiles,
+}: {
+  press: string;
+  label: string;
+  how: object;
+  onFiles: (files: File[]) => void;
+}) {
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <button type="button" className="press" onClick={() => input.current?.click()}>
+        {press}
+      </button>
+      <input
+        ref={input}
+        type="file"
+        aria-label={label}
+        hidden
+        onChange={(e) => {
+          const chosen = [...(e.target.files ?? [])];
+          e.target.value = "";
+          if (chosen.length > 0) onFiles(chosen);
+        }}
+        {...how}
+      />
+    </>
   );
 }
 

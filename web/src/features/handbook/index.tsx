@@ -3,37 +3,18 @@ import { Link, useNavigate, useSearchParams } from "react-router";
 import type { Book } from "../../api/types";
 import { useKeys } from "../../keys";
 import { BackOrPrint } from "../../ui/back-or-print";
+import { Page, PageHead } from "../../ui/page";
+import { usePageTitle } from "../../ui/page-title";
 import { LEAVES, type Leaf } from "./pages";
 
 /** From a drawer of knives to a filed collection, in a few pages. */
 export function HandbookPage({ book }: { book: Book }) {
-  const navigate = useNavigate();
-  const [query, setQuery] = useSearchParams();
-  const at = Math.max(
-    0,
-    LEAVES.findIndex((l) => l.id === query.get("page")),
-  );
-  const turn = (by: number) => {
-    const next = LEAVES[at + by];
-    if (next) setQuery({ page: next.id });
-  };
-  useKeys({
-    escape: () => navigate("/tray"),
-    arrowright: () => turn(1),
-    arrowleft: () => turn(-1),
-    p: () => window.print(),
-  });
-  const leaf = LEAVES[at] as Leaf;
-  useEffect(() => {
-    document.title = `${leaf.title} \u2013 Snikra`;
-    window.scrollTo({ top: 0 });
-  }, [leaf]);
+  const { at, leaf, turn } = useLeaf();
   return (
-    <main className="px-4 pt-3 pb-8 lg:px-6">
-      <div className="flex flex-wrap items-baseline gap-x-4 border-b border-ink pb-1">
-        <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">The handbook</h1>
+    <Page>
+      <PageHead title="The handbook">
         <BackOrPrint bench="/tray" to="To the tray" />
-      </div>
+      </PageHead>
       <div className="mt-3 gap-x-10 lg:grid lg:grid-cols-[15rem_minmax(0,1fr)]">
         <Pages at={at} />
         <article aria-label={leaf.title} className="min-w-0">
@@ -54,8 +35,33 @@ export function HandbookPage({ book }: { book: Book }) {
           <WithCare book={book} />
         </article>
       </div>
-    </main>
+    </Page>
   );
+}
+
+/** The page that lies open, and the turning of it. */
+function useLeaf() {
+  const navigate = useNavigate();
+  const [query, setQuery] = useSearchParams();
+  const at = Math.max(
+    0,
+    LEAVES.findIndex((l) => l.id === query.get("page")),
+  );
+  const turn = (by: number) => {
+    const next = LEAVES[at + by];
+    if (next) setQuery({ page: next.id });
+  };
+  useKeys({
+    escape: () => navigate("/tray"),
+    arrowright: () => turn(1),
+    arrowleft: () => turn(-1),
+    p: () => window.print(),
+  });
+  const leaf = LEAVES[at] as Leaf;
+  usePageTitle(leaf.title);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another page is read from its top
+  useEffect(() => window.scrollTo({ top: 0 }), [leaf]);
+  return { at, leaf, turn };
 }
 
 function Pages({ at }: { at: number }) {

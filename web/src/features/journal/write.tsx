@@ -23,7 +23,30 @@ export function Write({ knife, accepted, onWritten }: OfWriting) {
           />
         )}
       </Field>
-      <Field label="Years you hold" problem={problem("held")} hint={accepted} className="mt-2">
+      <Held written={written} set={set} problem={problem("held")} accepted={accepted} />
+      <button type="submit" className="press mt-2">
+        Enter it
+      </button>
+      <p role="alert" className="text-lead">
+        {failed && `Not entered: ${failed}`}
+      </p>
+    </form>
+  );
+}
+
+/** The years one holds oneself, and whether the entry is a question. */
+function Held({
+  written,
+  set,
+  problem,
+  accepted,
+}: Pick<ReturnType<typeof useWriting>, "written" | "set"> & {
+  problem: Problem | undefined;
+  accepted: string;
+}) {
+  return (
+    <>
+      <Field label="Years you hold" problem={problem} hint={accepted} className="mt-2">
         {(ids) => (
           <input
             {...ids}
@@ -42,13 +65,7 @@ export function Write({ knife, accepted, onWritten }: OfWriting) {
         />
         It is an open question
       </label>
-      <button type="submit" className="press mt-2">
-        Enter it
-      </button>
-      <p role="alert" className="text-lead">
-        {failed && `Not entered: ${failed}`}
-      </p>
-    </form>
+    </>
   );
 }
 

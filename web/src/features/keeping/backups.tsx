@@ -8,23 +8,53 @@ import type { Attempt } from "../../ui/use-attempt";
 import { moment, REASONS } from "./words";
 
 /** Copies of everything: made by themselves each day, or now; looked at before one is brought back. */
-export function Backups({
-  folder,
-  backups,
-  attempt,
-}: {
+export function Backups({ folder, backups, attempt }: OfBackups) {
+  return (
+    <section aria-labelledby="backups-name" className="mt-3">
+      <div className="flex min-h-8 flex-wrap items-baseline justify-between gap-x-4 border-b border-ink pb-1">
+        <h2 id="backups-name" className="text-[1.1875rem]/[1.375rem]">
+          Copies
+        </h2>
+        <MakeOne attempt={attempt} />
+      </div>
+      <p className="mt-1 text-ink2">
+        One is made each day while Snikra runs, and before anything is upgraded or brought back; fourteen of
+        each kind are kept. Photographs are kept once for all copies.
+      </p>
+      <Folder key={folder} folder={folder} attempt={attempt} />
+      {backups.length === 0 ? (
+        <p className="voice mt-2 text-ink2">No copy yet.</p>
+      ) : (
+        <WithALook backups={backups} attempt={attempt} />
+      )}
+    </section>
+  );
+}
+
+interface OfBackups {
   folder: string;
   backups: Backup[];
   attempt: Attempt;
-}) {
+}
+
+function MakeOne({ attempt }: Pick<OfBackups, "attempt">) {
   const [working, setWorking] = useState(false);
-  const [looked, setLooked] = useState<Backup>();
-  const opener = useRef<HTMLButtonElement>(null);
   const make = async () => {
     setWorking(true);
     await attempt(api.backUp, "A copy of everything was made, opened and found whole.");
     setWorking(false);
   };
+  return (
+    <button type="button" className="press" disabled={working} onClick={make}>
+      {working ? "Copying" : "Make a copy now"}
+    </button>
+  );
+}
+
+/** The copies there are; each is looked at before it is brought back. */
+function WithALook({ backups, attempt }: Omit<OfBackups, "folder">) {
+  const [looked, setLooked] = useState<Backup>();
+  const opener = useRef<HTMLButtonElement>(null);
   const bringBack = async (name: string) => {
     setLooked(undefined);
     await attempt(
@@ -33,30 +63,14 @@ export function Backups({
     );
   };
   return (
-    <section aria-labelledby="backups-name" className="mt-3">
-      <div className="flex min-h-8 flex-wrap items-baseline justify-between gap-x-4 border-b border-ink pb-1">
-        <h2 id="backups-name" className="text-[1.1875rem]/[1.375rem]">
-          Copies
-        </h2>
-        <button type="button" className="press" disabled={working} onClick={make}>
-          {working ? "Copying" : "Make a copy now"}
-        </button>
-      </div>
-      <p className="mt-1 text-ink2">
-        One is made each day while Snikra runs, and before anything is upgraded or brought back; fourteen of
-        each kind are kept. Photographs are kept once for all copies.
-      </p>
-      <Folder key={folder} folder={folder} attempt={attempt} />
-      {backups.length === 0 && <p className="voice mt-2 text-ink2">No copy yet.</p>}
-      {backups.length > 0 && (
-        <Copies
-          backups={backups}
-          onLook={(backup, button) => {
-            opener.current = button;
-            setLooked(backup);
-          }}
-        />
-      )}
+    <>
+      <Copies
+        backups={backups}
+        onLook={(backup, button) => {
+          opener.current = button;
+          setLooked(backup);
+        }}
+      />
       <Dialog
         open={looked !== undefined}
         onClose={() => setLooked(undefined)}
@@ -65,7 +79,7 @@ export function Backups({
       >
         {looked && <Look backup={looked} onBring={() => bringBack(looked.name)} />}
       </Dialog>
-    </section>
+    </>
   );
 }
 

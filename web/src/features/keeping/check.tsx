@@ -5,13 +5,6 @@ import { api } from "../../api/client";
 export function Check() {
   const check = useMutation({ mutationFn: api.check });
   const found = check.data;
-  const amiss = found
-    ? [
-        ...found.unreadable,
-        ...found.lost.map((p) => `The file of ${p} is gone.`),
-        ...found.changed.map((p) => `The file of ${p} is not what it was when it came.`),
-      ]
-    : [];
   return (
     <section aria-labelledby="check-name" className="mt-6">
       <div className="flex min-h-8 items-baseline justify-between border-b border-ink pb-1">
@@ -29,18 +22,30 @@ export function Check() {
             Reads every knife, and holds every photograph against what it was when it came.
           </p>
         )}
-        {found && amiss.length === 0 && (
-          <p className="mt-1">
-            All is sound: {found.knives} {found.knives === 1 ? "knife" : "knives"} read, {found.originals}{" "}
-            {found.originals === 1 ? "photograph" : "photographs"} as they came.
-          </p>
-        )}
-        <ul className="text-lead">
-          {amiss.map((line) => (
-            <li key={line}>{line}</li>
-          ))}
-        </ul>
+        {found && <Found found={found} />}
       </div>
     </section>
+  );
+}
+
+function Found({ found }: { found: Awaited<ReturnType<typeof api.check>> }) {
+  const amiss = [
+    ...found.unreadable,
+    ...found.lost.map((p) => `The file of ${p} is gone.`),
+    ...found.changed.map((p) => `The file of ${p} is not what it was when it came.`),
+  ];
+  if (amiss.length === 0)
+    return (
+      <p className="mt-1">
+        All is sound: {found.knives} {found.knives === 1 ? "knife" : "knives"} read, {found.originals}{" "}
+        {found.originals === 1 ? "photograph" : "photographs"} as they came.
+      </p>
+    );
+  return (
+    <ul className="text-lead">
+      {amiss.map((line) => (
+        <li key={line}>{line}</li>
+      ))}
+    </ul>
   );
 }

@@ -177,15 +177,7 @@ function Line({ count, says }: { count: number; says: string }) {
 }
 
 /** Knives that were changed here and there: each is chosen, or all at once. */
-function Asked({
-  asked,
-  theirs,
-  onChange,
-}: {
-  asked: ParcelTold["asked"];
-  theirs: ReadonlySet<string>;
-  onChange: (theirs: ReadonlySet<string>) => void;
-}) {
+function Asked({ asked, theirs, onChange }: OfAsked) {
   const choose = (id: string, isTheirs: boolean) =>
     onChange(new Set(isTheirs ? [...theirs, id] : [...theirs].filter((other) => other !== id)));
   return (
@@ -203,25 +195,47 @@ function Asked({
         {asked.map((k) => (
           <li key={k.id} className="grid gap-x-4 border-t border-rule py-1 sm:grid-cols-2">
             {(["here", "there"] as const).map((side) => (
-              <label key={side} className="flex min-h-6 items-baseline gap-1.5">
-                <input
-                  type="radio"
-                  className="accent-blue"
-                  name={k.id}
-                  checked={theirs.has(k.id) === (side === "there")}
-                  onChange={() => choose(k.id, side === "there")}
-                />
-                <span>
-                  {k.number} {(side === "here" ? k.ours : k.theirs) || "without a name"}{" "}
-                  <span className="text-ink2">
-                    {side === "here" ? "as here" : "as in the file"}, {moment(k[side])}
-                  </span>
-                </span>
-              </label>
+              <OneSide
+                key={side}
+                knife={k}
+                side={side}
+                isKept={theirs.has(k.id) === (side === "there")}
+                onKeep={() => choose(k.id, side === "there")}
+              />
             ))}
           </li>
         ))}
       </ul>
     </fieldset>
+  );
+}
+
+interface OfAsked {
+  asked: ParcelTold["asked"];
+  theirs: ReadonlySet<string>;
+  onChange: (theirs: ReadonlySet<string>) => void;
+}
+
+function OneSide({
+  knife: k,
+  side,
+  isKept,
+  onKeep,
+}: {
+  knife: ParcelTold["asked"][number];
+  side: "here" | "there";
+  isKept: boolean;
+  onKeep: () => void;
+}) {
+  return (
+    <label className="flex min-h-6 items-baseline gap-1.5">
+      <input type="radio" className="accent-blue" name={k.id} checked={isKept} onChange={onKeep} />
+      <span>
+        {k.number} {(side === "here" ? k.ours : k.theirs) || "without a name"}{" "}
+        <span className="text-ink2">
+          {side === "here" ? "as here" : "as in the file"}, {moment(k[side])}
+        </span>
+      </span>
+    </label>
   );
 }

@@ -193,20 +193,9 @@ export function Went({ told, own, ...sharing }: OfWent) {
 
 type OfWent = Sharing & { told: LedgerTold; own: EntryTold | undefined };
 
-function WentRow({
-  knife: h,
-  currency,
-  entry,
-  shares,
-  onChange,
-}: Sharing & { knife: LedgerTold["lots"][number]["knives"][number]; currency: string }) {
+function WentRow({ knife: h, currency, entry, shares, onChange }: OfGone) {
   const { nameOf } = useNames();
   const gone = entry.out.find((g) => g.piece === h.piece);
-  const share = (part: Piece["share"]) =>
-    onChange((now) => ({
-      ...now,
-      out: now.out.map((g) => (g.piece === h.piece ? { ...g, share: part } : g)),
-    }));
   return (
     <tr className="border-b border-rule">
       <td>
@@ -229,7 +218,7 @@ function WentRow({
             label={`${shareLabel(entry)}, ${nameOf(h)}`}
             share={gone.share}
             currency={entry.currency}
-            onChange={share}
+            onChange={(share) => onChange((now) => withPart(now, h.piece, share))}
           />
         ) : (
           <td className="w-32 max-sm:w-20" />
@@ -240,3 +229,13 @@ function WentRow({
     </tr>
   );
 }
+
+interface OfGone extends Sharing {
+  knife: LedgerTold["lots"][number]["knives"][number];
+  currency: string;
+}
+
+const withPart = (now: LedgerEntry, piece: string, share: Piece["share"]): LedgerEntry => ({
+  ...now,
+  out: now.out.map((g) => (g.piece === piece ? { ...g, share } : g)),
+});

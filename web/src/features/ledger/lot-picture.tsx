@@ -9,10 +9,8 @@ import { useNames } from "./names";
  * back, and the last line is what those that stayed have cost, left of nothing where more came back.
  */
 export function LotPicture({ lot, steps, currency }: OfLot & { steps: Step[] }) {
-  const { nameOf, hereOf } = useNames();
   const least = Math.min(0, lot.net);
   const x = (amount: number) => (100 * (amount - least)) / (lot.cost - least || 1);
-  const zero = x(0);
   return (
     <table className="mb-2 w-full">
       <caption className="sr-only">The lot, knife by knife</caption>
@@ -27,30 +25,38 @@ export function LotPicture({ lot, steps, currency }: OfLot & { steps: Step[] }) 
       <tbody>
         <Line
           name="Paid for the lot, with postage and fees"
-          from={zero}
+          from={x(0)}
           to={x(lot.cost)}
-          zero={zero}
+          zero={x(0)}
           tone="var(--color-ink2)"
           moved={coins(lot.cost, currency)}
           left={coins(lot.cost, currency)}
         />
         {steps.map((s) => (
-          <Line
-            key={s.knife.piece}
-            name={nameOf(s.knife)}
-            knife={hereOf(s.knife)}
-            went={s.went}
-            from={x(s.after)}
-            to={x(s.before)}
-            zero={zero}
-            tone="var(--color-ink3)"
-            moved={coins(s.knife.back ?? 0, currency)}
-            left={coins(s.after, currency)}
-          />
+          <Went key={s.knife.piece} step={s} currency={currency} x={x} />
         ))}
         <Stayed lot={lot} currency={currency} x={x} />
       </tbody>
     </table>
+  );
+}
+
+type X = (amount: number) => number;
+
+function Went({ step: s, currency, x }: { step: Step; currency: string; x: X }) {
+  const { nameOf, hereOf } = useNames();
+  return (
+    <Line
+      name={nameOf(s.knife)}
+      knife={hereOf(s.knife)}
+      went={s.went}
+      from={x(s.after)}
+      to={x(s.before)}
+      zero={x(0)}
+      tone="var(--color-ink3)"
+      moved={coins(s.knife.back ?? 0, currency)}
+      left={coins(s.after, currency)}
+    />
   );
 }
 

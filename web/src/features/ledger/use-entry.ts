@@ -19,45 +19,48 @@ export function useEntry(
 ) {
   const id = useRef(corrected?.id ?? crypto.randomUUID());
   const form = useFormEntries<LedgerEntry>(corrected?.entry ?? blank(today(), told.currency));
-  const entry = form.holds;
   const [refused, setRefused] = useState<Error>();
-  const look = useQuery({
-    queryKey: ["ledger-look", id.current, entry],
-    queryFn: ({ signal }) => api.lookLedger(id.current, entry, signal),
-    placeholderData: keepPreviousData,
-    retry: false,
-  });
+  const { shares, soFar } = useLook(id.current, form.holds);
+  const send = (whole: LedgerEntry) =>
+    corrected ? api.correctLedger(corrected.id, corrected.revision, whole) : api.addLedger(id.current, whole);
   const keep = async (e: FormEvent) => {
     e.preventDefault();
     const whole = await form.settled();
     if (!whole) return;
     try {
-      onKept(
-        corrected
-          ? await api.correctLedger(corrected.id, corrected.revision, whole)
-          : await api.addLedger(id.current, whole),
-      );
+      onKept(await send(whole));
       onClose();
     } catch (failed) {
       setRefused(failed as Error);
     }
   };
-  // That no knife was named yet needs no telling while one is still at it.
-  const soFar = [...problemsOf(look.error), ...(look.data?.problems ?? [])].filter(
-    (p) => look.data || (p.field !== "in" && p.field !== "out"),
-  );
   const problems = problemsOf(refused);
   return {
-    entry,
+    entry: form.holds,
     entries: form.entries,
     change: form.change,
     set: (what: Partial<LedgerEntry>) => form.change((now) => ({ ...now, ...what })),
-    shares: look.data?.shares ?? {},
+    shares,
     problem: (field: string) => problems.find((p) => p.field === field),
     told: refused ? problems : soFar,
     refused,
     keep,
   };
+}
+
+/** What each knife would have of it as it stands, and what is amiss with it so far. */
+function useLook(id: string, entry: LedgerEntry) {
+  const look = useQuery({
+    queryKey: ["ledger-look", id, entry],
+    queryFn: ({ signal }) => api.lookLedger(id, entry, signal),
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+  // That no knife was named yet needs no telling while one is still at it.
+  const soFar = [...problemsOf(look.error), ...(look.data?.problems ?? [])].filter(
+    (p) => look.data || (p.field !== "in" && p.field !== "out"),
+  );
+  return { shares: look.data?.shares ?? {}, soFar };
 }
 
 export type Entry = ReturnType<typeof useEntry>;

@@ -14,52 +14,55 @@ const SHOWN = 60;
 
 /** A list as it is looked at, and the press that takes it in. */
 function useBringing(onClose: () => void) {
-  const queries = useQueryClient();
-  const toast = useToast();
   const [file, setFile] = useState<File>();
   const [currency, setCurrency] = useState(usualCurrency());
-  const { so, work, error, go, stop } = useList();
-
+  const list = useList();
+  const { so, go } = list;
+  const keep = useTakingIn(go, onClose);
   const look = (next: { file?: File; currency?: string; columns?: string[] }) => {
-    const list = next.file ?? file;
-    if (!list) return;
-    setFile(list);
+    const source = next.file ?? file;
+    if (!source) return;
+    setFile(source);
     go("looking", {
-      file: list,
+      file: source,
       currency: next.currency ?? currency,
       columns: next.columns ?? (next.file || !so ? [] : columnsOf(so)),
     });
   };
-  const takeIn = async () => {
-    if (!file || !so) return;
-    const batch = crypto.randomUUID();
-    const columns = columnsOf(so);
-    const whole = await go("taking-in", { file, currency, columns }, batch);
-    queries.invalidateQueries({ queryKey: ["tray"] });
-    if (whole) {
-      onClose();
-      toast(`${counted(whole.kept)} added to the tray.`, async () => {
-        await api.removeKnivesTable(batch);
-        queries.invalidateQueries({ queryKey: ["tray"] });
-      });
-    } else {
-      // What came in before it was stopped goes out again: a list is taken in whole or not at all.
-      await api.removeKnivesTable(batch).catch(() => {});
-      queries.invalidateQueries({ queryKey: ["tray"] });
-    }
-  };
   return {
     so,
-    work,
-    error,
-    stop,
+    work: list.work,
+    error: list.error,
+    stop: list.stop,
     look,
-    takeIn,
+    takeIn: async () => file && so && keep({ file, currency, columns: columnsOf(so) }),
     currency,
     inCurrency: (to: string) => {
       setCurrency(to);
       if (so) look({ currency: to });
     },
+  };
+}
+
+/** Takes a list in whole or not at all: what came in before it was stopped goes out again. */
+function useTakingIn(go: ReturnType<typeof useList>["go"], onClose: () => void) {
+  const queries = useQueryClient();
+  const toast = useToast();
+  return async (list: Parameters<typeof go>[1]) => {
+    const batch = crypto.randomUUID();
+    const again = () => queries.invalidateQueries({ queryKey: ["tray"] });
+    const whole = await go("taking-in", list, batch);
+    again();
+    if (whole) {
+      onClose();
+      toast(`${counted(whole.kept)} added to the tray.`, async () => {
+        await api.removeKnivesTable(batch);
+        again();
+      });
+    } else {
+      await api.removeKnivesTable(batch).catch(() => {});
+      again();
+    }
   };
 }
 

@@ -5,6 +5,7 @@ import { useStationName } from "../../api/book";
 import { api } from "../../api/client";
 import type { Calibrated } from "../../api/types";
 import { Failed } from "../../ui/failed";
+import { Page } from "../../ui/page";
 import { usePageTitle } from "../../ui/page-title";
 import { ReliabilityDrawn } from "../../ui/reliability";
 
@@ -26,7 +27,7 @@ export function CalibrationPage() {
   if (found.isError)
     return <Failed what="It could not be worked out." error={found.error} onAgain={() => found.refetch()} />;
   return (
-    <main className="px-4 pt-3 pb-8 lg:px-6">
+    <Page>
       <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">How far to trust the verdicts</h1>
       <p className="mt-1 max-w-[46rem] text-ink2">
         Knives are made up from the{" "}
@@ -39,31 +40,24 @@ export function CalibrationPage() {
       {found.data?.report ? (
         <Found report={found.data.report} sharpness={found.data.sharpness} />
       ) : (
-        <div className="mt-4 max-w-[46rem]">
-          <p role="status" className="voice text-ink3">
-            Making up knives and dating them; this takes some seconds.
-          </p>
-          <progress
-            className="mt-1 h-2 w-full"
-            max={found.data?.of ?? 1}
-            value={found.data?.done ?? 0}
-            aria-label="Knives made up and dated"
-          />
-        </div>
+        <MakingUp done={found.data?.done ?? 0} of={found.data?.of ?? 1} />
       )}
-    </main>
+    </Page>
   );
 }
 
-function Found({
-  report,
-  sharpness,
-}: {
-  report: NonNullable<Calibrated["report"]>;
-  sharpness: Calibrated["sharpness"];
-}) {
-  const all = sharpness[0]?.years ?? 0;
-  const stationName = useStationName();
+function MakingUp({ done, of }: { done: number; of: number }) {
+  return (
+    <div className="mt-4 max-w-[46rem]">
+      <p role="status" className="voice text-ink3">
+        Making up knives and dating them; this takes some seconds.
+      </p>
+      <progress className="mt-1 h-2 w-full" max={of} value={done} aria-label="Knives made up and dated" />
+    </div>
+  );
+}
+
+function Found({ report, sharpness }: { report: Report; sharpness: Calibrated["sharpness"] }) {
   return (
     <>
       <dl className="mt-3 flex flex-wrap gap-x-12 gap-y-2">
@@ -82,33 +76,33 @@ function Found({
           <p className="text-ink2">How long the wide spans are, in the middle, without it.</p>
           <ul className="mt-1">
             {sharpness.map((s) => (
-              <li
-                key={s.station ?? "all"}
-                className="grid grid-cols-[minmax(0,1fr)_8.5rem_3rem] items-center gap-x-2 border-b border-rule"
-              >
-                <span>{s.station ? `without ${stationName(s.station).toLowerCase()}` : "all looked at"}</span>
-                {!s.surely && <span className="voice text-ink2">no sure difference</span>}
-                <svg
-                  className={s.surely ? "" : "hidden"}
-                  width="100%"
-                  height="5"
-                  viewBox="0 0 100 5"
-                  preserveAspectRatio="none"
-                  aria-hidden="true"
-                >
-                  <path
-                    d={`M0 2.5H${Math.min(100, (50 * s.years) / Math.max(1, all))}`}
-                    stroke="currentColor"
-                    strokeWidth="5"
-                  />
-                </svg>
-                <span className="num text-right">{Math.round(s.years)} y</span>
-              </li>
+              <Sharpness key={s.station ?? "all"} without={s} all={sharpness[0]?.years ?? 0} />
             ))}
           </ul>
         </section>
       </div>
     </>
+  );
+}
+
+type Report = NonNullable<Calibrated["report"]>;
+
+/** How long spans are without what one station tells; no rule where the difference is not sure. */
+function Sharpness({ without: s, all }: { without: Calibrated["sharpness"][number]; all: number }) {
+  const stationName = useStationName();
+  const long = Math.min(100, (50 * s.years) / Math.max(1, all));
+  return (
+    <li className="grid grid-cols-[minmax(0,1fr)_8.5rem_3rem] items-center gap-x-2 border-b border-rule">
+      <span>{s.station ? `without ${stationName(s.station).toLowerCase()}` : "all looked at"}</span>
+      {s.surely ? (
+        <svg width="100%" height="5" viewBox="0 0 100 5" preserveAspectRatio="none" aria-hidden="true">
+          <path d={`M0 2.5H${long}`} stroke="currentColor" strokeWidth="5" />
+        </svg>
+      ) : (
+        <span className="voice text-ink2">no sure difference</span>
+      )}
+      <span className="num text-right">{Math.round(s.years)} y</span>
+    </li>
   );
 }
 

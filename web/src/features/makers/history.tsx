@@ -147,15 +147,7 @@ function ShieldDrawn({ outline }: { outline: number[][] }) {
   );
 }
 
-function Models({
-  models,
-  pack,
-  words,
-}: {
-  models: History["models"];
-  pack: MakersPack;
-  words: (option: { feature: string; value: string }) => string;
-}) {
+function Models({ models, ...of }: OfModels & { models: History["models"] }) {
   return (
     <>
       <h3 className="mt-4 font-semibold">Models</h3>
@@ -169,31 +161,42 @@ function Models({
         </thead>
         <tbody>
           {models.map((m) => (
-            <tr key={m.number} className="border-t border-rule align-baseline">
-              <th scope="row" className="pr-3 font-steel font-semibold whitespace-nowrap">
-                {m.number}
-              </th>
-              <td className="pr-3">
-                {m.label}.{" "}
-                <span className="text-[0.78125rem]/4 text-ink2">
-                  {m.note}{" "}
-                  {Object.entries(m.marks)
-                    .map(([mark, y]) => `Mark ${mark}: ${fromTo(y)}.`)
-                    .join(" ")}{" "}
-                  {m.options.map((o) => (
-                    <span key={o.feature + o.value} className="text-ink">
-                      Could be had with: {words(o).toLowerCase()}
-                      {(o.from || o.to) && `, ${o.from ?? m.from}\u2013${o.to ?? m.to}`}. {o.note}{" "}
-                    </span>
-                  ))}
-                  {sourceOf(pack, m.source)}
-                </span>
-              </td>
-              <td className="num whitespace-nowrap text-blue">{fromTo(m)}</td>
-            </tr>
+            <OneModel key={m.number} model={m} {...of} />
           ))}
         </tbody>
       </table>
     </>
+  );
+}
+
+interface OfModels {
+  pack: MakersPack;
+  words: (option: { feature: string; value: string }) => string;
+}
+
+function OneModel({ model: m, pack, words }: OfModels & { model: History["models"][number] }) {
+  return (
+    <tr className="border-t border-rule align-baseline">
+      <th scope="row" className="pr-3 font-steel font-semibold whitespace-nowrap">
+        {m.number}
+      </th>
+      <td className="pr-3">
+        {m.label}.{" "}
+        <span className="text-[0.78125rem]/4 text-ink2">
+          {m.note}{" "}
+          {Object.entries(m.marks)
+            .map(([mark, y]) => `Mark ${mark}: ${fromTo(y)}.`)
+            .join(" ")}{" "}
+          {m.options.map((o) => (
+            <span key={o.feature + o.value} className="text-ink">
+              Could be had with: {words(o).toLowerCase()}
+              {(o.from || o.to) && `, ${o.from ?? m.from}\u2013${o.to ?? m.to}`}. {o.note}{" "}
+            </span>
+          ))}
+          {sourceOf(pack, m.source)}
+        </span>
+      </td>
+      <td className="num whitespace-nowrap text-blue">{fromTo(m)}</td>
+    </tr>
   );
 }

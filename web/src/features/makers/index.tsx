@@ -15,20 +15,12 @@ import { Timeline } from "./timeline";
 
 /** The makers on the shelf: on one time line, and each on a page of its own. Reading only. */
 export function Makers() {
-  const { id } = useParams();
-  const [query] = useSearchParams();
-  const from = query.get("pack");
   const shelf = useQuery({ queryKey: ["makers"], queryFn: api.makers, staleTime: Number.POSITIVE_INFINITY });
   const [search, setSearch] = useState("");
   const box = useRef<HTMLInputElement>(null);
   useKeys({ "/": () => box.current?.focus() });
   const packs = shelf.data?.packs ?? [];
-  const inUse = packs.filter((p) => p.on);
-  // Packs that tell of the same maker stand side by side.
-  const all = inUse.flatMap((p) => p.makers.map((m) => ({ ...m, pack: p })));
-  const found = all.filter((m) => search === "" || holds(m, search)).sort((a, b) => a.from - b.from);
-  const isAsked = (m: (typeof all)[number]) => m.id === id && (!from || m.pack.id === from);
-  const chosen = found.find(isAsked) ?? found[0] ?? all.find(isAsked);
+  const { all, found, chosen } = useFound(packs, search);
   usePageTitle("The makers");
   if (shelf.isError)
     return (
@@ -48,22 +40,41 @@ export function Makers() {
         {shelf.data && <Letters confusions={shelf.data.confusions} spellings={shelf.data.spellings} />}
       </section>
       <section aria-label="Maker" className="max-lg:mt-6 lg:border-l lg:border-rule lg:pl-8">
-        {chosen && (
-          <MakerPage
-            key={`${chosen.pack.id} ${chosen.id}`}
-            maker={chosen}
-            pack={chosen.pack}
-            search={search}
-            own={shelf.data?.own ?? []}
-            ownFacts={shelf.data?.ownFacts ?? []}
-            isNumberedByMe={shelf.data?.ownNumbers.includes(chosen.id) ?? false}
-          />
-        )}
-        {chosen && (
-          <p className="mt-6 border-t border-rule pt-2 text-[0.78125rem]/4 text-ink2">{chosen.pack.title}.</p>
-        )}
+        {chosen && shelf.data && <Chosen maker={chosen} shelf={shelf.data} search={search} />}
       </section>
     </main>
+  );
+}
+
+type Shelf = Awaited<ReturnType<typeof api.makers>>;
+type OfPack = OneMaker & { pack: Shelf["packs"][number] };
+
+/** The makers of the packs in use, those that answer to a search, and the one that is open. */
+function useFound(packs: Shelf["packs"], search: string) {
+  const { id } = useParams();
+  const [query] = useSearchParams();
+  const from = query.get("pack");
+  // Packs that tell of the same maker stand side by side.
+  const all: OfPack[] = packs.filter((p) => p.on).flatMap((p) => p.makers.map((m) => ({ ...m, pack: p })));
+  const found = all.filter((m) => search === "" || holds(m, search)).sort((a, b) => a.from - b.from);
+  const isAsked = (m: OfPack) => m.id === id && (!from || m.pack.id === from);
+  return { all, found, chosen: found.find(isAsked) ?? found[0] ?? all.find(isAsked) };
+}
+
+function Chosen({ maker, shelf, search }: { maker: OfPack; shelf: Shelf; search: string }) {
+  return (
+    <>
+      <MakerPage
+        key={`${maker.pack.id} ${maker.id}`}
+        maker={maker}
+        pack={maker.pack}
+        search={search}
+        own={shelf.own}
+        ownFacts={shelf.ownFacts}
+        isNumberedByMe={shelf.ownNumbers.includes(maker.id)}
+      />
+      <p className="mt-6 border-t border-rule pt-2 text-[0.78125rem]/4 text-ink2">{maker.pack.title}.</p>
+    </>
   );
 }
 

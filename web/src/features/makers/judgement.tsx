@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api } from "../../api/client";
 import { Failed } from "../../ui/failed";
+import { Page } from "../../ui/page";
 import { usePageTitle } from "../../ui/page-title";
 
 /** Every number of judgement the verdicts are worked out from, each with its reason. */
@@ -13,7 +14,7 @@ export function JudgementPage() {
       <Failed what="The numbers could not be read." error={rates.error} onAgain={() => rates.refetch()} />
     );
   return (
-    <main className="px-4 pt-3 pb-8 lg:px-6">
+    <Page>
       <h1 className="text-[1.5625rem]/[1.75rem] tracking-tight">Numbers of judgement</h1>
       <p className="mt-1 max-w-[46rem] text-ink2">
         Nobody can look these up: they are held to be so, for the reason given, and every verdict is worked
@@ -29,20 +30,23 @@ export function JudgementPage() {
           <h2 className="font-semibold">{group.about}</h2>
           <dl className="mt-1 max-w-[60rem] border-t border-rule">
             {group.rates.map((r) => (
-              <div
-                key={r.id}
-                className="grid grid-cols-[minmax(0,1fr)_4.5rem] gap-x-4 border-b border-rule py-1 sm:grid-cols-[minmax(0,1fr)_4.5rem_minmax(0,1.4fr)]"
-              >
-                <dt>{r.label}</dt>
-                <dd className="num text-right">
-                  {r.value.toLocaleString(undefined, { maximumSignificantDigits: 3 })}
-                </dd>
-                <dd className="text-ink2 max-sm:col-span-2">{r.why}</dd>
-              </div>
+              <OneRate key={r.id} rate={r} />
             ))}
           </dl>
         </section>
       ))}
-    </main>
+    </Page>
   );
 }
+
+function OneRate({ rate: r }: { rate: Rates[number]["rates"][number] }) {
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)_4.5rem] gap-x-4 border-b border-rule py-1 sm:grid-cols-[minmax(0,1fr)_4.5rem_minmax(0,1.4fr)]">
+      <dt>{r.label}</dt>
+      <dd className="num text-right">{r.value.toLocaleString(undefined, { maximumSignificantDigits: 3 })}</dd>
+      <dd className="text-ink2 max-sm:col-span-2">{r.why}</dd>
+    </div>
+  );
+}
+
+type Rates = Awaited<ReturnType<typeof api.judgement>>;

@@ -13,8 +13,6 @@ import { usePacks } from "./use-packs";
 export function Packs({ packs }: { packs: MakersPack[] }) {
   const { looked, close, isReading, look, add, turn, remove } = usePacks();
   const button = useRef<HTMLButtonElement>(null);
-  const [tried, setTried] = useState<MakersPack>();
-  const tryButton = useRef<HTMLButtonElement>(null);
   return (
     <section aria-labelledby="packs-name" className="no-print mt-6 border-t border-ink pt-2">
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
@@ -28,20 +26,7 @@ export function Packs({ packs }: { packs: MakersPack[] }) {
         </p>
       </div>
       <OwnSteps />
-      <ul className="mt-1">
-        {packs.map((p) => (
-          <PackRow
-            key={p.id}
-            pack={p}
-            onSwitch={(on) => turn(p, on)}
-            onTry={(e) => {
-              tryButton.current = e.currentTarget;
-              setTried(p);
-            }}
-            onRemove={() => remove(p)}
-          />
-        ))}
-      </ul>
+      <Rows packs={packs} onSwitch={turn} onRemove={remove} />
       <Dialog
         open={looked !== undefined}
         onClose={close}
@@ -50,15 +35,47 @@ export function Packs({ packs }: { packs: MakersPack[] }) {
       >
         {looked && <LookedAt looked={looked} onTake={() => add(looked.file)} />}
       </Dialog>
+    </section>
+  );
+}
+
+/** Every pack with its switch; what it would move is tried in a window of its own. */
+function Rows({
+  packs,
+  onSwitch,
+  onRemove,
+}: {
+  packs: MakersPack[];
+  onSwitch: (pack: MakersPack, on: boolean) => void;
+  onRemove: (pack: MakersPack) => void;
+}) {
+  const [tried, setTried] = useState<MakersPack>();
+  const opener = useRef<HTMLButtonElement>(null);
+  return (
+    <>
+      <ul className="mt-1">
+        {packs.map((p) => (
+          <PackRow
+            key={p.id}
+            pack={p}
+            onSwitch={(on) => onSwitch(p, on)}
+            onTry={(e) => {
+              opener.current = e.currentTarget;
+              setTried(p);
+            }}
+            onRemove={() => onRemove(p)}
+          />
+        ))}
+      </ul>
       <Dialog
         open={tried !== undefined}
         onClose={() => setTried(undefined)}
-        from={tryButton}
+        from={opener}
         title={`${tried?.title}, switched ${tried?.on ? "off" : "on"}`}
       >
         {tried && <Trial begin={() => api.trySwitch(tried.id, !tried.on)} />}
       </Dialog>
-    </section>
+    </>
   );
 }
 

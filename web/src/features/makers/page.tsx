@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api } from "../../api/client";
-import type { MakersPack, OneMaker, OwnFact } from "../../api/types";
+import type { Book, MakersPack, OneMaker, OwnFact } from "../../api/types";
 import { fromTo } from "../../format";
 import { ByExample, OwnScheme } from "../by-example";
 import { FactsOf } from "../facts";
@@ -10,16 +10,35 @@ import { CodeTable, KnownFrom, MarkCard, NumberTables } from "./maker-facts";
 import { marked } from "./search";
 
 /** One maker: its marks as struck, its numbers and codes, and what each fact is known from. */
-export function MakerPage({
-  maker,
-  pack,
-  search,
-  own,
-  ownFacts,
-  isNumberedByMe,
-}: {
+export function MakerPage({ search, own, ownFacts, isNumberedByMe, ...of }: OfPage) {
+  const { maker, pack } = of;
+  const book = useQuery({ queryKey: ["book"], queryFn: api.book, staleTime: Number.POSITIVE_INFINITY }).data;
+  return (
+    <article aria-labelledby="maker-name">
+      <Heading maker={maker} />
+      <Marks {...of} search={search} own={own} book={book} />
+      <HistoryOf maker={maker} pack={pack} />
+      <FactsOf maker={maker} own={ownFacts.filter((f) => f.maker === maker.id)} book={book} />
+      <h3 className="mt-4 font-semibold">Date codes</h3>
+      {maker.codes.length === 0 && <p className="voice text-ink3">None is on file.</p>}
+      {maker.codes.map((c) => (
+        <CodeTable key={c.scheme.id} code={c} pack={pack} isOwn={own.includes(c.scheme.id)} />
+      ))}
+      <ByExample what="codes" maker={maker} book={book} />
+      <Numbers maker={maker} isByMe={isNumberedByMe} />
+      <ByExample what="numbers" maker={maker} book={book} />
+      <KnownFrom maker={maker} pack={pack} />
+      <InTheTray maker={maker} />
+    </article>
+  );
+}
+
+interface OfMaker {
   maker: OneMaker;
   pack: MakersPack;
+}
+
+interface OfPage extends OfMaker {
   search: string;
   /** Ids of the marks and codes one put on file oneself. */
   own: string[];
@@ -27,13 +46,18 @@ export function MakerPage({
   ownFacts: OwnFact[];
   /** Whether its numbers were put on file by oneself. */
   isNumberedByMe: boolean;
-}) {
-  const book = useQuery({ queryKey: ["book"], queryFn: api.book, staleTime: Number.POSITIVE_INFINITY });
+}
+
+function Marks({
+  maker,
+  pack,
+  search,
+  own,
+  book,
+}: OfMaker & Pick<OfPage, "search" | "own"> & { book: Book | undefined }) {
   const bearing = useQuery({ queryKey: ["bearing", maker.id], queryFn: () => api.bearing(maker.id) });
   return (
-    <article aria-labelledby="maker-name">
-      <Heading maker={maker} />
-
+    <>
       <h3 className="mt-4 font-semibold">Marks</h3>
       <ul className="mt-1 grid grid-cols-1 gap-3 sm:grid-cols-2">
         {maker.marks.map((m) => (
@@ -45,35 +69,27 @@ export function MakerPage({
             isLit={marked(m, search)}
             isOwn={own.includes(m.id)}
             knives={bearing.data?.[m.id] ?? []}
-            book={book.data}
+            book={book}
           />
         ))}
       </ul>
+    </>
+  );
+}
 
-      <HistoryOf maker={maker} pack={pack} />
-      <FactsOf maker={maker} own={ownFacts.filter((f) => f.maker === maker.id)} book={book.data} />
-
-      <h3 className="mt-4 font-semibold">Date codes</h3>
-      {maker.codes.length === 0 && <p className="voice text-ink3">None is on file.</p>}
-      {maker.codes.map((c) => (
-        <CodeTable key={c.scheme.id} code={c} pack={pack} isOwn={own.includes(c.scheme.id)} />
-      ))}
-      <ByExample what="codes" maker={maker} book={book.data} />
-
+function Numbers({ maker, isByMe }: { maker: OneMaker; isByMe: boolean }) {
+  return (
+    <>
       <h3 className="mt-4 font-semibold">Pattern numbers</h3>
       {!maker.numbers && <p className="voice text-ink3">How they are built is not on file.</p>}
       {maker.numbers && (
         <>
           <p className="text-ink2">{maker.numbers.note}</p>
           <NumberTables numbers={maker.numbers} />
-          {isNumberedByMe && <OwnScheme name="Pattern numbers" remove={() => api.removeNumbers(maker.id)} />}
+          {isByMe && <OwnScheme name="Pattern numbers" remove={() => api.removeNumbers(maker.id)} />}
         </>
       )}
-      <ByExample what="numbers" maker={maker} book={book.data} />
-
-      <KnownFrom maker={maker} pack={pack} />
-      <InTheTray maker={maker} />
-    </article>
+    </>
   );
 }
 

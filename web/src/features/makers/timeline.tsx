@@ -1,4 +1,4 @@
-import { useRef } from "react";
+import { type ReactNode, useRef } from "react";
 import { Link } from "react-router";
 import type { MakersPack, OneMaker } from "../../api/types";
 import { useWidth } from "../../ui/use-width";
@@ -13,15 +13,7 @@ const EDGE = 14;
 type OneOfPack = OneMaker & { pack: MakersPack };
 
 /** Makers under one another on one axis; each mark is a bar, each change of owner or model a stroke. */
-export function Timeline({
-  makers,
-  chosen,
-  search,
-}: {
-  makers: OneOfPack[];
-  chosen: OneOfPack | undefined;
-  search: string;
-}) {
+export function Timeline({ makers, chosen, search }: OfLine) {
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box, 560);
   const first = Math.floor((Math.min(...makers.map((m) => m.from)) - 5) / 10) * 10;
@@ -34,21 +26,9 @@ export function Timeline({
       <ol>
         {makers.map((m) => (
           <li key={`${m.pack.id} ${m.id}`}>
-            <Link
-              to={`/makers/${m.id}?pack=${m.pack.id}`}
-              data-maker={m.id}
-              aria-current={m === chosen ? "true" : undefined}
-              className="block border-t border-rule pt-1 hover:bg-lit aria-[current=true]:bg-blue-wash"
-            >
-              <span className="flex flex-wrap items-baseline justify-between gap-x-3 px-2">
-                <span className="font-serif text-[0.9375rem]/5 font-medium">{m.name}</span>
-                <span className="text-ink2">
-                  {m.place && `${m.place}, `}
-                  <span className="num">{`${m.from}\u2013${m.to}`}</span>
-                </span>
-              </span>
+            <OneOfThem maker={m} isChosen={m === chosen}>
               <YearsOf maker={m} at={{ width, x, decades }} search={search} />
-            </Link>
+            </OneOfThem>
           </li>
         ))}
       </ol>
@@ -62,6 +42,40 @@ export function Timeline({
           ))}
       </svg>
     </div>
+  );
+}
+
+interface OfLine {
+  makers: OneOfPack[];
+  chosen: OneOfPack | undefined;
+  search: string;
+}
+
+function OneOfThem({
+  maker: m,
+  isChosen,
+  children,
+}: {
+  maker: OneOfPack;
+  isChosen: boolean;
+  children: ReactNode;
+}) {
+  return (
+    <Link
+      to={`/makers/${m.id}?pack=${m.pack.id}`}
+      data-maker={m.id}
+      aria-current={isChosen ? "true" : undefined}
+      className="block border-t border-rule pt-1 hover:bg-lit aria-[current=true]:bg-blue-wash"
+    >
+      <span className="flex flex-wrap items-baseline justify-between gap-x-3 px-2">
+        <span className="font-serif text-[0.9375rem]/5 font-medium">{m.name}</span>
+        <span className="text-ink2">
+          {m.place && `${m.place}, `}
+          <span className="num">{`${m.from}\u2013${m.to}`}</span>
+        </span>
+      </span>
+      {children}
+    </Link>
   );
 }
 

@@ -122,10 +122,12 @@ const STEP = 46;
 
 /** Bits lost against the model, ten rounds after ten: down is better. */
 function Lately({ lately }: { lately: Eye["lately"] }) {
-  const known = lately.flatMap((l, i) => (l.bits === undefined ? [] : [{ i, bits: l.bits }]));
+  const known = lately.flatMap((l, i) =>
+    l.bits === undefined ? [] : [{ x: (i + 0.5) * STEP, bits: l.bits }],
+  );
   if (known.length < 2) return null;
   const most = Math.max(1, ...known.map((k) => Math.abs(k.bits)));
-  const y = (bits: number) => HIGH / 2 - (bits / most) * (HIGH / 2 - 12);
+  const dots = known.map((k) => ({ ...k, y: HIGH / 2 - (k.bits / most) * (HIGH / 2 - 12) }));
   const wide = lately.length * STEP;
   return (
     <figure className="mt-4 overflow-x-auto">
@@ -140,21 +142,16 @@ function Lately({ lately }: { lately: Eye["lately"] }) {
       >
         <path d={`M0 ${HIGH / 2}H${wide}`} stroke="var(--color-edge)" strokeDasharray="4 3" />
         <path
-          d={known.map((k, n) => `${n ? "L" : "M"}${(k.i + 0.5) * STEP} ${y(k.bits)}`).join("")}
+          d={dots.map((k, n) => `${n ? "L" : "M"}${k.x} ${k.y}`).join("")}
           fill="none"
           stroke="var(--color-blue)"
           strokeWidth="1.8"
         />
-        {known.map((k) => (
-          <g key={k.i}>
-            <circle cx={(k.i + 0.5) * STEP} cy={y(k.bits)} r="3" fill="var(--color-blue)" />
-            <text
-              x={(k.i + 0.5) * STEP}
-              y={y(k.bits) - 6}
-              textAnchor="middle"
-              className="num fill-ink2 text-[0.6875rem]"
-            >
-              {k.bits.toFixed(1)}
+        {dots.map(({ x, y, bits }) => (
+          <g key={x}>
+            <circle cx={x} cy={y} r="3" fill="var(--color-blue)" />
+            <text x={x} y={y - 6} textAnchor="middle" className="num fill-ink2 text-[0.6875rem]">
+              {bits.toFixed(1)}
             </text>
           </g>
         ))}

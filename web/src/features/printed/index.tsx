@@ -1,17 +1,17 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useMemo, useState } from "react";
+import { useMemo, useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 import { api } from "../../api/client";
 import type { Book } from "../../api/types";
 import { dayText, today } from "../../format";
 import { useKeys } from "../../keys";
 import { BackOrPrint } from "../../ui/back-or-print";
-import { Failed } from "../../ui/failed";
+import { Opened } from "../../ui/opened";
+import { usePageTitle } from "../../ui/page-title";
 import { LeafShown, type Told } from "./leaf";
 import { chapters, ORDERS, type Order } from "./order";
 
 const AGAIN = 1500;
-const USUAL = "A catalogue of pocket knives";
 
 /** What was found in the tray as a catalogue on paper, seen here as it will be printed. */
 export function PrintedPage({ book }: { book: Book }) {
@@ -21,58 +21,73 @@ export function PrintedPage({ book }: { book: Book }) {
   const ticks = query.getAll("in");
   const isAsking = q !== "" || ticks.length > 0;
   const tray = `/tray${isAsking ? `?${query}` : ""}`;
-  const [title, setTitle] = useState(USUAL);
-  const [order, setOrder] = useState<Order>("maker");
-  const [told, setTold] = useState<Told>({ values: false, photographs: true, notes: true });
+  const [shape, setShape] = useState(AT_FIRST);
   const leaves = useQuery({
     queryKey: ["tray", "leaves", q, ticks],
     queryFn: () => api.leaves(q, ticks),
     staleTime: 0,
     refetchInterval: ({ state }) => (state.data?.leaves.some((l) => l.knife.pending) ? AGAIN : false),
   });
-  const parts = useMemo(() => chapters(leaves.data?.leaves ?? [], order), [leaves.data, order]);
   useKeys({ escape: () => navigate(tray), p: () => window.print() });
-  useEffect(() => {
-    // The name of the page is what a browser offers as the name of the file.
-    document.title = `${title} \u2013 Snikra`;
-  }, [title]);
-  if (leaves.isError)
-    return (
-      <Failed what="The catalogue could not be laid out." error={leaves.error} onAgain={leaves.refetch} />
-    );
-  if (leaves.isPending) return <p className="voice p-6 text-ink3">Laying out the catalogue.</p>;
+  // The name of the page is what a browser offers as the name of the file.
+  usePageTitle(shape.title);
   return (
-    <main className="sheet catalogue px-4 pt-3 pb-8 lg:px-6 print:p-0">
-      <Shape {...{ title, setTitle, order, setOrder, told, setTold }} tray={tray} />
-      {leaves.data.leaves.length === 0 ? (
-        <p className="voice mt-4 text-ink3">
-          {isAsking
-            ? "Nothing in the tray answers to that."
-            : "The tray is empty: there is nothing to print."}
-        </p>
-      ) : (
-        <Catalogue title={title.trim() || USUAL} leaves={leaves.data} parts={parts} told={told} book={book} />
+    <Opened of={leaves} failed="The catalogue could not be laid out." meanwhile="Laying out the catalogue.">
+      {(told) => (
+        <main className="sheet catalogue px-4 pt-3 pb-8 lg:px-6 print:p-0">
+          <Shaping shape={shape} set={(now) => setShape({ ...shape, ...now })} tray={tray} />
+          {told.leaves.length === 0 ? <Nothing isAsking={isAsking} /> : <Shaped {...{ told, shape, book }} />}
+        </main>
       )}
-    </main>
+    </Opened>
   );
 }
 
+/** Its title, its order and what is told in it. */
+interface Shape {
+  title: string;
+  order: Order;
+  told: Told;
+}
+
+const USUAL = "A catalogue of pocket knives";
+const AT_FIRST: Shape = {
+  title: USUAL,
+  order: "maker",
+  told: { values: false, photographs: true, notes: true },
+};
+
+function Nothing({ isAsking }: { isAsking: boolean }) {
+  return (
+    <p className="voice mt-4 text-ink3">
+      {isAsking ? "Nothing in the tray answers to that." : "The tray is empty: there is nothing to print."}
+    </p>
+  );
+}
+
+function Shaped({ told, shape, book }: { told: LeavesTold; shape: Shape; book: Book }) {
+  const parts = useMemo(() => chapters(told.leaves, shape.order), [told, shape.order]);
+  return (
+    <Catalogue
+      title={shape.title.trim() || USUAL}
+      leaves={told}
+      parts={parts}
+      told={shape.told}
+      book={book}
+    />
+  );
+}
+
+type LeavesTold = Awaited<ReturnType<typeof api.leaves>>;
+
 /** Its title, its order and what is told in it; not printed. */
-function Shape({
-  title,
-  setTitle,
-  order,
-  setOrder,
-  told,
-  setTold,
+function Shaping({
+  shape: { title, order, told },
+  set,
   tray,
 }: {
-  title: string;
-  setTitle: (title: string) => void;
-  order: Order;
-  setOrder: (order: Order) => void;
-  told: Told;
-  setTold: (change: (now: Told) => Told) => void;
+  shape: Shape;
+  set: (now: Partial<Shape>) => void;
   tray: string;
 }) {
   return (
@@ -83,7 +98,7 @@ function Shape({
           className="entry min-w-0 flex-1"
           value={title}
           maxLength={120}
-          onChange={(e) => setTitle(e.target.value)}
+          onChange={(e) => set({ title: e.target.value })}
         />
       </label>
       <fieldset className="flex items-center">
@@ -94,28 +109,34 @@ function Shape({
             type="button"
             className="press -ml-px"
             aria-pressed={order === o.id}
-            onClick={() => setOrder(o.id)}
+            onClick={() => set({ order: o.id })}
           >
             {o.label}
           </button>
         ))}
       </fieldset>
-      <fieldset className="flex flex-wrap items-center gap-x-4">
-        <legend className="sr-only">What is told</legend>
-        {(["photographs", "notes", "values"] as const).map((what) => (
-          <label key={what} className="flex min-h-6 items-center gap-1.5">
-            <input
-              type="checkbox"
-              className="accent-blue"
-              checked={told[what]}
-              onChange={() => setTold((now) => ({ ...now, [what]: !now[what] }))}
-            />
-            {what}
-          </label>
-        ))}
-      </fieldset>
+      <WhatIsTold told={told} onChange={(now) => set({ told: now })} />
       <BackOrPrint bench={tray} to="To the tray" />
     </div>
+  );
+}
+
+function WhatIsTold({ told, onChange }: { told: Told; onChange: (told: Told) => void }) {
+  return (
+    <fieldset className="flex flex-wrap items-center gap-x-4">
+      <legend className="sr-only">What is told</legend>
+      {(["photographs", "notes", "values"] as const).map((what) => (
+        <label key={what} className="flex min-h-6 items-center gap-1.5">
+          <input
+            type="checkbox"
+            className="accent-blue"
+            checked={told[what]}
+            onChange={() => onChange({ ...told, [what]: !told[what] })}
+          />
+          {what}
+        </label>
+      ))}
+    </fieldset>
   );
 }
 

@@ -92,11 +92,29 @@ function Drawn({ entry, book }: { entry: ReadableEntry; book: Book }) {
   );
 }
 
-function Facts({ leaf, entry, isWorthTold }: { leaf: Leaf; entry: ReadableEntry; isWorthTold: boolean }) {
+function Facts({ leaf, entry, isWorthTold }: OfFacts) {
+  return (
+    <dl className="text-[0.84375rem]/5">
+      {factsOf({ leaf, entry, isWorthTold })
+        .filter(([, said]) => said)
+        .map(([what, said]) => (
+          <div key={what} className="inline-block pr-4">
+            <dt className="inline text-ink2">{what}</dt> <dd className="inline">{said}</dd>
+          </div>
+        ))}
+    </dl>
+  );
+}
+
+interface OfFacts {
+  leaf: Leaf;
+  entry: ReadableEntry;
+  isWorthTold: boolean;
+}
+
+function factsOf({ leaf, entry, isWorthTold }: OfFacts): [what: string, said: string | undefined][] {
   const { summary } = entry;
-  const { best, atLeast } = summary.grade;
-  const worth = isWorthTold && summary.low !== undefined && summary.high !== undefined && summary.currency;
-  const facts: [string, string | undefined][] = [
+  return [
     [
       summary.maker ? "Maker" : "Made in",
       [summary.maker, leaf.country].filter(Boolean).join(", ") || undefined,
@@ -106,32 +124,20 @@ function Facts({ leaf, entry, isWorthTold }: { leaf: Leaf; entry: ReadableEntry;
     ["Number", leaf.stamped],
     ["Handle", leaf.handle],
     ["Blades", leaf.blades === undefined ? undefined : `${leaf.blades}`],
-    [
-      "Grade",
-      best &&
-        (atLeast && atLeast.id !== best.id
-          ? `${best.label}; not all was looked at, ${atLeast.label} at least`
-          : best.label),
-    ],
+    ["Grade", gradeWords(summary)],
     ["With it", summary.box],
     ["Lies", entry.place],
     ["Tags", entry.tags?.join(", ")],
-    [
-      "Worth",
-      worth
-        ? `${money(Math.round(summary.low as number), worth)} to ${money(Math.round(summary.high as number), worth)}, half of like sales`
-        : undefined,
-    ],
+    ["Worth", isWorthTold ? worthWords(summary) : undefined],
   ];
-  return (
-    <dl className="text-[0.84375rem]/5">
-      {facts
-        .filter(([, said]) => said)
-        .map(([what, said]) => (
-          <div key={what} className="inline-block pr-4">
-            <dt className="inline text-ink2">{what}</dt> <dd className="inline">{said}</dd>
-          </div>
-        ))}
-    </dl>
-  );
+}
+
+function gradeWords({ grade: { best, atLeast } }: ReadableEntry["summary"]): string | undefined {
+  if (!best || !atLeast || atLeast.id === best.id) return best?.label;
+  return `${best.label}; not all was looked at, ${atLeast.label} at least`;
+}
+
+function worthWords({ low, high, currency }: ReadableEntry["summary"]): string | undefined {
+  if (low === undefined || high === undefined || !currency) return undefined;
+  return `${money(Math.round(low), currency)} to ${money(Math.round(high), currency)}, half of like sales`;
 }

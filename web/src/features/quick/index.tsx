@@ -32,45 +32,62 @@ export function QuickPage({ onBench }: { onBench: (title: string, note: string) 
 /** The looks taken of one knife, and what is told after each. */
 function useLooks(book: QuickBook) {
   const makers = useMakersInUse();
-  const [maker, setMaker] = useState<string>();
-  const [asked, setAsked] = useState<{ amount: number; currency: string | undefined }>();
-  const [answers, setAnswers] = useState<Record<string, string>>({});
-  const taken = Object.entries(answers).map(([check, answer]) => `${check}:${answer}`);
-  const told = useQuery({
-    queryKey: ["quick", "look", maker, asked, taken],
-    queryFn: ({ signal }) => api.quickLook(maker, asked, taken, signal),
-    placeholderData: keepPreviousData,
-  });
+  const [look, setLook] = useState<Taken>(NOTHING);
+  const { maker, asked, answers } = look;
+  const told = useTold(look);
   const problems = told.error instanceof Refused ? told.error.problems : [];
   const checks = book.checks.filter((c) => !(c.byMaker && maker));
   const chosen = makers.find((m) => m.id === maker);
+  const set = (what: Partial<Taken>) => setLook((now) => ({ ...now, ...what }));
   return {
     makers,
     maker,
-    setMaker,
+    setMaker: (by: string | undefined) => set({ maker: by }),
     asked,
     ask: (amount: number | undefined, currency: string | undefined) =>
-      setAsked(amount === undefined ? undefined : { amount, currency }),
+      set({ asked: amount === undefined ? undefined : { amount, currency } }),
     checks,
     answers,
     answer: (check: string, given: string | undefined) =>
-      setAnswers(({ [check]: _, ...rest }) => (given ? { ...rest, [check]: given } : rest)),
+      setLook((now) => {
+        const { [check]: _, ...rest } = now.answers;
+        return { ...now, answers: given ? { ...rest, [check]: given } : rest };
+      }),
     told,
     problem: problems.find((p) => p.field === "asked"),
     title: chosen ? `From a stall, ${chosen.name}` : "From a stall",
-    note: checks
-      .map((c) => [c.label, c.answers.find((a) => a.id === answers[c.id])?.label])
-      .filter(([, a]) => a)
-      .map(([c, a]) => `${c}: ${a}.`)
-      .join(" "),
+    note: noteOf(checks, answers),
     again: () => {
-      setMaker(undefined);
-      setAsked(undefined);
-      setAnswers({});
+      setLook(NOTHING);
       window.scrollTo({ top: 0 });
     },
   };
 }
+
+/** What was taken in at a stall: whose it is, what they ask for it, and the looks. */
+interface Taken {
+  maker?: string;
+  asked?: { amount: number; currency: string | undefined };
+  answers: Record<string, string>;
+}
+
+const NOTHING: Taken = { answers: {} };
+
+function useTold({ maker, asked, answers }: Taken) {
+  const taken = Object.entries(answers).map(([check, answer]) => `${check}:${answer}`);
+  return useQuery({
+    queryKey: ["quick", "look", maker, asked, taken],
+    queryFn: ({ signal }) => api.quickLook(maker, asked, taken, signal),
+    placeholderData: keepPreviousData,
+  });
+}
+
+const noteOf = (checks: QuickBook["checks"], answers: Taken["answers"]) =>
+  checks
+    .map((c) => [c.label, c.answers.find((a) => a.id === answers[c.id])?.label])
+    .filter(([, a]) => a)
+    .map(([c, a]) => `${c}: ${a}.`)
+    .join(" ");
 
 type Looks = ReturnType<typeof useLooks>;
 

@@ -94,7 +94,6 @@ function useTakingIn(onClose: () => void) {
 
 function TakeIn({ from, onClose }: { from: RefObject<HTMLElement | null>; onClose: () => void }) {
   const { text, setText, read, not, isBusy, failed, take } = useTakingIn(onClose);
-  const input = useRef<HTMLInputElement>(null);
   return (
     <Dialog open onClose={onClose} from={from} title="What I noted at the market">
       <label className="mt-3 block">
@@ -106,20 +105,7 @@ function TakeIn({ from, onClose }: { from: RefObject<HTMLElement | null>; onClos
           onChange={(e) => setText(e.target.value)}
         />
       </label>
-      <button type="button" className="press mt-2" onClick={() => input.current?.click()}>
-        Choose a file
-      </button>
-      <input
-        ref={input}
-        type="file"
-        aria-label="What was saved on the phone"
-        accept=".txt,.json,text/plain"
-        hidden
-        onChange={async (e) => {
-          const chosen = e.target.files?.[0];
-          if (chosen) setText(await chosen.text());
-        }}
-      />
+      <FromFile onText={setText} />
       <Noted read={read} not={not} />
       {failed && (
         <p role="alert" className="mt-1 text-lead">
@@ -136,6 +122,28 @@ function TakeIn({ from, onClose }: { from: RefObject<HTMLElement | null>; onClos
         Lay {counted(read.length)} in the tray
       </button>
     </Dialog>
+  );
+}
+
+function FromFile({ onText }: { onText: (text: string) => void }) {
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <button type="button" className="press mt-2" onClick={() => input.current?.click()}>
+        Choose a file
+      </button>
+      <input
+        ref={input}
+        type="file"
+        aria-label="What was saved on the phone"
+        accept=".txt,.json,text/plain"
+        hidden
+        onChange={async (e) => {
+          const chosen = e.target.files?.[0];
+          if (chosen) onText(await chosen.text());
+        }}
+      />
+    </>
   );
 }
 

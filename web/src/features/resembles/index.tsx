@@ -59,22 +59,8 @@ const FAILED = "The lookalikes could not be laid out.";
 
 /** The knife beside those asked for, or beside the likest until others are. */
 function BesideThem({ id, all, book }: { id: string; all: Lookalike[]; book: Book }) {
-  const [query, setQuery] = useSearchParams();
-  const asked = query.getAll("with");
-  const beside = asked.length > 0 ? asked : all.slice(0, AT_FIRST).map((l) => l.id);
-  const compared = useQuery({
-    queryKey: ["resemblance", id, beside],
-    queryFn: () => api.resemblance(id, beside),
-    enabled: beside.length > 0,
-    staleTime: 0,
-    placeholderData: (before: Beside | undefined) => before,
-  });
-  const set = (ids: string[]) => setQuery({ with: ids }, { replace: true });
+  const { beside, compared, set, again } = useBeside(id, all);
   const another = all.find((l) => !beside.includes(l.id));
-  const again = () => {
-    setQuery({}, { replace: true });
-    compared.refetch();
-  };
   if (compared.isError) return <Failed what={FAILED} error={compared.error} onAgain={again} />;
   return (
     <>
@@ -97,6 +83,29 @@ function BesideThem({ id, all, book }: { id: string; all: Lookalike[]; book: Boo
       )}
     </>
   );
+}
+
+/** Those asked for, else the likest, and how they compare. */
+function useBeside(id: string, all: Lookalike[]) {
+  const [query, setQuery] = useSearchParams();
+  const asked = query.getAll("with");
+  const beside = asked.length > 0 ? asked : all.slice(0, AT_FIRST).map((l) => l.id);
+  const compared = useQuery({
+    queryKey: ["resemblance", id, beside],
+    queryFn: () => api.resemblance(id, beside),
+    enabled: beside.length > 0,
+    staleTime: 0,
+    placeholderData: (before: Beside | undefined) => before,
+  });
+  return {
+    beside,
+    compared,
+    set: (ids: string[]) => setQuery({ with: ids }, { replace: true }),
+    again: () => {
+      setQuery({}, { replace: true });
+      compared.refetch();
+    },
+  };
 }
 
 /** A candidate: its drawing, what speaks for it in all, and a choice of another in its place. */

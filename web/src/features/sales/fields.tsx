@@ -8,37 +8,8 @@ import { MoneyEntry } from "../bench/stations/money-entry";
 type Choice = "maker" | "pattern" | "grade" | "handle" | "box";
 
 /** What is known of a sale, field by field. */
-export function SaleFields({
-  sale,
-  set,
-  book,
-  problem,
-}: {
-  sale: ComparableSale;
-  /** Takes what changed alone: a price and a date may both be on their way. */
-  set: (changed: Partial<ComparableSale>) => void;
-  book: Book;
-  problem: (field: string) => Problem | undefined;
-}) {
-  const choose = (label: string, key: Choice, options: Option[]) => (
-    <SelectField
-      label={label}
-      problem={problem(key)}
-      value={sale[key]}
-      nothing="not known"
-      options={options}
-      onChange={(id) => set({ [key]: id })}
-    />
-  );
-  const date = (label: string, key: "sold" | "made", placeholder: string) => (
-    <DateEntry
-      label={label}
-      placeholder={placeholder}
-      problem={problem(key)}
-      value={sale[key]}
-      onChange={(written) => set({ [key]: written })}
-    />
-  );
+export function SaleFields({ book, ...of }: OfSale & { book: Book }) {
+  const { sale, set, problem } = of;
   return (
     <>
       <TextField
@@ -62,14 +33,62 @@ export function SaleFields({
         options={[{ id: "asked", label: "only asked" }]}
         onChange={(asked) => set({ asked: asked ? true : undefined })}
       />
-      {date("When", "sold", "May 2025")}
-      {choose("Maker", "maker", named(book.makers))}
-      {choose("Pattern", "pattern", named(book.patterns))}
-      {date("Its years", "made", "1900-1910")}
-      {choose("Grade", "grade", book.condition.grades)}
-      {choose("Handle", "handle", book.questions.find((q) => q.id === "handle_material")?.answers ?? [])}
-      {choose("Box and papers", "box", book.condition.box?.grades ?? [])}
+      <Dated label="When" field="sold" placeholder="May 2025" {...of} />
+      <Chosen label="Maker" field="maker" options={named(book.makers)} {...of} />
+      <Chosen label="Pattern" field="pattern" options={named(book.patterns)} {...of} />
+      <Dated label="Its years" field="made" placeholder="1900-1910" {...of} />
+      <Chosen label="Grade" field="grade" options={book.condition.grades} {...of} />
+      <Chosen label="Handle" field="handle" options={handlesOf(book)} {...of} />
+      <Chosen label="Box and papers" field="box" options={book.condition.box?.grades ?? []} {...of} />
     </>
+  );
+}
+
+const handlesOf = (book: Book) => book.questions.find((q) => q.id === "handle_material")?.answers ?? [];
+
+interface OfSale {
+  sale: ComparableSale;
+  /** Takes what changed alone: a price and a date may both be on their way. */
+  set: (changed: Partial<ComparableSale>) => void;
+  problem: (field: string) => Problem | undefined;
+}
+
+function Chosen({
+  label,
+  field,
+  options,
+  sale,
+  set,
+  problem,
+}: OfSale & { label: string; field: Choice; options: Option[] }) {
+  return (
+    <SelectField
+      label={label}
+      problem={problem(field)}
+      value={sale[field]}
+      nothing="not known"
+      options={options}
+      onChange={(id) => set({ [field]: id })}
+    />
+  );
+}
+
+function Dated({
+  label,
+  field,
+  placeholder,
+  sale,
+  set,
+  problem,
+}: OfSale & { label: string; field: "sold" | "made"; placeholder: string }) {
+  return (
+    <DateEntry
+      label={label}
+      placeholder={placeholder}
+      problem={problem(field)}
+      value={sale[field]}
+      onChange={(written) => set({ [field]: written })}
+    />
   );
 }
 

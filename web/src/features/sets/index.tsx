@@ -6,7 +6,8 @@ import { api } from "../../api/client";
 import type { Book, SetRow } from "../../api/types";
 import { useKeys } from "../../keys";
 import { BackOrPrint } from "../../ui/back-or-print";
-import { Failed } from "../../ui/failed";
+import { Opened } from "../../ui/opened";
+import { Page } from "../../ui/page";
 import { usePageTitle } from "../../ui/page-title";
 import { Select } from "../../ui/select";
 import { Row, type Shown } from "./row";
@@ -34,26 +35,44 @@ export function SetPage({ book }: { book: Book }) {
   const knives = useByNumber();
   const back = `/makers/${maker}`;
   useKeys({ escape: () => navigate(back), p: () => window.print(), g: () => setOnlyGaps((on) => !on) });
-  const name = set.data?.board.name;
-  usePageTitle(name ?? "A set");
-  if (set.isError)
-    return <Failed what="The set could not be laid out." error={set.error} onAgain={() => set.refetch()} />;
-  if (!set.data) return <p className="voice p-6 text-ink3">Laying out the set.</p>;
-  const { board, series, drawn, left } = set.data;
+  usePageTitle(set.data?.board.name ?? "A set");
+  return (
+    <Opened of={set} failed="The set could not be laid out." meanwhile="Laying out the set.">
+      {(told) => (
+        <Page>
+          <Heading board={told.board} back={back} />
+          <Narrow
+            atLeast={atLeast}
+            onAtLeast={(grade) => setQuery(grade ? { atLeast: grade } : {}, { replace: true })}
+            onlyGaps={onlyGaps}
+            onOnlyGaps={setOnlyGaps}
+            left={told.left}
+            book={book}
+          />
+          <Laid set={told} onlyGaps={onlyGaps} knives={knives} book={book} />
+        </Page>
+      )}
+    </Opened>
+  );
+}
+
+/** Its models in their marks, then what changed over the years; all of it, or its gaps alone. */
+function Laid({
+  set: { board, series, drawn },
+  onlyGaps,
+  knives,
+  book,
+}: {
+  knives: ReturnType<typeof useByNumber>;
+  set: Awaited<ReturnType<typeof api.set>>;
+  onlyGaps: boolean;
+  book: Book;
+}) {
   const shown: Shown = { board, drawn, knives, book };
   const inSeries = series.some((s) => s.places.some((p) => !onlyGaps || p.gap));
   const rows = board.rows.filter((r) => !onlyGaps || r.cells.some((c) => c.gap));
   return (
-    <main className="px-4 pt-3 pb-8 lg:px-6">
-      <Heading board={board} back={back} />
-      <Narrow
-        atLeast={atLeast}
-        onAtLeast={(grade) => setQuery(grade ? { atLeast: grade } : {}, { replace: true })}
-        onlyGaps={onlyGaps}
-        onOnlyGaps={setOnlyGaps}
-        left={left}
-        book={book}
-      />
+    <>
       {rows.length === 0 && !inSeries && <p className="voice mt-4 text-ink3">No gap is left.</p>}
       {rows.map((row) => (
         <Row key={`${row.model} ${row.from}`} row={only(row, onlyGaps)} shown={shown} />
@@ -68,7 +87,7 @@ export function SetPage({ book }: { book: Book }) {
           ))}
         </section>
       )}
-    </main>
+    </>
   );
 }
 

@@ -59,7 +59,6 @@ function Row({ label, share }: { label: string; share: number }) {
 }
 
 function Why({ finding, onGo }: { finding: Finding; onGo: (station: string) => void }) {
-  const stationName = useStationName();
   const cost = [
     finding.cap && `${finding.cap.label} at best`,
     finding.worth < 1 && `leaves ${percent(finding.worth)}% of the value`,
@@ -73,19 +72,7 @@ function Why({ finding, onGo }: { finding: Finding; onGo: (station: string) => v
       </summary>
       <ul>
         {finding.tells.map((t) => (
-          <li key={t.text}>
-            <button
-              type="button"
-              className="min-h-6 text-left hover:underline"
-              onClick={() => onGo(t.station)}
-            >
-              {t.text}{" "}
-              <span className="voice text-ink2">
-                {stationName(t.station)}
-                {t.source && `; ${t.source}`}
-              </span>
-            </button>
-          </li>
+          <OneTell key={t.text} tell={t} onGo={() => onGo(t.station)} />
         ))}
       </ul>
       {finding.tells.length === 0 && (
@@ -97,5 +84,20 @@ function Why({ finding, onGo }: { finding: Finding; onGo: (station: string) => v
       </p>
       <p className="text-ink2">{finding.why}</p>
     </details>
+  );
+}
+
+function OneTell({ tell, onGo }: { tell: Finding["tells"][number]; onGo: () => void }) {
+  const stationName = useStationName();
+  return (
+    <li>
+      <button type="button" className="min-h-6 text-left hover:underline" onClick={onGo}>
+        {tell.text}{" "}
+        <span className="voice text-ink2">
+          {stationName(tell.station)}
+          {tell.source && `; ${tell.source}`}
+        </span>
+      </button>
+    </li>
   );
 }

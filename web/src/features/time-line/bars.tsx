@@ -42,10 +42,8 @@ export function StillBar({ years, axis }: { years: Years; axis: Axis }) {
 }
 
 /** Of one's own: its ends are dragged, or moved by the arrow keys. */
-export function OwnBar({ bar, axis, moves }: { bar: Keyed; axis: Axis; moves: Moves }) {
+export function OwnBar({ bar, axis, moves }: OfBar) {
   const years = moves.at(bar);
-  const { what } = bar.bar;
-  const isInHand = moves.inHand?.key === bar.key;
   const isMoved = years.from !== bar.bar.from || years.to !== bar.bar.to || years.give !== bar.bar.give;
   const onKeyDown = (e: KeyboardEvent) => {
     if (e.key === "Enter") moves.keep();
@@ -77,14 +75,24 @@ export function OwnBar({ bar, axis, moves }: { bar: Keyed; axis: Axis; moves: Mo
             className={`absolute top-[7px] h-2.5 ${isMoved ? "border border-blue bg-blue-wash" : "bg-blue"}`}
           />
         </Slider.Track>
-        {(["first", "last"] as const).map((end) => (
-          <Slider.Thumb
-            key={end}
-            aria-label={`${what}, ${end} year`}
-            className={`relative block h-6 w-0 outline-none before:absolute before:-left-3 before:h-6 before:w-6 before:content-[''] after:absolute after:top-0.5 after:-left-[3px] after:h-5 after:w-1.5 after:border after:border-paper after:bg-blue after:content-[''] focus-visible:after:outline-2 focus-visible:after:outline-ink ${isInHand ? "after:bg-ink" : ""}`}
-          />
-        ))}
+        <Ends what={bar.bar.what} isInHand={moves.inHand?.key === bar.key} />
       </Slider.Root>
     </>
   );
+}
+
+interface OfBar {
+  bar: Keyed;
+  axis: Axis;
+  moves: Moves;
+}
+
+function Ends({ what, isInHand }: { what: string; isInHand: boolean }) {
+  return (["first", "last"] as const).map((end) => (
+    <Slider.Thumb
+      key={end}
+      aria-label={`${what}, ${end} year`}
+      className={`relative block h-6 w-0 outline-none before:absolute before:-left-3 before:h-6 before:w-6 before:content-[''] after:absolute after:top-0.5 after:-left-[3px] after:h-5 after:w-1.5 after:border after:border-paper after:bg-blue after:content-[''] focus-visible:after:outline-2 focus-visible:after:outline-ink ${isInHand ? "after:bg-ink" : ""}`}
+    />
+  ));
 }

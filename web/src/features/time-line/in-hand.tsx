@@ -28,25 +28,9 @@ export function InHand({ maker, moves, book }: { maker: string; moves: Moves; bo
   );
 }
 
-function Held({
-  maker,
-  moves,
-  book,
-  done,
-}: {
-  maker: string;
-  moves: Moves;
-  book: Book;
-  done: (what: () => void) => () => void;
-}) {
+function Held({ maker, moves, book, done }: OfHeld) {
   const { inHand, years } = moves;
-  if (!inHand || !years)
-    return (
-      <p className="voice border-y border-rule py-2 text-ink2">
-        Blue bars are what you put on file: drag their ends, move them with the arrow keys, or take one and
-        type its years. Grey ones came with a pack and stay. Nothing is kept before you say so.
-      </p>
-    );
+  if (!inHand || !years) return <NoneInHand />;
   const problems = moves.does?.problems ?? [];
   return (
     <section aria-label="In hand" className="border-y border-ink bg-lit px-3 py-2">
@@ -77,6 +61,22 @@ function Held({
         <TryOut of={[inHand, years]} begin={() => tryMoved(maker, inHand, years)} />
       )}
     </section>
+  );
+}
+
+interface OfHeld {
+  maker: string;
+  moves: Moves;
+  book: Book;
+  done: (what: () => void) => () => void;
+}
+
+function NoneInHand() {
+  return (
+    <p className="voice border-y border-rule py-2 text-ink2">
+      Blue bars are what you put on file: drag their ends, move them with the arrow keys, or take one and type
+      its years. Grey ones came with a pack and stay. Nothing is kept before you say so.
+    </p>
   );
 }
 

@@ -43,7 +43,6 @@ function Steps({ tour, onEnd, ...bench }: Onwards & { tour: TourTold; onEnd: () 
   const step = tour.steps[at] as TourTold["steps"][number];
   const told = tour.steps[at - 1]?.told;
   const isLast = at === tour.steps.length - 1;
-  const place = bench.book.stations.find((s) => s.id === step.station);
   return (
     <section
       aria-label="Tour"
@@ -61,20 +60,7 @@ function Steps({ tour, onEnd, ...bench }: Onwards & { tour: TourTold; onEnd: () 
           </p>
         </div>
         <div className="mt-1.5 flex flex-wrap items-center gap-x-3 gap-y-1">
-          {!isLast && place && bench.station !== place.id && (
-            <button type="button" className="press" onClick={() => bench.onGo(place.id)}>
-              To {place.name} <Key>{place.key}</Key>
-            </button>
-          )}
-          {!isLast && (
-            <button
-              type="button"
-              className="press"
-              onClick={() => bench.change((now) => withEntered(now, step.known))}
-            >
-              Answer it for me
-            </button>
-          )}
+          {!isLast && <WaysOn step={step} {...bench} />}
           <button type="button" className="press" onClick={onEnd}>
             End the tour
           </button>
@@ -82,6 +68,23 @@ function Steps({ tour, onEnd, ...bench }: Onwards & { tour: TourTold; onEnd: () 
         </div>
       </div>
     </section>
+  );
+}
+
+/** To the station the step is about, or its answer given for one. */
+function WaysOn({ step, book, station, onGo, change }: Onwards & { step: TourTold["steps"][number] }) {
+  const place = book.stations.find((s) => s.id === step.station);
+  return (
+    <>
+      {place && station !== place.id && (
+        <button type="button" className="press" onClick={() => onGo(place.id)}>
+          To {place.name} <Key>{place.key}</Key>
+        </button>
+      )}
+      <button type="button" className="press" onClick={() => change((now) => withEntered(now, step.known))}>
+        Answer it for me
+      </button>
+    </>
   );
 }
 

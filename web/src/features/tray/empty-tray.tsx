@@ -7,26 +7,13 @@ import { useTour } from "../tour/use-tour";
 
 /** The ways to begin where nothing is kept yet. */
 export function EmptyTray({ onNew, onList }: { onNew: () => void; onList: () => void }) {
-  const tour = useTour();
   return (
     <section aria-labelledby="tray-empty" className="mt-6">
       <h2 id="tray-empty" className="font-serif text-[1.25rem]">
         The tray is empty.
       </h2>
       <div className="mt-3 grid gap-x-8 gap-y-5 border-t border-ink pt-3 sm:grid-cols-2 lg:grid-cols-4">
-        <Way
-          name="One knife now"
-          about="Lay it on the bench and answer what you can see, in any order. Each answer moves the verdict, and what is not looked at stays open."
-        >
-          <div className="flex flex-wrap gap-2">
-            <button type="button" className="press" onClick={onNew}>
-              New knife
-            </button>
-            <button type="button" className="press" onClick={tour}>
-              Show me on one, in two minutes
-            </button>
-          </div>
-        </Way>
+        <OneKnifeNow onNew={onNew} />
         <Way
           name="A list I have"
           about="Any table with a row for each knife, pasted or as a file. You see what each row becomes before it is added; what is not understood stays in the note."
@@ -47,6 +34,25 @@ export function EmptyTray({ onNew, onList }: { onNew: () => void; onList: () => 
       </div>
       <NewToThis />
     </section>
+  );
+}
+
+function OneKnifeNow({ onNew }: { onNew: () => void }) {
+  const tour = useTour();
+  return (
+    <Way
+      name="One knife now"
+      about="Lay it on the bench and answer what you can see, in any order. Each answer moves the verdict, and what is not looked at stays open."
+    >
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="press" onClick={onNew}>
+          New knife
+        </button>
+        <button type="button" className="press" onClick={tour}>
+          Show me on one, in two minutes
+        </button>
+      </div>
+    </Way>
   );
 }
 

@@ -89,13 +89,7 @@ function Laid({ tray, book, onRemove, onList, onPhotos }: OfTray) {
         <HowMany search={search} found={found.size} of={knives.length} />
         {view !== "table" && <OrderChoice order={order} onChange={setOrder} />}
         <ViewChoice view={view} onChange={setView} />
-        <button type="button" className="press" onClick={onList}>
-          Add a list
-        </button>
-        <button type="button" className="press" onClick={onPhotos}>
-          Photographs
-        </button>
-        <SaveAs search={search} />
+        <InAndOut search={search} onList={onList} onPhotos={onPhotos} />
       </SearchLine>
       <BesideTheTray asked={search.asked} />
       <NotYet search={search} left={left} of={tray.length} />
@@ -106,6 +100,20 @@ function Laid({ tray, book, onRemove, onList, onPhotos }: OfTray) {
         <InThePocket knives={knives} />
         {view !== "time line" && <SpansBelow knives={knives} found={found} />}
       </Beside>
+    </>
+  );
+}
+
+function InAndOut({ search, onList, onPhotos }: Pick<OfTray, "onList" | "onPhotos"> & { search: Search }) {
+  return (
+    <>
+      <button type="button" className="press" onClick={onList}>
+        Add a list
+      </button>
+      <button type="button" className="press" onClick={onPhotos}>
+        Photographs
+      </button>
+      <SaveAs search={search} />
     </>
   );
 }
@@ -255,20 +263,7 @@ function SaveAs({ search }: { search: Search }) {
       <a className="block min-h-6 underline" download href={`/api/knives/found.xml?${asked}`}>
         Records for a museum, as LIDO
       </a>
-      <label className="mb-1 flex items-start gap-2">
-        <input
-          type="checkbox"
-          className="mt-1 size-4"
-          checked={vague}
-          onChange={(e) => setVague(e.target.checked)}
-        />
-        <span>
-          In these two, keep vague where a knife was found
-          <span className="block text-[0.78125rem]/4 text-ink2">
-            Only the county or country goes out, what stands after the last comma.
-          </span>
-        </span>
-      </label>
+      <Vaguely isVague={vague} onChange={setVague} />
       <Link className="block min-h-6 underline" to={`/catalogue?${search.asked}`}>
         A catalogue, to print
       </Link>
@@ -277,6 +272,25 @@ function SaveAs({ search }: { search: Search }) {
       </Link>
       <Labels asked={search.asked} />
     </PopUp>
+  );
+}
+
+function Vaguely({ isVague, onChange }: { isVague: boolean; onChange: (isVague: boolean) => void }) {
+  return (
+    <label className="mb-1 flex items-start gap-2">
+      <input
+        type="checkbox"
+        className="mt-1 size-4"
+        checked={isVague}
+        onChange={(e) => onChange(e.target.checked)}
+      />
+      <span>
+        In these two, keep vague where a knife was found
+        <span className="block text-[0.78125rem]/4 text-ink2">
+          Only the county or country goes out, what stands after the last comma.
+        </span>
+      </span>
+    </label>
   );
 }
 

@@ -227,19 +227,7 @@ function Rows({
   );
 }
 
-function Row({
-  knife,
-  columns,
-  shown,
-  isChosen,
-  onChoose,
-}: {
-  knife: ReadableEntry;
-  columns: Column[];
-  shown: Shown;
-  isChosen: boolean;
-  onChoose: () => void;
-}) {
+function Row({ knife, columns, shown, isChosen, onChoose }: OfRow) {
   const name = knife.title ?? titleBy(shown.school, knife.summary);
   return (
     <tr
@@ -258,14 +246,7 @@ function Row({
         </label>
       </td>
       <td className="p-0 pr-2">
-        <Link
-          to={`/bench/${knife.id}`}
-          data-knife={knife.id}
-          aria-label={`${name}, to the bench`}
-          className="block"
-        >
-          <SmallKnife sketch={knife.sketch} book={shown.book} className="text-ink" />
-        </Link>
+        <ToTheBench knife={knife} name={name} book={shown.book} />
       </td>
       {columns.map((c) => (
         <td
@@ -276,5 +257,26 @@ function Row({
         </td>
       ))}
     </tr>
+  );
+}
+
+interface OfRow {
+  knife: ReadableEntry;
+  columns: Column[];
+  shown: Shown;
+  isChosen: boolean;
+  onChoose: () => void;
+}
+
+function ToTheBench({ knife, name, book }: { knife: ReadableEntry; name: string; book: Book }) {
+  return (
+    <Link
+      to={`/bench/${knife.id}`}
+      data-knife={knife.id}
+      aria-label={`${name}, to the bench`}
+      className="block"
+    >
+      <SmallKnife sketch={knife.sketch} book={book} className="text-ink" />
+    </Link>
   );
 }

@@ -1,5 +1,5 @@
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
-import { useLayoutEffect, useMemo, useRef, useState } from "react";
+import { type ReactNode, useLayoutEffect, useMemo, useRef, useState } from "react";
 import { Link } from "react-router";
 import type { Book, ReadableEntry } from "../../api/types";
 import { SmallKnife } from "../../drawing/small-knife";
@@ -35,41 +35,54 @@ export function yearsOn({ from, to }: Axis): number[] {
 export function TimeLine({ knives, book }: { knives: ReadableEntry[]; book: Book }) {
   const dated = useMemo(() => knives.filter((k) => k.summary.span), [knives]);
   const axis = useMemo(() => axisOf(dated, new Date().getFullYear()), [dated]);
-  const list = useRef<HTMLOListElement>(null);
-  const [top, setTop] = useState(0);
-  useLayoutEffect(() => {
-    setTop((list.current?.getBoundingClientRect().top ?? 0) + window.scrollY);
-  }, []);
-  const sight = useWindowVirtualizer({
-    count: dated.length,
-    estimateSize: () => ROW,
-    overscan: BEYOND,
-    scrollMargin: top,
-  });
   const open = knives.length - dated.length;
   return (
     <section aria-label="On the time line" className="mt-1">
       <Years axis={axis} />
-      <ol ref={list} className="relative" style={{ height: sight.getTotalSize() }}>
-        {sight.getVirtualItems().map(({ index, start }) => {
-          const k = dated[index] as ReadableEntry;
-          return (
-            <li
-              key={k.id}
-              className="absolute top-0 left-0 w-full border-b border-rule hover:bg-lit has-focus-visible:bg-lit"
-              style={{ height: ROW, transform: `translateY(${start - top}px)` }}
-            >
-              <OnAxis knife={k} axis={axis} book={book} />
-            </li>
-          );
-        })}
-      </ol>
+      <InSight knives={dated}>{(k) => <OnAxis knife={k} axis={axis} book={book} />}</InSight>
       {open > 0 && (
         <p className="voice mt-2 text-ink2">
           {open.toLocaleString()} {open === 1 ? "has" : "have"} no years yet.
         </p>
       )}
     </section>
+  );
+}
+
+/** Only the rows in sight are drawn. */
+function InSight({
+  knives,
+  children,
+}: {
+  knives: ReadableEntry[];
+  children: (knife: ReadableEntry) => ReactNode;
+}) {
+  const list = useRef<HTMLOListElement>(null);
+  const [top, setTop] = useState(0);
+  useLayoutEffect(() => {
+    setTop((list.current?.getBoundingClientRect().top ?? 0) + window.scrollY);
+  }, []);
+  const sight = useWindowVirtualizer({
+    count: knives.length,
+    estimateSize: () => ROW,
+    overscan: BEYOND,
+    scrollMargin: top,
+  });
+  return (
+    <ol ref={list} className="relative" style={{ height: sight.getTotalSize() }}>
+      {sight.getVirtualItems().map(({ index, start }) => {
+        const k = knives[index] as ReadableEntry;
+        return (
+          <li
+            key={k.id}
+            className="absolute top-0 left-0 w-full border-b border-rule hover:bg-lit has-focus-visible:bg-lit"
+            style={{ height: ROW, transform: `translateY(${start - top}px)` }}
+          >
+            {children(k)}
+          </li>
+        );
+      })}
+    </ol>
   );
 }
 

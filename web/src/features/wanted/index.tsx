@@ -34,7 +34,6 @@ export function bySet(wants: KeptWant[]) {
 
 /** The knives one looks for: what one would pay, and how to know each when it is met. */
 export function WantedPage({ book }: { book: Book }) {
-  const navigate = useNavigate();
   const queries = useQueryClient();
   const [open, setOpen] = useState<KeptWant | "new">();
   const opener = useRef<HTMLElement | null>(null);
@@ -48,11 +47,7 @@ export function WantedPage({ book }: { book: Book }) {
     opener.current = from;
     setOpen(want);
   };
-  useKeys({
-    "+": () => !open && onOpen("new", null),
-    escape: () => !open && navigate("/tray"),
-    p: () => window.print(),
-  });
+  useWantedKeys(open !== undefined, () => onOpen("new", null));
   usePageTitle("Wanted");
   return (
     <Opened of={told} failed="The wanted list could not be opened." meanwhile="Opening the wanted list.">
@@ -73,6 +68,15 @@ export function WantedPage({ book }: { book: Book }) {
       )}
     </Opened>
   );
+}
+
+function useWantedKeys(isOpen: boolean, onAdd: () => void) {
+  const navigate = useNavigate();
+  useKeys({
+    "+": () => !isOpen && onAdd(),
+    escape: () => !isOpen && navigate("/tray"),
+    p: () => window.print(),
+  });
 }
 
 function Heading({ onAdd }: { onAdd: (from: HTMLElement) => void }) {

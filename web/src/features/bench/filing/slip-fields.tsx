@@ -58,27 +58,7 @@ function Whose({ slip, set, book, problem }: Part) {
         problem={problem("maker")}
         hint={!slip.maker || isKnown ? undefined : "not on file yet"}
       >
-        {(ids) => (
-          <>
-            <input
-              {...ids}
-              className="entry"
-              // biome-ignore lint/a11y/noAutofocus: one opened the slip to write, and a space on Close would close it
-              autoFocus
-              list="slip-makers"
-              autoComplete="off"
-              maxLength={120}
-              value={slip.maker ?? ""}
-              data-empty={!slip.maker}
-              onChange={(e) => set({ maker: e.target.value || undefined })}
-            />
-            <datalist id="slip-makers">
-              {book.makers.map((m) => (
-                <option key={m.id} value={m.name} />
-              ))}
-            </datalist>
-          </>
-        )}
+        {(ids) => <MakerEntry ids={ids} slip={slip} set={set} book={book} />}
       </Field>
       {!isKnown && (
         <>
@@ -97,8 +77,33 @@ function Whose({ slip, set, book, problem }: Part) {
   );
 }
 
+function MakerEntry({ ids, slip, set, book }: Pick<Part, "slip" | "set" | "book"> & { ids: object }) {
+  return (
+    <>
+      <input
+        {...ids}
+        className="entry"
+        // biome-ignore lint/a11y/noAutofocus: one opened the slip to write, and a space on Close would close it
+        autoFocus
+        list="slip-makers"
+        autoComplete="off"
+        maxLength={120}
+        value={slip.maker ?? ""}
+        data-empty={!slip.maker}
+        onChange={(e) => set({ maker: e.target.value || undefined })}
+      />
+      <datalist id="slip-makers">
+        {book.makers.map((m) => (
+          <option key={m.id} value={m.name} />
+        ))}
+      </datalist>
+    </>
+  );
+}
+
 /** What is struck where, with every letter. */
-function Struck({ slip, set, book, problem, lettersAmiss }: Part) {
+function Struck(part: Part) {
+  const { slip, set, lettersAmiss } = part;
   const letters = (face: Side) => lettersAmiss(face)?.accepted;
   return (
     <div className="mt-3 grid gap-x-5 gap-y-2 sm:grid-cols-2">
@@ -114,6 +119,14 @@ function Struck({ slip, set, book, problem, lettersAmiss }: Part) {
           <Lines of="of the etch" lines={slip.etch ?? []} onChange={(etch) => set({ etch })} />
         </Letters>
       )}
+      <HowStruck {...part} />
+    </div>
+  );
+}
+
+function HowStruck({ slip, set, book, problem }: Part) {
+  return (
+    <>
       <SelectField
         label="How it was marked"
         problem={problem("technique")}
@@ -138,7 +151,7 @@ function Struck({ slip, set, book, problem, lettersAmiss }: Part) {
         />
         The small blades carry it too
       </label>
-    </div>
+    </>
   );
 }
 

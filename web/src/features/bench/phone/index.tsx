@@ -32,13 +32,7 @@ export function PhoneAsCamera({ id, label, wanted }: { id: string; label: string
   );
 }
 
-function Begin({
-  addresses,
-  onBegin,
-}: {
-  addresses: string[];
-  onBegin: (address?: string) => Promise<void>;
-}) {
+function Begin({ addresses, onBegin }: OfBeginning) {
   const toast = useToast();
   const [address, setAddress] = useState<string>();
   const begin = async () => {
@@ -57,14 +51,7 @@ function Begin({
     );
   return (
     <div className="mt-3 max-w-[60ch]">
-      <p>
-        A phone in the same network takes the photographs and puts them with this knife, and sees the letters
-        that are still to be read. It can do nothing else, and it ends by itself after fifteen minutes.
-      </p>
-      <p className="voice mt-2 text-ink2">
-        Do this at home, not in a network shared with strangers: for so long this computer answers the first
-        phone that shows the code.
-      </p>
+      <WhatItMay />
       {addresses.length > 1 && (
         <div className="mt-2 w-56">
           <Select
@@ -83,6 +70,26 @@ function Begin({
   );
 }
 
+interface OfBeginning {
+  addresses: string[];
+  onBegin: (address?: string) => Promise<void>;
+}
+
+function WhatItMay() {
+  return (
+    <>
+      <p>
+        A phone in the same network takes the photographs and puts them with this knife, and sees the letters
+        that are still to be read. It can do nothing else, and it ends by itself after fifteen minutes.
+      </p>
+      <p className="voice mt-2 text-ink2">
+        Do this at home, not in a network shared with strangers: for so long this computer answers the first
+        phone that shows the code.
+      </p>
+    </>
+  );
+}
+
 function Line({ line, onEnd }: { line: PhoneLine; onEnd: () => Promise<void> }) {
   const minutes = Math.max(0, Math.ceil((Date.parse(line.endsAt) - Date.now()) / 60000));
   return (
@@ -95,31 +102,8 @@ function Line({ line, onEnd }: { line: PhoneLine; onEnd: () => Promise<void> }) 
             Ends in <span className="num">{minutes}</span> {minutes === 1 ? "minute" : "minutes"}.
           </span>
         </p>
-        {!line.entered && (
-          <ol className="mt-2 list-decimal pl-5">
-            <li>Scan the code with the camera of the phone.</li>
-            <li>
-              The phone warns that nobody vouches for this computer. That is so: look at the certificate it
-              shows and compare its SHA-256 fingerprint with the one below, then go on.
-            </li>
-          </ol>
-        )}
-        <h3 className="voice mt-2 text-ink2">Fingerprint</h3>
-        <p className="font-steel text-[0.78125rem]/[1.125rem]">
-          {inRows(line.fingerprint).map((row) => (
-            <span key={row} className="block">
-              {row}
-            </span>
-          ))}
-        </p>
-        {line.address && (
-          <>
-            <h3 className="voice mt-2 text-ink2">Or type this on the phone</h3>
-            <p className="font-steel text-[0.78125rem]/[1.125rem]" data-testid="phone-address">
-              {line.address}
-            </p>
-          </>
-        )}
+        {!line.entered && <HowToEnter />}
+        <ToCompare line={line} />
         {line.entered && (
           <p className="mt-2 text-ink2">Is it not yours? End it: nobody can enter by that code again.</p>
         )}
@@ -128,6 +112,41 @@ function Line({ line, onEnd }: { line: PhoneLine; onEnd: () => Promise<void> }) 
         </button>
       </div>
     </div>
+  );
+}
+
+function HowToEnter() {
+  return (
+    <ol className="mt-2 list-decimal pl-5">
+      <li>Scan the code with the camera of the phone.</li>
+      <li>
+        The phone warns that nobody vouches for this computer. That is so: look at the certificate it shows
+        and compare its SHA-256 fingerprint with the one below, then go on.
+      </li>
+    </ol>
+  );
+}
+
+function ToCompare({ line }: { line: PhoneLine }) {
+  return (
+    <>
+      <h3 className="voice mt-2 text-ink2">Fingerprint</h3>
+      <p className="font-steel text-[0.78125rem]/[1.125rem]">
+        {inRows(line.fingerprint).map((row) => (
+          <span key={row} className="block">
+            {row}
+          </span>
+        ))}
+      </p>
+      {line.address && (
+        <>
+          <h3 className="voice mt-2 text-ink2">Or type this on the phone</h3>
+          <p className="font-steel text-[0.78125rem]/[1.125rem]" data-testid="phone-address">
+            {line.address}
+          </p>
+        </>
+      )}
+    </>
   );
 }
 

@@ -15,7 +15,6 @@ const LOOKS = 10;
 function usePhotos(id: string) {
   const queries = useQueryClient();
   const toast = useToast();
-  const [working, setWorking] = useState<string>();
   const photos = useQuery({
     queryKey: ["photos", id],
     queryFn: () => api.photos(id),
@@ -24,18 +23,6 @@ function usePhotos(id: string) {
       state.data?.length === 0 && state.dataUpdateCount < LOOKS && LOOK_AGAIN_MS,
   });
   const refresh = () => queries.invalidateQueries({ queryKey: ["photos", id] });
-  const add = async (files: File[]) => {
-    for (const [i, f] of files.entries()) {
-      setWorking(`Keeping ${f.name || "the picture"}, ${i + 1} of ${files.length}`);
-      try {
-        await api.addPhoto(id, f);
-      } catch (e) {
-        toast(`${f.name || "The picture"} was not kept. ${reason(e)}`);
-      }
-      await refresh();
-    }
-    setWorking(undefined);
-  };
   const attempt = async (what: string, done: Promise<unknown>, undo?: () => void) => {
     try {
       await done;
@@ -48,11 +35,29 @@ function usePhotos(id: string) {
   const putBack = (p: Photo) => attempt("", api.restorePhoto(p.id));
   return {
     photos,
-    working,
-    add,
+    ...useAdding(id, refresh),
     setRole: (p: Photo, role: string) => attempt("", api.photoRole(p.id, role)),
     remove: (p: Photo) => attempt(`${p.fileName} was taken away.`, api.removePhoto(p.id), () => putBack(p)),
   };
+}
+
+/** Keeps photographs one after another, telling which it is at. */
+function useAdding(id: string, refresh: () => Promise<void>) {
+  const toast = useToast();
+  const [working, setWorking] = useState<string>();
+  const add = async (files: File[]) => {
+    for (const [i, f] of files.entries()) {
+      setWorking(`Keeping ${f.name || "the picture"}, ${i + 1} of ${files.length}`);
+      try {
+        await api.addPhoto(id, f);
+      } catch (e) {
+        toast(`${f.name || "The picture"} was not kept. ${reason(e)}`);
+      }
+      await refresh();
+    }
+    setWorking(undefined);
+  };
+  return { working, add };
 }
 
 /** Pictures that are pasted anywhere on the page. */
@@ -70,21 +75,9 @@ function usePasted(onPictures: (files: File[]) => void) {
 /** The photographs of a knife: dropped, pasted or chosen; each is a way to measure on it. */
 export function Photos({ id, knife, book }: { id: string; knife: Knife; book: Book }) {
   const { photos, working, add, setRole, remove } = usePhotos(id);
-  const [isOver, setOver] = useState(false);
+  const { isOver, drop } = useDropped(add);
   const [inHand, setInHand] = useState<Photo>();
   usePasted(add);
-  const drop = {
-    onDragOver: (e: DragEvent) => {
-      e.preventDefault();
-      setOver(true);
-    },
-    onDragLeave: () => setOver(false),
-    onDrop: (e: DragEvent) => {
-      e.preventDefault();
-      setOver(false);
-      add([...e.dataTransfer.files]);
-    },
-  };
   return (
     <section
       aria-labelledby="photos-name"
@@ -120,6 +113,24 @@ export function Photos({ id, knife, book }: { id: string; knife: Knife; book: Bo
       {inHand && <MeasureDialog photo={inHand} knife={knife} onClose={() => setInHand(undefined)} />}
     </section>
   );
+}
+
+/** Files that are dropped here, and whether some are just above. */
+function useDropped(add: (files: File[]) => void) {
+  const [isOver, setOver] = useState(false);
+  const drop = {
+    onDragOver: (e: DragEvent) => {
+      e.preventDefault();
+      setOver(true);
+    },
+    onDragLeave: () => setOver(false),
+    onDrop: (e: DragEvent) => {
+      e.preventDefault();
+      setOver(false);
+      add([...e.dataTransfer.files]);
+    },
+  };
+  return { isOver, drop };
 }
 
 function AddPhotos({ onFiles }: { onFiles: (files: File[]) => void }) {

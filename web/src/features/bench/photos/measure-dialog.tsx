@@ -22,19 +22,7 @@ function useMeasuring() {
   const [mode, setMode] = useState<Mode>("scale");
   const [clicks, setClicks] = useState<Clicks>(EMPTY);
   const [length, setLength] = useState("10 mm");
-  const [answer, setAnswer] = useState<Answer>();
-  const [problem, setProblem] = useState<string>();
-  const measure = async (next: Clicks, known = length) => {
-    const asked = toMeasure(next, known);
-    if (!asked) return setAnswer(undefined);
-    try {
-      setAnswer(await api.measurePhoto(asked));
-      setProblem(undefined);
-    } catch (e) {
-      const [first] = (e as { problems?: { given: string; accepted: string }[] }).problems ?? [];
-      setProblem(first ? `${first.given}: ${first.accepted}.` : (e as Error).message);
-    }
-  };
+  const { answer, problem, measure } = useAnswer();
   return {
     mode,
     setMode,
@@ -50,14 +38,32 @@ function useMeasuring() {
       const next = clicked(clicks, mode, p);
       setClicks(next);
       if (mode === "scale" && next.known.length > 0 && !next.half) setMode("distance");
-      measure(next);
+      measure(next, length);
     },
     beginAnew: () => {
       setClicks(EMPTY);
-      setAnswer(undefined);
+      measure(EMPTY, length);
       setMode("scale");
     },
   };
+}
+
+/** What the server makes of the clicks, or what is amiss with them. */
+function useAnswer() {
+  const [answer, setAnswer] = useState<Answer>();
+  const [problem, setProblem] = useState<string>();
+  const measure = async (clicks: Clicks, known: string) => {
+    const asked = toMeasure(clicks, known);
+    if (!asked) return setAnswer(undefined);
+    try {
+      setAnswer(await api.measurePhoto(asked));
+      setProblem(undefined);
+    } catch (e) {
+      const [first] = (e as { problems?: { given: string; accepted: string }[] }).problems ?? [];
+      setProblem(first ? `${first.given}: ${first.accepted}.` : (e as Error).message);
+    }
+  };
+  return { answer, problem, measure };
 }
 
 type Measuring = ReturnType<typeof useMeasuring>;

@@ -17,58 +17,31 @@ export interface SavingKnife {
 
 /** Carries out what the machine says: sends, waits, keeps drafts in this browser and tells what came of it. */
 export function useSaving(saved: SavedKnife, draft: Draft | undefined, tab: string): SavingKnife {
-  const queries = useQueryClient();
-  const id = saved.id;
   const [first, begun] = useState(() => opened(keptOf(saved), draft))[0];
   const [saving, setSaving] = useState(first);
-  const [isUnkept, setUnkept] = useState(false);
   const now = useRef(first);
-  const timer = useRef<number>(undefined);
-
+  const { isUnkept, carryOut, stopWaiting } = useEffects(saved.id, tab);
   const dispatch = useCallback(
     (event: SavingEvent, isLeaving = false) => {
-      const carryOut = (effect: Effect) => {
-        switch (effect.kind) {
-          case "wait":
-            window.clearTimeout(timer.current);
-            timer.current = window.setTimeout(() => dispatch({ kind: "due" }), effect.ms);
-            return;
-          case "keep-draft":
-            return setUnkept(!keepDraft(id, tab, effect.draft));
-          case "forget-draft":
-            setUnkept(false);
-            return forgetDraft(id, tab);
-          case "send":
-            window.clearTimeout(timer.current);
-            send(id, effect.version, effect.text, isLeaving).then(([answer, taken]) => {
-              if (taken) queries.invalidateQueries({ queryKey: ["tray"] });
-              dispatch(answer);
-            });
-        }
-      };
       const [next, effects] = step(now.current, event);
       now.current = next;
       setSaving(next);
-      effects.forEach(carryOut);
+      for (const effect of effects) carryOut(effect, dispatch, isLeaving);
     },
-    [id, tab, queries],
+    [carryOut],
   );
-
   useEffect(() => {
-    for (const effect of begun) {
-      if (effect.kind === "keep-draft") setUnkept(!keepDraft(id, tab, effect.draft));
-      if (effect.kind === "forget-draft") forgetDraft(id, tab);
-    }
+    for (const effect of begun)
+      if (effect.kind === "keep-draft" || effect.kind === "forget-draft") carryOut(effect, dispatch);
     dispatch({ kind: "due" });
     const leave = () => dispatch({ kind: "due" }, true);
     window.addEventListener("pagehide", leave);
     return () => {
       window.removeEventListener("pagehide", leave);
-      window.clearTimeout(timer.current);
+      stopWaiting();
       dispatch({ kind: "due" });
     };
-  }, [begun, dispatch, id, tab]);
-
+  }, [begun, dispatch, carryOut, stopWaiting]);
   return {
     saving,
     isUnkept,
@@ -79,6 +52,39 @@ export function useSaving(saved: SavedKnife, draft: Draft | undefined, tab: stri
       return specimenOf(now.current);
     },
   };
+}
+
+type Dispatch = (event: SavingEvent) => void;
+
+/** What the machine asks for, done: waiting, keeping and forgetting drafts, sending. */
+function useEffects(id: string, tab: string) {
+  const queries = useQueryClient();
+  const [isUnkept, setUnkept] = useState(false);
+  const timer = useRef<number>(undefined);
+  const stopWaiting = useCallback(() => window.clearTimeout(timer.current), []);
+  const carryOut = useCallback(
+    (effect: Effect, dispatch: Dispatch, isLeaving = false) => {
+      switch (effect.kind) {
+        case "wait":
+          stopWaiting();
+          timer.current = window.setTimeout(() => dispatch({ kind: "due" }), effect.ms);
+          return;
+        case "keep-draft":
+          return setUnkept(!keepDraft(id, tab, effect.draft));
+        case "forget-draft":
+          setUnkept(false);
+          return forgetDraft(id, tab);
+        case "send":
+          stopWaiting();
+          send(id, effect.version, effect.text, isLeaving).then(([answer, taken]) => {
+            if (taken) queries.invalidateQueries({ queryKey: ["tray"] });
+            dispatch(answer);
+          });
+      }
+    },
+    [id, tab, queries, stopWaiting],
+  );
+  return { isUnkept, carryOut, stopWaiting };
 }
 
 export const specimenOf = (saving: Saving): Specimen => JSON.parse(saving.draft) as Specimen;

@@ -63,7 +63,6 @@ const withFace = (s: Specimen, face: FaceOf, next: SeenFace | undefined): Specim
 
 function Faces({ knife, book, face, onFace }: OfFaces) {
   const blades = Math.max(1, knife.specimen.blades.length);
-  const sides = book.choices.face;
   return (
     <table className="w-full border-collapse text-[0.8125rem]">
       <thead>
@@ -71,7 +70,7 @@ function Faces({ knife, book, face, onFace }: OfFaces) {
           <th className="font-normal">
             <span className="sr-only">Blade</span>
           </th>
-          {sides.map((side) => (
+          {book.choices.face.map((side) => (
             <th key={side.id} className="pl-1 font-normal">
               {sentence(side.label)}
             </th>
@@ -81,27 +80,30 @@ function Faces({ knife, book, face, onFace }: OfFaces) {
       <tbody>
         {Array.from({ length: blades }, (_, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a blade is known by its place
-          <tr key={i} className="border-t border-rule">
-            <th scope="row" className="num pr-1 text-left font-normal">
-              {i + 1}
-            </th>
-            {sides.map(({ id, label }) => {
-              const of: FaceOf = { blade: i + 1, side: id as FaceOf["side"] };
-              return (
-                <td key={id}>
-                  <OneFace
-                    label={`Blade ${of.blade}, ${label}`}
-                    found={knife.specimen.marks.find((m) => m.blade === of.blade && m.face === of.side)}
-                    inHand={face.blade === of.blade && face.side === of.side}
-                    onPress={() => onFace(of)}
-                  />
-                </td>
-              );
-            })}
-          </tr>
+          <FacesOfBlade key={i} blade={i + 1} {...{ knife, book, face, onFace }} />
         ))}
       </tbody>
     </table>
+  );
+}
+
+function FacesOfBlade({ blade, knife, book, face, onFace }: OfFaces & { blade: number }) {
+  return (
+    <tr className="border-t border-rule">
+      <th scope="row" className="num pr-1 text-left font-normal">
+        {blade}
+      </th>
+      {book.choices.face.map(({ id, label }) => (
+        <td key={id}>
+          <OneFace
+            label={`Blade ${blade}, ${label}`}
+            found={knife.specimen.marks.find((m) => m.blade === blade && m.face === id)}
+            inHand={face.blade === blade && face.side === id}
+            onPress={() => onFace({ blade, side: id as FaceOf["side"] })}
+          />
+        </td>
+      ))}
+    </tr>
   );
 }
 

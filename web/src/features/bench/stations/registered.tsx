@@ -1,4 +1,4 @@
-import type { SeenNumber, Verdict } from "../../../api/types";
+import type { Book, Problem, SeenNumber, Verdict } from "../../../api/types";
 import { SelectField } from "../../../ui/select-field";
 import { TextField } from "../../../ui/text-field";
 import type { StationProps } from "../panel";
@@ -8,7 +8,6 @@ import { Rows } from "./rows";
 
 /** Patent, design and model numbers: each says not before which year the knife is. */
 export function RegisteredNumbers({ knife, book }: StationProps) {
-  const series = book.registered.map((r) => ({ id: r.id, label: r.label }));
   return (
     <Part
       title="Patents, designs and models"
@@ -19,34 +18,51 @@ export function RegisteredNumbers({ knife, book }: StationProps) {
         name="Number"
         add="Add a patent or design"
         empty="None seen."
-        blank={{ table: series[0]?.id ?? "" }}
+        blank={{ table: book.registered[0]?.id ?? "" }}
         onChange={(registered) => knife.change((s) => ({ ...s, registered }))}
         note={(i) => <NotBefore told={knife.verdict?.registered[i]} />}
       >
         {(entry, set, i) => (
-          <>
-            <SelectField
-              label="Wording"
-              className="col-span-2"
-              value={entry.table}
-              nothing="choose"
-              options={series}
-              onChange={(table) => table && set({ ...entry, table })}
-            />
-            <TextField
-              label="Number"
-              placeholder={
-                book.registered.find((r) => r.id === entry.table)?.numbered ? "as struck" : "not on file"
-              }
-              maxLength={20}
-              problem={problemAt(knife.problems, `registered[${i}].number`)}
-              value={entry.number}
-              onCommit={(number) => set({ ...entry, number })}
-            />
-          </>
+          <Entry
+            entry={entry}
+            set={set}
+            book={book}
+            problem={problemAt(knife.problems, `registered[${i}].number`)}
+          />
         )}
       </Rows>
     </Part>
+  );
+}
+
+interface OfEntry {
+  entry: SeenNumber;
+  set: (changed: SeenNumber) => void;
+  book: Book;
+  problem: Problem | undefined;
+}
+
+function Entry({ entry, set, book, problem }: OfEntry) {
+  const kind = book.registered.find((r) => r.id === entry.table);
+  return (
+    <>
+      <SelectField
+        label="Wording"
+        className="col-span-2"
+        value={entry.table}
+        nothing="choose"
+        options={book.registered.map((r) => ({ id: r.id, label: r.label }))}
+        onChange={(table) => table && set({ ...entry, table })}
+      />
+      <TextField
+        label="Number"
+        placeholder={kind?.numbered ? "as struck" : "not on file"}
+        maxLength={20}
+        problem={problem}
+        value={entry.number}
+        onCommit={(number) => set({ ...entry, number })}
+      />
+    </>
   );
 }
 

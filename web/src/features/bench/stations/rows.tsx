@@ -2,25 +2,7 @@ import type { ReactNode } from "react";
 import { useNewRow } from "../../../ui/use-new-row";
 
 /** A list of entries that grows at its end; each can be taken out. */
-export function Rows<T>({
-  entries,
-  name,
-  onChange,
-  blank,
-  add,
-  empty,
-  note,
-  children,
-}: {
-  entries: T[];
-  name: string;
-  onChange: (entries: T[]) => void;
-  blank: T;
-  add: string;
-  empty: string;
-  note?: (place: number) => ReactNode;
-  children: (entry: T, set: (changed: T) => void, place: number) => ReactNode;
-}) {
+export function Rows<T>({ entries, name, onChange, blank, add, empty, note, children }: OfRows<T>) {
   const { list, adder, ours } = useNewRow<HTMLOListElement>(entries.length);
   return (
     <>
@@ -29,23 +11,13 @@ export function Rows<T>({
         {entries.map((entry, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: an entry is known by its place
           <li key={i} className="border-t border-rule py-1.5">
-            <fieldset className="grid grid-cols-2 items-end gap-x-4 gap-y-1 sm:grid-cols-4 lg:grid-cols-[repeat(auto-fit,minmax(7.5rem,1fr))]">
-              <legend className="sr-only">
-                {name} {i + 1}
-              </legend>
+            <OneRow
+              name={`${name} ${i + 1}`}
+              note={note?.(i)}
+              onRemove={ours(() => onChange(entries.filter((_, k) => k !== i)))}
+            >
               {children(entry, (changed) => onChange(entries.map((o, k) => (k === i ? changed : o))), i)}
-              <div className="col-span-full flex items-baseline justify-between gap-4 text-[0.78125rem]/4 text-ink2">
-                <div className="min-w-0">{note?.(i)}</div>
-                <button
-                  type="button"
-                  className="min-h-6 shrink-0 hover:underline"
-                  aria-label={`Remove ${name.toLowerCase()} ${i + 1}`}
-                  onClick={ours(() => onChange(entries.filter((_, k) => k !== i)))}
-                >
-                  Remove
-                </button>
-              </div>
-            </fieldset>
+            </OneRow>
           </li>
         ))}
       </ol>
@@ -60,5 +32,46 @@ export function Rows<T>({
         {add}
       </button>
     </>
+  );
+}
+
+interface OfRows<T> {
+  entries: T[];
+  name: string;
+  onChange: (entries: T[]) => void;
+  blank: T;
+  add: string;
+  empty: string;
+  note?: (place: number) => ReactNode;
+  children: (entry: T, set: (changed: T) => void, place: number) => ReactNode;
+}
+
+function OneRow({
+  name,
+  note,
+  onRemove,
+  children,
+}: {
+  name: string;
+  note: ReactNode;
+  onRemove: () => void;
+  children: ReactNode;
+}) {
+  return (
+    <fieldset className="grid grid-cols-2 items-end gap-x-4 gap-y-1 sm:grid-cols-4 lg:grid-cols-[repeat(auto-fit,minmax(7.5rem,1fr))]">
+      <legend className="sr-only">{name}</legend>
+      {children}
+      <div className="col-span-full flex items-baseline justify-between gap-4 text-[0.78125rem]/4 text-ink2">
+        <div className="min-w-0">{note}</div>
+        <button
+          type="button"
+          className="min-h-6 shrink-0 hover:underline"
+          aria-label={`Remove ${name.toLowerCase()}`}
+          onClick={onRemove}
+        >
+          Remove
+        </button>
+      </div>
+    </fieldset>
   );
 }
