@@ -222,7 +222,48 @@ const layered: Texture = ({ h, to, px, from, until, clear }) =>
     burin(to(clear(h.along(v, from, until, 70))), () => px * (0.85 - 0.1 * r)),
   );
 
-const banded: Texture = ({ h, to, px, from, until }) => bands(h, to, px, from, until);
+/** Clear of both edges of the cover. */
+const isOnCover = (h: Handle, x: number, y: number) =>
+  Math.abs(y - h.y(x, 0)) < 0.92 * Math.abs(h.y(x, 1) - h.y(x, 0));
+
+/** Sheet that was rolled while soft: streaks that drift along the handle, swell and end. */
+const swirled: Texture = ({ h, to, px, fine, random, from, until, clear }) => {
+  const long = (until - from) / random(1.6, 2.2);
+  const [slow, quick, lean] = [random(0, 6.3), random(0, 6.3), random(1.2, 2)];
+  const drift = (x: number, v: number) =>
+    0.26 * Math.sin((6.3 * (x - from)) / long + slow + lean * v) +
+    0.1 * Math.sin((15 * (x - from)) / long + quick - lean * v);
+  const rows = fine ? 9 : 6;
+  return Array.from({ length: rows }, (_, r) => {
+    const v = lerp(-0.95, 0.95, r / (rows - 1));
+    const [phase, weight] = [random(0, 6.3), random(0.5, 0.95)];
+    const line = Array.from({ length: 81 }, (_, i): Point => {
+      const x = lerp(from, until, i / 80);
+      return [x, h.y(x, v + drift(x, v))];
+    }).filter(([x, y]) => isOnCover(h, x, y));
+    return burin(to(clear(line)), (t) => px * weight * Math.max(0, 0.35 + 1.15 * Math.sin(16 * t + phase)));
+  });
+};
+
+/** Shell and its likeness: clouds of no form at all, hatched along the handle. */
+const mottled: Texture = ({ h, to, px, fine, random, from, until, clear }) => {
+  const clouds = Math.round((until - from) / 3.4);
+  const strokes = fine ? 7 : 4;
+  return Array.from({ length: clouds }, (_, i) => {
+    const x = lerp(from + 2, until - 2, (i + random(0.2, 0.8)) / clouds);
+    const v = (i % 2 === 0 ? 0.42 : -0.42) + random(-0.22, 0.22);
+    const [wide, high] = [random(1.7, 3.9), random(0.26, 0.48)];
+    return Array.from({ length: strokes }, (_, s) => {
+      const off = lerp(-0.92, 0.92, s / (strokes - 1));
+      const reach = wide * Math.sqrt(1 - off * off) * random(0.7, 1.2);
+      const at = x + random(-0.4, 0.4);
+      const stroke = h
+        .along(v + high * off, Math.max(from, at - reach), Math.min(until, at + reach), 14)
+        .filter(([sx, sy]) => isOnCover(h, sx, sy));
+      return burin(to(clear(stroke)), (t) => px * 0.95 * Math.sin(Math.PI * t) ** 0.6);
+    }).join("");
+  });
+};
 
 const sheen: Texture = ({ h, to, px, random, from, until }) =>
   [0.86, 0.7, 0.54].map((v, r) =>
@@ -257,8 +298,8 @@ const TEXTURES: Record<string, Texture> = {
   horn: layered,
   "hard-rubber": layered,
   casein: layered,
-  celluloid: banded,
-  tortoiseshell: banded,
+  celluloid: swirled,
+  tortoiseshell: mottled,
   ivory: sheen,
   nylon: sheen,
   pearl: sheen,
@@ -399,23 +440,6 @@ function grain(
     const halves = [h.along(v, from, h.length * 0.46, 40), h.along(v, h.length * 0.46, until, 40)];
     return halves.map((half) => burin(to(clear(half)), () => px * (0.42 + 0.18 * (v + 0.8)))).join("");
   });
-}
-
-function bands(h: Handle, to: To, px: number, from: number, until: number) {
-  const ink: string[] = [];
-  for (let x = from + 1; x < until - 0.5; x += 3.4)
-    for (const [off, w] of [
-      [0, 0.9],
-      [0.9, 0.5],
-    ] as const) {
-      const band = Array.from({ length: 13 }, (_, i): Point => {
-        const v = lerp(-0.86, 0.86, i / 12);
-        const at = x + off - 1.7 * v;
-        return [at, h.y(at, v)];
-      }).filter(([at, y]) => at > from && at < until && !blocked(h, at, y));
-      if (band.length > 4) ink.push(burin(to(band), () => px * w));
-    }
-  return ink;
 }
 
 /** Where a bail runs, behind the handle; no way where there is none. */
