@@ -2489,6 +2489,12 @@ export interface components {
             id: string;
             label: string;
             recognise: string;
+            /** Format: double */
+            front: number;
+            /** Format: double */
+            rear: number;
+            /** @enum {string} */
+            form: "bolster" | "band" | "pressed" | "cover";
         };
         Book: {
             stations: components["schemas"]["StationChoice"][];

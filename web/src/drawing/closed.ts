@@ -1,16 +1,13 @@
 import type { Book, Sketch } from "../api/types";
 import { burin, heightAt, type Map2, type Point, path } from "./geometry";
-import { drawHandle, Handle, type Shape } from "./handle";
+import { drawHandle, type Handle, handleOf, type Shape } from "./handle";
 
 /** By how much a closed main stands above the slot, in millimetres. */
 const PROUD = 1.9;
 
 /** A closed knife for the tray: what stands above the slot, then the handle. */
 export function drawClosed(sketch: Sketch, book: Book, map: Map2, px: number): Shape[] {
-  const h = new Handle(
-    sketch,
-    book.frames.find((f) => f.id === sketch.frame),
-  );
+  const h = handleOf(sketch, book);
   const seen = sketch.frame !== undefined;
   const blades = seen
     ? sketch.blades.flatMap((b, i) =>
@@ -22,10 +19,7 @@ export function drawClosed(sketch: Sketch, book: Book, map: Map2, px: number): S
 
 /** How far a closed knife reaches above and below the line it is drawn along, in millimetres. */
 export function reach(sketch: Sketch, book: Book): { above: number; below: number } {
-  const h = new Handle(
-    sketch,
-    book.frames.find((f) => f.id === sketch.frame),
-  );
+  const h = handleOf(sketch, book);
   let above = 0;
   let below = 0;
   for (let i = 0; i <= 60; i++) {

@@ -11,6 +11,7 @@ const even = (high: number): [number, number, number][] =>
     -high * Math.sin((Math.PI * i) / 23),
   ]);
 const book = {
+  bolsters: [],
   frames: [
     { id: "even", name: "Even", alsoCalled: [], recognise: "", heightRatio: 0.18, profile: even(0.09) },
   ],

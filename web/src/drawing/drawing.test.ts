@@ -1,12 +1,44 @@
+import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
-import type { Book, Sketch } from "../api/types";
+import type { BolsterLayout, Book, Sketch } from "../api/types";
 import { blade } from "./blade";
 import { drawClosed, reach } from "./closed";
 import { placed } from "./geometry";
-import { drawHandle, Handle, type Shape } from "./handle";
+import { bailLoop, drawHandle, handleOf, type Shape } from "./handle";
 import { drawOpen } from "./open";
 
+/** A book as it ships. */
+const shipped = (name: string) =>
+  readFileSync(`../formats/src/main/resources/snikra/${name}.yaml`, "utf8").split("\n");
+
+/** The answers of a question that are drawn as themselves. */
+function drawnAnswers(question: string): string[] {
+  const lines = shipped("clue-book");
+  const from = lines.indexOf(`  - id: ${question}`);
+  const until = lines.findIndex((l, i) => i > from && l.startsWith("  - id: "));
+  const answers = lines
+    .slice(from + 1, until)
+    .join("\n")
+    .split(/^ {6}- id: /m)
+    .slice(1);
+  return answers.filter((a) => !a.includes("drawnAs: ")).map((a) => (a.split("\n")[0] as string).trim());
+}
+
+const LAYOUTS = shipped("patterns")
+  .map((l) => /^ {2}- \{id: ([\w-]+), label: "[^"]*", recognise: "[^"]*"(.*)\}$/.exec(l))
+  .filter((m) => m !== null)
+  .map(([, id, rest]) => {
+    const of = (key: string) => new RegExp(`${key}: ([\\w.]+)`).exec(rest ?? "")?.[1];
+    return {
+      id,
+      front: Number(of("front") ?? 0),
+      rear: Number(of("rear") ?? 0),
+      form: of("form") ?? "bolster",
+    };
+  }) as BolsterLayout[];
+
 const book = {
+  bolsters: LAYOUTS,
   frames: [
     {
       id: "even",
@@ -61,31 +93,83 @@ const sound = (shapes: Shape[]) => {
   for (const s of shapes) expect(s.d).not.toMatch(/NaN|Infinity|undefined/);
 };
 
-const MATERIALS =
-  "bone-jigged bone-smooth stag ebony horn pearl hard-rubber celluloid casein phenolic acetal metal";
 const JIGGINGS = "none deep-cross worm-groove seed sawtooth machine-regular";
-const LAYOUTS = "both-ends front-only rear-only none shadow long-front tip";
 
 describe("a handle", () => {
-  it("is drawn soundly in every material, jigging and layout of bolsters", () => {
-    const to = placed(4, [0, 0]);
-    for (const handle of [undefined, ...MATERIALS.split(" ")])
-      sound(drawHandle(new Handle(sketch({ handle }), book.frames[0]), to, 1, true));
-    for (const jigging of JIGGINGS.split(" "))
-      sound(drawHandle(new Handle(sketch({ jigging }), book.frames[0]), to, 1, false));
-    for (const bolsters of [undefined, ...LAYOUTS.split(" ")])
-      sound(drawHandle(new Handle(sketch({ bolsters }), book.frames[0]), to, 1, true));
+  const to = placed(4, [0, 0]);
+  const drawn = (more: Partial<Sketch>, fine = true) => drawHandle(handleOf(sketch(more), book), to, 1, fine);
+  const text = (shapes: Shape[]) => shapes.map((s) => s.d).join("");
+
+  it("is drawn soundly in every jigging, and without anything known", () => {
+    sound(drawn({ handle: undefined, bolsters: undefined }));
+    for (const jigging of JIGGINGS.split(" ")) sound(drawn({ jigging }, false));
+  });
+
+  it("has lines of its own in every material of the book whose kind is told", () => {
+    const bare = text(drawn({ handle: undefined })).length;
+    const materials = drawnAnswers("handle_material");
+    expect(materials.length).toBeGreaterThan(15);
+    for (const handle of materials) {
+      sound(drawn({ handle }));
+      if (handle !== "moulded-kind-open")
+        expect(text(drawn({ handle })).length, handle).toBeGreaterThan(bare);
+    }
+  });
+
+  it("has every shield of the book in a form of its own", () => {
+    const forms = drawnAnswers("shield_shape");
+    expect(forms).toContain("lozenge");
+    expect(new Set(forms.map((shieldShape) => text(drawn({ shieldShape })))).size).toBe(forms.length);
+  });
+
+  it("has every layout of bolsters of the book in a form of its own, but for two that leave it bare", () => {
+    expect(LAYOUTS.map((l) => l.id)).toContain("collar");
+    const bare = text(drawn({ bolsters: undefined, handle: undefined }));
+    const forms = LAYOUTS.map(({ id }) => text(drawn({ bolsters: id, handle: undefined })));
+    LAYOUTS.forEach(({ id }, i) => {
+      if (id === "none" || id === "shadow") expect(forms[i]).toBe(bare);
+    });
+    expect(new Set(forms).size).toBe(LAYOUTS.length - 1);
+  });
+
+  it("takes the length of its bolsters from the book", () => {
+    const long = { ...book, bolsters: LAYOUTS.map((l) => ({ ...l, front: 2 * l.front })) };
+    expect(handleOf(sketch(), long).boltA).toBeCloseTo(2 * handleOf(sketch(), book).boltA, 9);
+  });
+
+  it("has a pin as near to either end of its cover, and that of the spring near the back", () => {
+    for (const bolsters of ["both-ends", "front-only", "none"]) {
+      const h = handleOf(sketch({ bolsters, shield: "none" }), book);
+      const circles = drawHandle(h, placed(1, [0, 0]), 1, true)
+        .map((s) => /^M(-?[\d.]+) (-?[\d.]+)a([\d.]+) /.exec(s.d)?.slice(1).map(Number))
+        .filter((c) => c !== undefined)
+        .map(([x, y, r]) => [(x as number) + (r as number), y as number] as const);
+      const [first, last, spring] = circles;
+      if (!first || !last || !spring) throw new Error("three pins are drawn");
+      expect(circles).toHaveLength(3);
+      expect(first[0] - h.boltB).toBeCloseTo(h.length - h.boltA - last[0], 1);
+      expect(first[0] - h.boltB).toBeLessThan(0.2 * (h.length - h.boltA - h.boltB));
+      expect(spring[1]).toBeGreaterThan(h.y(spring[0], 0.6));
+    }
+  });
+
+  it("has a bail whose legs lie on the end they turn at", () => {
+    const h = handleOf(sketch({ bail: "wire" }), book);
+    const loop = bailLoop(h);
+    expect(loop[0]?.[0]).toBe(h.pivot("B")[0]);
+    expect(loop.at(-1)?.[0]).toBe(h.pivot("B")[0]);
+    expect(Math.min(...loop.map(([x]) => x))).toBeLessThan(-4);
   });
 
   it("has its main pivot at the right, where the mark side shows the nick", () => {
-    const h = new Handle(sketch(), book.frames[0]);
+    const h = handleOf(sketch(), book);
     expect(h.pivot("A")[0]).toBeGreaterThan(h.pivot("B")[0]);
     expect(h.y(45, -1)).toBeLessThan(h.y(45, 1));
   });
 
   it("is dashed and bare until its outline has been looked at", () => {
     const shapes = drawHandle(
-      new Handle(sketch({ frame: undefined }), undefined),
+      handleOf(sketch({ frame: undefined }), book),
       placed(4, [0, 0]),
       1,
       true,
@@ -195,6 +279,18 @@ describe("an open knife", () => {
     expect(shapesOf("match-striker")[1]).toBeGreaterThan(shapesOf("none")[1] as number);
     expect(shapesOf("match-striker")[0]).toBe(shapesOf("none")[0]);
     expect(shapesOf("match-striker", true)).toEqual(shapesOf("none", true));
+  });
+
+  it("has the nick of a blade behind another in the pile side", () => {
+    const [a] = sketch().blades;
+    if (!a) throw new Error("the sketch needs a blade");
+    const many = (isPile: boolean) =>
+      drawOpen(sketch({ blades: [a, a] }), book, 500, 200, 9, "open", isPile).blades.map(
+        (b) => b.shapes.length,
+      );
+    const [near, far] = many(false) as [number, number];
+    expect(near).toBeGreaterThan(far);
+    expect(many(true)).toEqual([far, near]);
   });
 
   it("is drawn no larger than asked", () => {

@@ -1,4 +1,4 @@
-import type { Frame, Sketch } from "../api/types";
+import type { BolsterLayout, Book, Frame, Sketch } from "../api/types";
 import { burin, cubic, heightAt, lerp, type Map2, type Point, path, seeded, smooth } from "./geometry";
 
 /** One drawn shape: filled or stroked in a token of the sheet. */
@@ -21,6 +21,13 @@ const EVEN: Frame["profile"] = [
   [1, 0, 0],
 ];
 
+/** A handle with the outline and the bolsters the book has for it. */
+export const handleOf = (sketch: Sketch, book: Pick<Book, "frames" | "bolsters">): Handle =>
+  new Handle(sketch, {
+    frame: book.frames.find((f) => f.id === sketch.frame),
+    layout: book.bolsters.find((b) => b.id === sketch.bolsters),
+  });
+
 /**
  * A handle lying with its blade slot up and its mark side towards you, so that A is at the right: x runs
  * from B at 0 to A at the closed length; v runs from -1 at the slot to 1 at the back.
@@ -29,30 +36,24 @@ export class Handle {
   readonly length: number;
   readonly boltA: number;
   readonly boltB: number;
+  /** What its metal is like, where anyone looked. */
+  readonly metal: BolsterLayout["form"] | undefined;
   private readonly slot: Point[];
   private readonly back: Point[];
 
   constructor(
     readonly sketch: Sketch,
-    frame: Frame | undefined,
+    { frame, layout }: { frame?: Frame; layout?: BolsterLayout },
   ) {
     this.length = sketch.closedLengthMm;
+    this.metal = layout?.form;
+    this.boltA = (layout?.front ?? 0) * this.length;
+    this.boltB = (layout?.rear ?? 0) * this.length;
     const rows = (frame?.profile ?? EVEN) as [number, number, number][];
     const side = (column: 1 | 2) =>
       smooth(rows.map((r): Point => [(1 - r[0]) * this.length, r[column] * this.length]).reverse());
     this.back = side(1);
     this.slot = side(2);
-    const cap = { "both-ends": 0.165, "front-only": 0.165, "long-front": 0.29, tip: 0.065 } as Record<
-      string,
-      number
-    >;
-    const layout = sketch.bolsters ?? "";
-    this.boltA = layout === "rear-only" ? 0 : (cap[layout] ?? 0) * this.length;
-    this.boltB = ["both-ends", "rear-only"].includes(layout)
-      ? 0.155 * this.length
-      : layout === "tip"
-        ? this.boltA
-        : 0;
   }
 
   y(x: number, v: number): number {
@@ -111,7 +112,6 @@ export function drawHandle(h: Handle, map: Map2, px: number, fine: boolean, seen
   const shapes: Shape[] = [{ d: outline, fill: "paper" }];
   if (h.sketch.handle && !["pearl", "metal", "aluminium"].includes(h.sketch.handle))
     shapes.push({ d: path(to(cover)), fill: "bone" });
-  if (bailLoop(h).length > 0) shapes.unshift(bail(h, to, px));
   shapes.push({ d: ink.join(""), fill: "ink" }, ...pins(h, map, px), ...shield(h, map, px));
   const back = Array.from({ length: 121 }, (_, i) => {
     const x = h.length * (0.5 - 0.5 * Math.cos((Math.PI * i) / 120));
@@ -119,6 +119,7 @@ export function drawHandle(h: Handle, map: Map2, px: number, fine: boolean, seen
   });
   shapes.push({ d: outline, stroke: 1.1 * px });
   shapes.push({ d: burin(to(back), (t) => px * (1 + 1.1 * Math.sin(Math.PI * t) ** 0.5)), fill: "ink" });
+  if (bailLoop(h).length > 0) shapes.push(...bail(h, to, px));
   return shapes;
 }
 
@@ -129,40 +130,36 @@ function edge(h: Handle, to: To, px: number): string {
 }
 
 function bolsters(h: Handle, to: To, px: number, fine: boolean): string[] {
-  const ink: string[] = [];
-  const lower = fine ? [0.955, 0.9, 0.842, 0.78, 0.715, 0.645, 0.57, 0.49, 0.4] : [0.93, 0.82, 0.68, 0.52];
-  const upper = fine ? [-0.955, -0.895, -0.825] : [-0.9];
-  const form = (a: number, b: number) => {
-    const fade = (t: number) => Math.min(1, t * 3, (1 - t) * 4) ** 0.7;
-    lower.forEach((v, i) => {
-      ink.push(burin(to(h.along(v, a, b, 40)), (t) => px * (1.02 - (0.75 * i) / lower.length) * fade(t)));
-    });
-    upper.forEach((v, i) => {
-      ink.push(burin(to(h.along(v, a, b, 40)), (t) => px * (0.7 - 0.2 * i) * fade(t)));
-    });
-  };
-  const joint = (x: number, bulge: number) => {
-    for (const [off, w] of fine
-      ? ([
-          [0, 1.15],
-          [-1.9, 0.7],
-          [-2.55, 0.7],
-        ] as const)
-      : ([
-          [0, 1],
-          [-1.4, 0.6],
-        ] as const))
-      ink.push(burin(to(h.across(x - off * Math.sign(bulge), bulge)), (t) => px * w * (0.7 + 0.5 * t)));
-  };
-  if (h.boltB > 0) {
-    form(1.1, h.boltB - (h.boltB > 8 ? 2.9 : 0.6));
-    joint(h.boltB, h.boltB > 8 ? 0.45 : 0.01);
-  }
-  if (h.boltA > 0) {
-    form(h.length - h.boltA + (h.boltA > 8 ? 2.9 : 0.6), h.length - 1.1);
-    joint(h.length - h.boltA, h.boltA > 8 ? -0.45 : -0.01);
-  }
-  return ink;
+  const a = h.length - h.boltA;
+  return [
+    ...(h.boltB > 0 ? [...rounded(h, to, px, fine, 1.1, h.boltB - 0.6), joint(h, to, px, h.boltB)] : []),
+    ...(h.boltA > 0 ? [...rounded(h, to, px, fine, a + 0.6, h.length - 1.1), joint(h, to, px, a)] : []),
+    ...(h.metal === "band" ? [joint(h, to, px, h.length - 1.2)] : []),
+  ];
+}
+
+const LOWER = [0.955, 0.9, 0.842, 0.78, 0.715, 0.645, 0.57, 0.49, 0.4];
+const LOWER_SMALL = [0.93, 0.82, 0.68, 0.52];
+const UPPER = [-0.955, -0.895, -0.825];
+
+/** Light on a metal end: heavy towards the back, a little at the slot; of pressed sheet half as deep. */
+function rounded(h: Handle, to: To, px: number, fine: boolean, from: number, until: number): string[] {
+  const fade = (t: number) => Math.min(1, t * 3, (1 - t) * 4) ** 0.7;
+  const depth = h.metal === "pressed" ? 0.6 : 1;
+  const lower = fine ? LOWER : LOWER_SMALL;
+  const upper = fine ? UPPER : UPPER.slice(0, 1);
+  const line = (v: number, weight: number) =>
+    burin(to(h.along(v, from, until, 40)), (t) => px * depth * weight * fade(t));
+  return [
+    ...lower.map((v, i) => line(v, 1.02 - (0.75 * i) / lower.length)),
+    ...upper.map((v, i) => line(v, 0.7 - 0.2 * i)),
+  ];
+}
+
+/** Where metal and cover meet: one line; in pressed sheet no more than a bend of it. */
+function joint(h: Handle, to: To, px: number, x: number): string {
+  const weight = h.metal === "pressed" ? 0.5 : 1.1;
+  return burin(to(h.across(x)), (t) => px * weight * (0.75 + 0.4 * t));
 }
 
 function blocked(h: Handle, x: number, y: number): boolean {
@@ -177,13 +174,14 @@ function blocked(h: Handle, x: number, y: number): boolean {
   return pinPlaces(h).some(([px, py]) => Math.hypot(x - px, y - py) < 1.6);
 }
 
+/** Two pins near the ends of the cover, and that of the spring near the back; pressed sheet has none. */
 function pinPlaces(h: Handle): Point[] {
-  return (
-    [
-      [0.27, 0.3],
-      [0.66, 0.4],
-    ] as const
-  ).map(([t, v]) => [t * h.length, h.y(t * h.length, v)] as const);
+  if (h.metal === "pressed") return [];
+  const at = (t: number, v: number): Point => {
+    const x = lerp(h.boltB, h.length - h.boltA, t);
+    return [x, h.y(x, v)];
+  };
+  return [at(0.11, 0.05), at(0.89, 0.05), at(0.5, 0.72)];
 }
 
 /** The stuff of the handle: cuts for jigged bone, bark for stag, grain for wood, and so on. */
@@ -192,7 +190,9 @@ function covering(h: Handle, to: To, px: number, fine: boolean): string[] {
   const from = h.boltB + 1.2;
   const until = h.length - h.boltA - 1.2;
   const clear = (points: Point[]) => points.filter(([x, y]) => !blocked(h, x, y));
-  return TEXTURES[h.sketch.handle ?? ""]?.({ h, to, px, fine, random, from, until, clear }) ?? [];
+  // Where the cover itself is metal, it is drawn so before anyone said of which.
+  const stuff = h.sketch.handle ?? (h.metal === "cover" ? "metal" : "");
+  return TEXTURES[stuff]?.({ h, to, px, fine, random, from, until, clear }) ?? [];
 }
 
 /** What a texture is drawn with: the handle, the sheet, and the stretch between the bolsters. */
@@ -443,14 +443,23 @@ function grain(
 }
 
 /** Where a bail runs, behind the handle; no way where there is none. */
+/** How far a bail stands out beyond its end, in millimetres. */
+const BAIL = 8;
+
+/** The middle of its wire: a leg from its pin along the bolster, round beyond the end, and back. */
 export function bailLoop(h: Handle): Point[] {
   if (!h.sketch.bail || h.sketch.bail === "none") return [];
   const [x, y] = h.pivot("B");
-  return cubic([x, y - 1], [x - 17, y - 9], [x - 17, y + 9], [x, y + 1], 30);
+  return [
+    [x, y - 1.6],
+    ...cubic([0, y - 3], [-BAIL * 1.3, y - 4.6], [-BAIL * 1.3, y + 4.6], [0, y + 3], 30),
+    [x, y + 1.6],
+  ];
 }
 
-function bail(h: Handle, to: To, px: number): Shape {
-  return { d: path(to(bailLoop(h)), false), stroke: (h.sketch.bail === "wire" ? 3 : 5) * px };
+function bail(h: Handle, to: To, px: number): Shape[] {
+  const thick = (h.sketch.bail === "wire" ? 3.4 : 5.6) * px;
+  return [{ d: burin(to(bailLoop(h)), () => thick), fill: "paper", stroke: 0.9 * px }];
 }
 
 function circle([x, y]: Point, r: number): string {

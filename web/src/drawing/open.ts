@@ -1,7 +1,7 @@
 import type { Book, Sketch } from "../api/types";
 import { type Along, type Blade, blade, drawBlade } from "./blade";
 import { heightAt, type Map2, type Point, placed } from "./geometry";
-import { bailLoop, drawHandle, Handle, type Shape } from "./handle";
+import { bailLoop, drawHandle, type Handle, handleOf, type Shape } from "./handle";
 
 /** How far blades of an end are opened, the first of them furthest, in degrees from closed. */
 const OPENED = { A: [150, 42, 96, 62], B: [142, 36, 92, 58] } as const;
@@ -29,6 +29,8 @@ export interface OpenKnife {
 }
 
 interface Lain {
+  /** Another blade of its end lies nearer. */
+  isBehind: boolean;
   blade: Blade;
   turn: number;
   end: "A" | "B";
@@ -48,10 +50,7 @@ export function drawOpen(
   pose: Pose = "open",
   isPile = false,
 ): OpenKnife {
-  const handle = new Handle(
-    sketch,
-    book.frames.find((f) => f.id === sketch.frame),
-  );
+  const handle = handleOf(sketch, book);
   const lain = laidAt(sketch, book, handle, pose);
   const side = (to: Map2): Map2 => (isPile ? (p) => flipped(to(p), width) : to);
   const [left, right, top, bottom] = bounds(handle, lain);
@@ -83,6 +82,7 @@ function laidAt(sketch: Sketch, book: Book, handle: Handle, pose: Pose): Lain[] 
       book.blades.find((t) => t.id === b.type),
       b.lengthMm,
     ),
+    isBehind: used[b.end] > 0,
     turn: turned(pose, turns[b.end][Math.min(used[b.end]++, 3)] as number),
     end: b.end,
     pivot: handle.pivot(b.end),
@@ -90,15 +90,15 @@ function laidAt(sketch: Sketch, book: Book, handle: Handle, pose: Pose): Lain[] 
 }
 
 function openBlade(
-  { blade, end }: Lain,
+  { blade, end, isBehind }: Lain,
   seen: Sketch["blades"][number] | undefined,
   to: Map2,
   px: number,
   isPile: boolean,
 ): OpenKnife["blades"][number] {
   const middle = blade.length * 0.78;
-  // The nick is cut in the mark side.
-  const pull = isPile ? "none" : seen?.pull;
+  // The nick is cut in the mark side; of blades side by side those behind the first have it in the pile side.
+  const pull = isPile === isBehind ? seen?.pull : "none";
   return {
     shapes: drawBlade(blade, to, px, pull, seen?.type !== undefined, seen?.left?.along as Along | undefined),
     tip: to([blade.length, heightAt(blade.spine, blade.length)]),
@@ -118,10 +118,14 @@ const HALF_OPEN = 90;
 const turned = (pose: Pose, open: number) =>
   pose === "closed" ? 0 : pose === "half" ? Math.min(HALF_OPEN, open) : open;
 
+const WIRE = 1.1;
+
 const flipped = ([x, y]: Point, width: number): Point => [width - x, y];
 
 function bounds(handle: Handle, lain: Lain[]): [number, number, number, number] {
-  const points = [...handle.outline(), ...bailLoop(handle)];
+  // The wire of a bail is as thick as it is drawn, on both sides of its middle.
+  const loop = bailLoop(handle).map(([x, y]): Point => [x - WIRE, y]);
+  const points = [...handle.outline(), ...loop];
   for (const l of lain) {
     const to = placed(1, l.pivot, l.turn, l.end === "A");
     points.push(...l.blade.spine.map(to), ...l.blade.edge.map(to));

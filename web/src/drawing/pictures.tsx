@@ -25,8 +25,9 @@ const BARE: Sketch = {
   back: { springs: 1, counted: false, tangs: [] },
 };
 
-function handlePicture(sketch: Partial<Sketch>, frame: Frame | undefined, scale = 1) {
-  const whole = new Handle({ ...BARE, closedLengthMm: 76 / scale, ...sketch }, frame);
+function handlePicture(book: Book, sketch: Partial<Sketch>, frame: Frame | undefined, scale = 1) {
+  const layout = book.bolsters.find((b) => b.id === sketch.bolsters);
+  const whole = new Handle({ ...BARE, closedLengthMm: 76 / scale, ...sketch }, { frame, layout });
   const span = whole.y(whole.length / 2, 1) - whole.y(whole.length / 2, -1);
   const tall = Math.max(span, 12);
   const fit = Math.min(scale, (HIGH - 3) / tall);
@@ -62,7 +63,7 @@ export const frameOptions = (book: Book): PictureOption[] =>
     label: f.name,
     also: f.alsoCalled,
     tell: f.recognise,
-    picture: handlePicture({ frame: f.id, handle: "bone-smooth" }, f),
+    picture: handlePicture(book, { frame: f.id, handle: "bone-smooth" }, f),
   }));
 
 const plain = (book: Book) => book.frames.find((f) => f.id === "equal-end") ?? book.frames[0];
@@ -72,7 +73,7 @@ export const bolsterOptions = (book: Book): PictureOption[] =>
     id: b.id,
     label: b.label.charAt(0).toUpperCase() + b.label.slice(1),
     tell: b.recognise,
-    picture: handlePicture({ frame: "x", bolsters: b.id, handle: "bone-smooth" }, plain(book)),
+    picture: handlePicture(book, { frame: "x", bolsters: b.id, handle: "bone-smooth" }, plain(book)),
   }));
 
 /** How an answer is drawn, for questions that ask for a shape or a surface. */
@@ -98,6 +99,7 @@ export function answerOptions(book: Book, q: Question): PictureOption[] | undefi
       label: a.label,
       tell: tell(a),
       picture: handlePicture(
+        book,
         { frame: "x", ...draw(a.drawnAs ?? a.id) },
         plain(book),
         q.id === "bail" ? 0.82 : 1,

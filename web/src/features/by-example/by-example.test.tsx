@@ -14,6 +14,7 @@ const BOOK = {
     { id: "letter", counted: false, forms: [] },
     { id: "bar", counted: true, forms: [] },
   ],
+  bolsters: [],
   frames: [{ id: "swell-end", name: "swell-end" }],
   questions: [{ id: "handle_material", answers: [{ id: "stag", label: "Stag" }] }],
   choices: { sourceKind: [{ id: "own-knives", label: "My own knives" }] },

@@ -10,6 +10,7 @@ import { PreferencesProvider } from "../../preferences";
 import { SetPage } from ".";
 
 const BOOK = {
+  bolsters: [],
   frames: [],
   blades: [],
   condition: { grades: [{ id: "mint", label: "Mint" }] },

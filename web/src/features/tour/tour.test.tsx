@@ -39,6 +39,7 @@ const TOUR = {
   ],
 } as unknown as TourTold;
 const BOOK = {
+  bolsters: [],
   frames: [],
   blades: [],
   stations: [

@@ -12,6 +12,7 @@ import { ToastProvider } from "../../ui/toasts";
 import { WantedPage } from ".";
 
 const BOOK = {
+  bolsters: [],
   frames: [],
   blades: [],
   patterns: [{ id: "pen", name: "Pen knife" }],

@@ -31,6 +31,7 @@ const WORDS: Words = {
 };
 
 const BOOK = {
+  bolsters: [],
   frames: [],
   blades: [],
   stations: [{ id: "blades", name: "Blades", key: "2", drawnLarge: true }],

@@ -20,6 +20,7 @@ const question = (id: string, more: Partial<Question>, ...answers: string[]): Qu
 });
 
 const BOOK = {
+  bolsters: [],
   frames: [],
   blades: [],
   quantities: [],

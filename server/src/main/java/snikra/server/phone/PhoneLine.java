@@ -58,6 +58,9 @@ final class PhoneLine implements AutoCloseable {
     connector.setProperty("maxThreads", "" + THREADS);
     connector.setProperty("maxConnections", "" + CONNECTIONS);
     connector.setProperty("connectionTimeout", "" + PATIENCE_MS);
+    // What is too large is let come in and thrown away, so that the phone hears why and no broken
+    // line.
+    connector.setProperty("maxSwallowSize", "" + 2 * PhonePages.LARGEST_PHOTO);
     connector.setProperty("SSLEnabled", "true");
     connector.setScheme("https");
     connector.setSecure(true);

@@ -37,7 +37,7 @@ class PhonePages extends HttpServlet {
   private static final long serialVersionUID = 1L;
   private static final Logger LOG = LoggerFactory.getLogger(PhonePages.class);
   private static final Duration MOST_SENDING = Duration.ofSeconds(90);
-  private static final long LARGEST_PHOTO = 30L * 1024 * 1024;
+  static final long LARGEST_PHOTO = 30L * 1024 * 1024;
   private static final int LARGEST_CODE = 64;
   private static final int PIECE = 64 * 1024;
   private static final Pattern ASSET = Pattern.compile("/assets/[\\w-]+(?:\\.[\\w-]+)*\\.(\\w+)");
