@@ -2501,6 +2501,7 @@ export interface components {
             frames: components["schemas"]["Frame"][];
             blades: components["schemas"]["BladeType"][];
             bolsters: components["schemas"]["BolsterLayout"][];
+            shields: components["schemas"]["ShieldForm"][];
             patterns: components["schemas"]["Named"][];
             makers: components["schemas"]["Named"][];
             regions: components["schemas"]["Named"][];
@@ -4991,6 +4992,11 @@ export interface components {
             /** Format: double */
             years: number;
             surely: boolean;
+        };
+        ShieldForm: {
+            id: string;
+            outline: number[][];
+            ellipse: number[];
         };
         Shift: {
             before: components["schemas"]["ShiftHeld"];

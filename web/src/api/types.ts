@@ -29,6 +29,7 @@ export type Progress = Schemas["VerdictProgress"];
 export type Sketch = Schemas["Sketch"];
 export type Frame = Schemas["Frame"];
 export type BolsterLayout = Schemas["BolsterLayout"];
+export type ShieldForm = Schemas["ShieldForm"];
 export type BladeType = Schemas["BladeType"];
 export type SavedKnife = Schemas["SavedKnife"];
 export type TrayEntry = Schemas["TrayEntry"];

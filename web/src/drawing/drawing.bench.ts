@@ -12,6 +12,7 @@ const even = (high: number): [number, number, number][] =>
   ]);
 const book = {
   bolsters: [],
+  shields: [],
   frames: [
     { id: "even", name: "Even", alsoCalled: [], recognise: "", heightRatio: 0.18, profile: even(0.09) },
   ],

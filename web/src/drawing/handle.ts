@@ -1,4 +1,4 @@
-import type { BolsterLayout, Book, Frame, Sketch } from "../api/types";
+import type { BolsterLayout, Book, Frame, ShieldForm, Sketch } from "../api/types";
 import { burin, cubic, heightAt, lerp, type Map2, type Point, path, seeded, smooth } from "./geometry";
 
 /** One drawn shape: filled or stroked in a token of the sheet. */
@@ -21,9 +21,13 @@ const EVEN: Frame["profile"] = [
   [1, 0, 0],
 ];
 
+/** One that was fixed and whose form nobody looked at is drawn as this. */
+const USUAL_SHIELD = "bar";
+
 /** A handle with the outline and the bolsters the book has for it. */
-export const handleOf = (sketch: Sketch, book: Pick<Book, "frames" | "bolsters">): Handle =>
+export const handleOf = (sketch: Sketch, book: Pick<Book, "frames" | "bolsters" | "shields">): Handle =>
   new Handle(sketch, {
+    shield: book.shields.find((s) => s.id === (sketch.shieldShape ?? USUAL_SHIELD)),
     frame: book.frames.find((f) => f.id === sketch.frame),
     layout: book.bolsters.find((b) => b.id === sketch.bolsters),
   });
@@ -38,13 +42,16 @@ export class Handle {
   readonly boltB: number;
   /** What its metal is like, where anyone looked. */
   readonly metal: BolsterLayout["form"] | undefined;
+  /** The outline of its shield, where it has one. */
+  readonly shield: ShieldForm | undefined;
   private readonly slot: Point[];
   private readonly back: Point[];
 
   constructor(
     readonly sketch: Sketch,
-    { frame, layout }: { frame?: Frame; layout?: BolsterLayout },
+    { frame, layout, shield }: { frame?: Frame; layout?: BolsterLayout; shield?: ShieldForm },
   ) {
+    this.shield = shield;
     this.length = sketch.closedLengthMm;
     this.metal = layout?.form;
     this.boltA = (layout?.front ?? 0) * this.length;
@@ -110,8 +117,7 @@ export function drawHandle(h: Handle, map: Map2, px: number, fine: boolean, seen
   const cover = [...h.along(-1, from, until, 80), ...h.along(1, from, until, 80).reverse()];
   const ink = [...covering(h, to, px, fine), ...bolsters(h, to, px, fine), edge(h, to, px)];
   const shapes: Shape[] = [{ d: outline, fill: "paper" }];
-  if (h.sketch.handle && !["pearl", "metal", "aluminium"].includes(h.sketch.handle))
-    shapes.push({ d: path(to(cover)), fill: "bone" });
+  if (h.sketch.handle && !LIGHT.includes(h.sketch.handle)) shapes.push({ d: path(to(cover)), fill: "bone" });
   shapes.push({ d: ink.join(""), fill: "ink" }, ...pins(h, map, px), ...shield(h, map, px));
   const back = Array.from({ length: 121 }, (_, i) => {
     const x = h.length * (0.5 - 0.5 * Math.cos((Math.PI * i) / 120));
@@ -162,11 +168,12 @@ function joint(h: Handle, to: To, px: number, x: number): string {
   return burin(to(h.across(x)), (t) => px * weight * (0.75 + 0.4 * t));
 }
 
+const hasShield = (h: Handle) => Boolean(h.shield && h.sketch.shield && h.sketch.shield !== "none");
+
 function blocked(h: Handle, x: number, y: number): boolean {
   const sx = SHIELD.at * h.length;
-  const hasShield = h.sketch.shield !== undefined && h.sketch.shield !== "none";
   if (
-    hasShield &&
+    hasShield(h) &&
     Math.abs(x - sx) < SHIELD.halfWidth + 1.1 &&
     Math.abs(y - h.y(x, 0)) < SHIELD.halfHeight + 0.8
   )
@@ -191,7 +198,7 @@ function covering(h: Handle, to: To, px: number, fine: boolean): string[] {
   const until = h.length - h.boltA - 1.2;
   const clear = (points: Point[]) => points.filter(([x, y]) => !blocked(h, x, y));
   // Where the cover itself is metal, it is drawn so before anyone said of which.
-  const stuff = h.sketch.handle ?? (h.metal === "cover" ? "metal" : "");
+  const stuff = h.sketch.handle ?? (h.metal === "cover" ? "sheet-metal" : "");
   return TEXTURES[stuff]?.({ h, to, px, fine, random, from, until, clear }) ?? [];
 }
 
@@ -208,9 +215,6 @@ interface Ground {
 }
 
 type Texture = (ground: Ground) => string[];
-
-const jigged: Texture = ({ h, to, px, fine, random, from, until }) =>
-  jigging(h, to, px, fine, random, from, until);
 
 const grained =
   (lines: number): Texture =>
@@ -285,35 +289,33 @@ const flecked: Texture = ({ h, to, px, fine, random, from, until }) =>
       : burin(to(h.along(v, x, x + random(0.5, 1.5), 4)), (t) => px * 0.6 * Math.sin(Math.PI * t) ** 0.5);
   });
 
+/** The textures the book names; what it calls plain has none. */
 const TEXTURES: Record<string, Texture> = {
-  "bone-jigged": jigged,
-  acetal: jigged,
-  stag: ({ h, to, px, random, from, until, clear }) => bark(h, to, px, random, from, until, clear),
-  ebony: grained(9),
-  rosewood: grained(7),
-  wood: grained(7),
-  "laminated-wood": grained(7),
-  "glass-laminate": grained(7),
-  phenolic: grained(7),
-  horn: layered,
-  "hard-rubber": layered,
-  casein: layered,
-  celluloid: swirled,
-  tortoiseshell: mottled,
-  ivory: sheen,
-  nylon: sheen,
-  pearl: sheen,
-  metal: lined,
-  aluminium: lined,
-  "bone-smooth": flecked,
+  jigged: ({ h, ...ground }) => jigging(h, ground, h.sketch.jigging ?? REGULAR_CUTS),
+  "moulded-jigging": ({ h, ...ground }) => jigging(h, ground, REGULAR_CUTS),
+  bark: ({ h, to, px, random, from, until, clear }) => bark(h, to, px, random, from, until, clear),
+  "close-grain": grained(9),
+  grain: grained(7),
+  layers: layered,
+  swirls: swirled,
+  clouds: mottled,
+  nacre: sheen,
+  sheen,
+  "sheet-metal": lined,
+  flecks: flecked,
 };
+
+const REGULAR_CUTS = "machine-regular";
+
+/** Covers as light as the metal of the ends. */
+const LIGHT = ["nacre", "sheet-metal"];
 
 type Random = (low: number, high: number) => number;
 
-function jigging(h: Handle, to: To, px: number, fine: boolean, random: Random, from: number, until: number) {
+function jigging(h: Handle, ground: Omit<Ground, "h">, style: string) {
+  const { to, px, fine, random, from, until } = ground;
   const rows = fine ? 11 : 7;
   const step = fine ? 2.3 : 2.8;
-  const style = h.sketch.jigging ?? "machine-regular";
   if (style === "none") return [];
   const cuts: string[] = [];
   for (let r = 0; r < rows; r++) {
@@ -471,59 +473,6 @@ function pins(h: Handle, map: Map2, px: number): Shape[] {
   return pinPlaces(h).map((p) => ({ d: circle(map(p), 0.8 * scale), fill: "paper", stroke: 0.85 * px }));
 }
 
-/** Shields as rows of half width and height about the middle, in units of their half size. */
-const SHIELDS: Record<string, readonly Point[]> = {
-  bar: [
-    [-0.87, -1],
-    [0.87, -1],
-    [1, -0.56],
-    [1, 0.56],
-    [0.87, 1],
-    [-0.87, 1],
-    [-1, 0.56],
-    [-1, -0.56],
-  ],
-  pinched: [
-    [-1, -1],
-    [-0.4, -0.8],
-    [0, -0.5],
-    [0.4, -0.8],
-    [1, -1],
-    [1, 1],
-    [0.4, 0.8],
-    [0, 0.5],
-    [-0.4, 0.8],
-    [-1, 1],
-  ],
-  lozenge: [
-    [-1, 0],
-    [0, -1.2],
-    [1, 0],
-    [0, 1.2],
-  ],
-  crest: [
-    [-0.5, -1.3],
-    [0.5, -1.3],
-    [0.5, 0.1],
-    [0.36, 0.8],
-    [0, 1.4],
-    [-0.36, 0.8],
-    [-0.5, 0.1],
-  ],
-  federal: [
-    [-0.5, -1],
-    [-0.34, -1.35],
-    [-0.17, -1.1],
-    [0, -1.35],
-    [0.17, -1.1],
-    [0.34, -1.35],
-    [0.5, -1],
-    [0.44, 0.4],
-    [0, 1.4],
-    [-0.44, 0.4],
-  ],
-};
-
 const ellipse = (wide: number, high: number): Point[] =>
   Array.from({ length: 40 }, (_, i) => {
     const t = (2 * Math.PI * i) / 40;
@@ -532,15 +481,11 @@ const ellipse = (wide: number, high: number): Point[] =>
 
 function shield(h: Handle, map: Map2, px: number): Shape[] {
   const kind = h.sketch.shield;
-  const form = h.sketch.shieldShape ?? "bar";
-  if (!kind || kind === "none" || form === "none") return [];
+  if (!h.shield || !hasShield(h)) return [];
+  const { outline, ellipse: round } = h.shield;
   const cx = SHIELD.at * h.length;
   const rows =
-    form === "oval"
-      ? ellipse(1, 1.1)
-      : form === "round"
-        ? ellipse(0.36, 1.2)
-        : (SHIELDS[form] ?? (SHIELDS.bar as readonly Point[]));
+    round.length === 2 ? ellipse(round[0] as number, round[1] as number) : (outline as unknown as Point[]);
   const at = (x: number, y: number): Point => map([cx + x, h.y(cx + x, 0) + y]);
   const rim = (less: number) =>
     rows.map(([x, y]) => at(x * (SHIELD.halfWidth - less), y * (SHIELD.halfHeight - less * 0.8)));

@@ -2,7 +2,7 @@ import type { Answer, BladeType, Book, ConditionPoint, Frame, Question, Sketch }
 import type { PictureOption } from "../ui/picker";
 import { type Along, blade, drawBlade } from "./blade";
 import { placed } from "./geometry";
-import { drawHandle, Handle, type Shape } from "./handle";
+import { drawHandle, handleOf, type Shape } from "./handle";
 import { Shapes } from "./shapes";
 
 /** Small drawings of one kind and size, for choices that are made by looking. */
@@ -25,9 +25,15 @@ const BARE: Sketch = {
   back: { springs: 1, counted: false, tangs: [] },
 };
 
+/** The outline given, whichever it is in the book. */
+const FRAME = "x";
+
 function handlePicture(book: Book, sketch: Partial<Sketch>, frame: Frame | undefined, scale = 1) {
-  const layout = book.bolsters.find((b) => b.id === sketch.bolsters);
-  const whole = new Handle({ ...BARE, closedLengthMm: 76 / scale, ...sketch }, { frame, layout });
+  const frames = frame ? [{ ...frame, id: FRAME }] : [];
+  const whole = handleOf(
+    { ...BARE, closedLengthMm: 76 / scale, ...sketch, frame: FRAME },
+    { ...book, frames },
+  );
   const span = whole.y(whole.length / 2, 1) - whole.y(whole.length / 2, -1);
   const tall = Math.max(span, 12);
   const fit = Math.min(scale, (HIGH - 3) / tall);
@@ -63,7 +69,7 @@ export const frameOptions = (book: Book): PictureOption[] =>
     label: f.name,
     also: f.alsoCalled,
     tell: f.recognise,
-    picture: handlePicture(book, { frame: f.id, handle: "bone-smooth" }, f),
+    picture: handlePicture(book, { handle: PLAIN }, f),
   }));
 
 const plain = (book: Book) => book.frames.find((f) => f.id === "equal-end") ?? book.frames[0];
@@ -73,20 +79,24 @@ export const bolsterOptions = (book: Book): PictureOption[] =>
     id: b.id,
     label: b.label.charAt(0).toUpperCase() + b.label.slice(1),
     tell: b.recognise,
-    picture: handlePicture(book, { frame: "x", bolsters: b.id, handle: "bone-smooth" }, plain(book)),
+    picture: handlePicture(book, { bolsters: b.id, handle: PLAIN }, plain(book)),
   }));
+
+/** Textures on which a form or a surface shows well. */
+const PLAIN = "flecks";
+const JIGGED = "jigged";
 
 /** How an answer is drawn, for questions that ask for a shape or a surface. */
 const DRAWN: Record<string, (answer: string) => Partial<Sketch>> = {
-  handle_material: (handle) => ({ handle, jigging: handle === "bone-jigged" ? "deep-cross" : undefined }),
-  jigging: (jigging) => ({ handle: "bone-jigged", jigging }),
+  handle_material: (handle) => ({ handle, jigging: handle === JIGGED ? "deep-cross" : undefined }),
+  jigging: (jigging) => ({ handle: JIGGED, jigging }),
   shield_shape: (shieldShape) => ({
     shield: shieldShape === "none" ? "none" : "glued",
     shieldShape,
-    handle: "bone-smooth",
+    handle: PLAIN,
   }),
-  shield_fixing: (shield) => ({ shield, shieldShape: "bar", handle: "bone-smooth" }),
-  bail: (bail) => ({ bail, bolsters: "both-ends", handle: "bone-smooth" }),
+  shield_fixing: (shield) => ({ shield, shieldShape: "bar", handle: PLAIN }),
+  bail: (bail) => ({ bail, bolsters: "both-ends", handle: PLAIN }),
 };
 
 /** The answers of a question as pictures, or nothing where words are all there is. */
@@ -98,12 +108,7 @@ export function answerOptions(book: Book, q: Question): PictureOption[] | undefi
       id: a.id,
       label: a.label,
       tell: tell(a),
-      picture: handlePicture(
-        book,
-        { frame: "x", ...draw(a.drawnAs ?? a.id) },
-        plain(book),
-        q.id === "bail" ? 0.82 : 1,
-      ),
+      picture: handlePicture(book, draw(a.drawnAs ?? a.id), plain(book), q.id === "bail" ? 0.82 : 1),
     }));
   const outline = (id: string | undefined) => book.blades.find((b) => b.id === id);
   const pulls = q.id.endsWith("_pull");

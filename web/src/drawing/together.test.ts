@@ -2,7 +2,7 @@ import { expect, it } from "vitest";
 import type { Book, Sketch } from "../api/types";
 import { layTogether } from "./together";
 
-const BOOK = { bolsters: [], frames: [], blades: [] } as unknown as Book;
+const BOOK = { bolsters: [], shields: [], frames: [], blades: [] } as unknown as Book;
 
 const knife = (mm: number) =>
   ({

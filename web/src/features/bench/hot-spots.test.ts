@@ -14,6 +14,7 @@ const even = [
 
 const BOOK = {
   bolsters: [],
+  shields: [],
   frames: [{ id: "even", name: "Even", recognise: "", heightRatio: 0.18, profile: even }],
   blades: [
     { id: "spear", name: "Spear blade", alsoCalled: [], tool: false, recognise: "", profile: even.slice(2) },

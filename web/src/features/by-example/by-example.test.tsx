@@ -15,6 +15,7 @@ const BOOK = {
     { id: "bar", counted: true, forms: [] },
   ],
   bolsters: [],
+  shields: [],
   frames: [{ id: "swell-end", name: "swell-end" }],
   questions: [{ id: "handle_material", answers: [{ id: "stag", label: "Stag" }] }],
   choices: { sourceKind: [{ id: "own-knives", label: "My own knives" }] },

@@ -10,7 +10,7 @@ import { PreferencesProvider } from "../../preferences";
 import { CollectionPage } from ".";
 import { within } from "./asked";
 
-const BOOK = { bolsters: [], frames: [], blades: [] } as unknown as Book;
+const BOOK = { bolsters: [], shields: [], frames: [], blades: [] } as unknown as Book;
 
 const TOLD = {
   portrait: {

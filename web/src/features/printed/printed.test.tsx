@@ -10,7 +10,7 @@ import { PreferencesProvider } from "../../preferences";
 import { PrintedPage } from ".";
 import { chapters } from "./order";
 
-const BOOK = { bolsters: [], frames: [], blades: [] } as unknown as Book;
+const BOOK = { bolsters: [], shields: [], frames: [], blades: [] } as unknown as Book;
 
 const leaf = (number: number, maker?: string, from?: number, rest: object = {}): Leaf =>
   ({

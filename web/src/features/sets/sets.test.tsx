@@ -11,6 +11,7 @@ import { SetPage } from ".";
 
 const BOOK = {
   bolsters: [],
+  shields: [],
   frames: [],
   blades: [],
   condition: { grades: [{ id: "mint", label: "Mint" }] },

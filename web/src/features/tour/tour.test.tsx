@@ -40,6 +40,7 @@ const TOUR = {
 } as unknown as TourTold;
 const BOOK = {
   bolsters: [],
+  shields: [],
   frames: [],
   blades: [],
   stations: [

@@ -10,7 +10,7 @@ import { PreferencesProvider } from "../../preferences";
 import { COLUMNS, type Column, sorted } from "./columns";
 import { KnivesTable } from "./table";
 
-const BOOK = { frames: [], blades: [], bolsters: [], questions: [] } as unknown as Book;
+const BOOK = { frames: [], blades: [], bolsters: [], shields: [], questions: [] } as unknown as Book;
 const SHOWN = { units: "in", school: "strict", book: BOOK } as const;
 
 const knife = (number: number, title: string | undefined, from?: number): ReadableEntry => ({

@@ -6,7 +6,7 @@ import type { Book, ReadableEntry } from "../../api/types";
 import { PreferencesProvider } from "../../preferences";
 import { axisOf, TimeLine, yearsOn } from "./time-line";
 
-const BOOK = { frames: [], blades: [], bolsters: [], questions: [] } as unknown as Book;
+const BOOK = { frames: [], blades: [], bolsters: [], shields: [], questions: [] } as unknown as Book;
 const knife = (number: number, ...pieces: [number, number][]) =>
   ({
     id: `k${number}`,

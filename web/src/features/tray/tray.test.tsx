@@ -13,7 +13,7 @@ import { Tray } from ".";
 import { askAgain } from "./ask-again";
 import { inOrder, type Order } from "./order";
 
-const BOOK = { frames: [], blades: [], bolsters: [], questions: [] } as unknown as Book;
+const BOOK = { frames: [], blades: [], bolsters: [], shields: [], questions: [] } as unknown as Book;
 const readable = (number: number, title: string): TrayEntry => ({
   id: `k${number}`,
   number,

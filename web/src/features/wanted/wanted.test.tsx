@@ -13,6 +13,7 @@ import { WantedPage } from ".";
 
 const BOOK = {
   bolsters: [],
+  shields: [],
   frames: [],
   blades: [],
   patterns: [{ id: "pen", name: "Pen knife" }],

@@ -32,6 +32,7 @@ const WORDS: Words = {
 
 const BOOK = {
   bolsters: [],
+  shields: [],
   frames: [],
   blades: [],
   stations: [{ id: "blades", name: "Blades", key: "2", drawnLarge: true }],

@@ -21,6 +21,7 @@ const question = (id: string, more: Partial<Question>, ...answers: string[]): Qu
 
 const BOOK = {
   bolsters: [],
+  shields: [],
   frames: [],
   blades: [],
   quantities: [],

@@ -32,6 +32,7 @@ import snikra.core.pattern.Modifier;
 import snikra.core.pattern.Pattern;
 import snikra.core.pattern.PatternBook;
 import snikra.core.pattern.Pull;
+import snikra.core.pattern.ShieldForm;
 import snikra.core.pattern.SpringLayout;
 import snikra.core.practice.Described;
 import snikra.core.practice.PracticeBook;
@@ -74,7 +75,8 @@ public final class ShippedShelf {
 
   private ShippedShelf() {}
 
-  private record Shapes(List<Frame> frames, List<BladeType> blades, BladeRoom room) {}
+  private record Shapes(
+      List<Frame> frames, List<BladeType> blades, BladeRoom room, List<ShieldForm> shields) {}
 
   private record Patterns(
       List<BolsterLayout> bolsters,
@@ -190,6 +192,7 @@ public final class ShippedShelf {
             shapes.frames,
             shapes.blades,
             shapes.room,
+            shapes.shields,
             patterns.bolsters,
             patterns.pulls,
             patterns.dividers,

@@ -210,7 +210,7 @@ class ExaminerTest {
                         + "\"sure\"}}}")
                 .sketch()
                 .handle())
-        .isEqualTo("horn");
+        .isEqualTo("layers");
     assertThat(sketch.blades().get(0).pull()).isNull();
     assertThat(sketch.blades().get(1).pull()).isEqualTo("long");
     assertThat(sketch.measured()).isFalse();

@@ -15,6 +15,7 @@ import snikra.core.examination.Station;
 import snikra.core.pattern.BladeType;
 import snikra.core.pattern.Frame;
 import snikra.core.pattern.Pattern;
+import snikra.core.pattern.ShieldForm;
 import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
 
@@ -49,19 +50,29 @@ class ShippedShelfTest {
   @Test
   void everyAnswerThatIsDrawnHasItsOutline() {
     Set<String> blades = ids(shelf.patterns().blades().stream().map(BladeType::id).toList());
-    List<String> materials =
-        shelf.clues().feature("handle_material").orElseThrow().clues().stream()
-            .map(Clue::id)
-            .toList();
     List<String> drawn =
         shelf.clues().features().stream()
+            .filter(f -> !f.id().equals("handle_material"))
             .flatMap(f -> f.clues().stream())
-            .filter(c -> !materials.contains(c.id()) || !materials.contains("" + c.drawnAs()))
             .map(Clue::drawnAs)
             .filter(java.util.Objects::nonNull)
             .toList();
     assertThat(drawn).hasSizeGreaterThan(12);
     assertThat(blades).containsAll(drawn);
+  }
+
+  @Test
+  void everyMaterialHasATextureAndEveryShieldAForm() {
+    assertThat(shelf.clues().feature("handle_material").orElseThrow().clues())
+        .allSatisfy(c -> assertThat(c.drawnAs()).as(c.id()).isNotBlank());
+    List<String> shields =
+        shelf.clues().feature("shield_shape").orElseThrow().clues().stream()
+            .map(Clue::id)
+            .filter(id -> !id.equals("none"))
+            .toList();
+    assertThat(shelf.patterns().shields())
+        .extracting(ShieldForm::id)
+        .containsExactlyInAnyOrderElementsOf(shields);
   }
 
   @Test

@@ -8,8 +8,8 @@ import org.jspecify.annotations.Nullable;
  * One answer to the question a feature asks.
  *
  * @param test how to make sure without harm
- * @param drawnAs the blade or tool whose outline shows it, or for a handle the material it is drawn
- *     as
+ * @param drawnAs the blade or tool whose outline shows it, or for the material of a handle the
+ *     texture it is drawn in
  * @param opens how a knife that shows it is opened without harm, where that is not plain
  * @param base how often the answer is met where nothing speaks against it, relative to its
  *     alternatives

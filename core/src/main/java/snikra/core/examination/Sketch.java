@@ -25,7 +25,7 @@ import snikra.core.specimen.Specimen;
  * ones and are marked as such.
  *
  * @param frame null where not looked at
- * @param handle the material it is drawn as
+ * @param handle the texture its cover is drawn in
  * @param measured whether the closed length was measured
  */
 public record Sketch(
@@ -152,7 +152,6 @@ public record Sketch(
     return heights.isEmpty() ? null : wear.left(type.outline(), length, heights);
   }
 
-  // A material that looks like another is drawn like it.
   private static @Nullable String handle(Specimen knife, ReferenceShelf shelf) {
     String value = Seen.valueOf(knife.seen().get(HANDLE));
     return shelf

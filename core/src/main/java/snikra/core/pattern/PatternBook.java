@@ -21,6 +21,7 @@ public record PatternBook(
     List<Frame> frames,
     List<BladeType> blades,
     BladeRoom room,
+    List<ShieldForm> shields,
     List<BolsterLayout> bolsters,
     List<Pull> pulls,
     Map<String, Pattern.Asked> dividers,
@@ -31,6 +32,7 @@ public record PatternBook(
   public PatternBook {
     frames = List.copyOf(frames);
     blades = List.copyOf(blades);
+    shields = List.copyOf(shields);
     bolsters = List.copyOf(bolsters);
     pulls = List.copyOf(pulls);
     dividers = Map.copyOf(dividers);
@@ -61,6 +63,7 @@ public record PatternBook(
         List.of(),
         List.of(),
         new BladeRoom(List.of(1.0), 1),
+        List.of(),
         List.of(),
         List.of(),
         Map.of(),

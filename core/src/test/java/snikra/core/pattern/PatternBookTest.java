@@ -37,6 +37,7 @@ class PatternBookTest {
         frames,
         blades,
         BOOK.room(),
+        BOOK.shields(),
         bolsters,
         pulls,
         dividers,

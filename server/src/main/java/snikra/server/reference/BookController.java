@@ -30,6 +30,7 @@ import snikra.core.measure.MeasureBook.Quantity;
 import snikra.core.pattern.BladeType;
 import snikra.core.pattern.BolsterLayout;
 import snikra.core.pattern.Frame;
+import snikra.core.pattern.ShieldForm;
 import snikra.core.provenance.EdtfDate;
 import snikra.core.reference.ReferenceShelf;
 import snikra.server.photos.PhotoRole;
@@ -53,6 +54,7 @@ class BookController {
         usualFirst(shelf),
         shelf.patterns().blades(),
         shelf.patterns().bolsters(),
+        shelf.patterns().shields(),
         shelf.patterns().patterns().stream().map(p -> new Named(p.id(), p.name())).toList(),
         shelf.makers().stream().map(m -> new Named(m.id(), m.name())).toList(),
         shelf.regions().stream().map(r -> new Named(r.id(), r.label())).toList(),
@@ -76,6 +78,7 @@ class BookController {
       List<Frame> frames,
       List<BladeType> blades,
       List<BolsterLayout> bolsters,
+      List<ShieldForm> shields,
       List<Named> patterns,
       List<Named> makers,
       List<Named> regions,
