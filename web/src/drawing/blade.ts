@@ -10,9 +10,17 @@ export interface Blade {
   edge: Point[];
   /** The true outline where hooks, forks or holes go beyond two edges: the outer one, then holes. */
   rings: Point[][];
+  /** Lines on its face that are no outline: a pivot, a hinge, a groove. */
+  lines: Point[][];
   isTool: boolean;
+  /** Where the nick is cut along it, half its length, and how far below the back; none on what has none. */
+  nick: { x: number; half: number; drop: number } | undefined;
   teeth: BladeType["teeth"];
+  texture: BladeType["texture"];
 }
+
+/** The nick of a blade nobody looked at. */
+const USUAL_NICK = { at: 0.4, length: 0.16, drop: 0.03 };
 
 const PLAIN: BladeType["profile"] = [
   [0, 0.085, -0.085],
@@ -44,14 +52,18 @@ export function blade(type: BladeType | undefined, length: number): Blade {
     [kick + 1.8, down - 0.7],
     [Math.max(kick + 2.2, tang - 0.4), down - 0.1],
   ];
+  const placed = (rows: number[][]) =>
+    rows.map((p): Point => [tang + (p[0] as number) * long, -(p[1] as number) * long]);
+  const nick = type ? type.nick : USUAL_NICK;
   return {
     length: tang + long,
     tang,
     spine: [...shoulder, ...spine.slice(1)],
     edge: [...under, ...edge],
-    rings: (type?.rings ?? []).map((ring) =>
-      ring.map((p): Point => [tang + (p[0] as number) * long, -(p[1] as number) * long]),
-    ),
+    rings: (type?.rings ?? []).map(placed),
+    lines: (type?.lines ?? []).map(placed),
+    nick: nick && { x: tang + nick.at * long, half: (nick.length * long) / 2, drop: nick.drop * long },
+    texture: type?.texture,
     isTool: (type?.kind ?? "blade") !== "blade",
     teeth: type?.teeth,
   };
@@ -80,12 +92,13 @@ export function drawBlade(
   const shapes: Shape[] = [{ d: full, fill: "paper" }];
   const lines =
     b.rings.length === 0
-      ? [...shading(left, to, px), bevel(left, to, px), teeth(left, to, px)]
+      ? [...shading(left, to, px), bevel(left, to, px), teeth(left, to, px), crossCuts(left, to, px)]
       : ringShading(b, to, px);
   shapes.push({ d: lines.join(""), fill: "ink" });
   if (pull === "long" || pull === "match-striker")
     shapes.push(...longPull(b, to, px, pull === "match-striker"));
-  else if (pull !== "none" && b.length > 22 && b.rings.length === 0) shapes.push(...nick(b, to, px));
+  else if (pull !== "none") shapes.push(...nick(b, to, px));
+  shapes.push(...b.lines.map((l) => ({ d: path(to(l), false), stroke: 0.8 * px })));
   if (along) shapes.push({ d: full, stroke: 0.8 * px, dashed: true });
   shapes.push({ d: outline(left, to), stroke: 1.15 * px });
   return shapes;
@@ -123,23 +136,37 @@ function worn(b: Blade, along: Along): Blade {
 
 function teeth(b: Blade, to: To, px: number): string {
   if (!b.teeth) return "";
-  const { from, to: until, count, side } = b.teeth;
+  const { from, to: until, count, side, kind, depth } = b.teeth;
   const long = b.length - b.tang;
-  const ink: string[] = [];
-  for (let i = 0; i < count; i++) {
+  const deep = (side === "spine" ? 1 : -1) * depth * long;
+  const half = (long * (until - from)) / count / 2;
+  const at = (x: number): Point => [x, heightAt(side === "spine" ? b.spine : b.edge, x)];
+  return Array.from({ length: count }, (_, i) => {
     const x = b.tang + long * lerp(from, until, (i + 0.5) / count);
-    const y = heightAt(side === "spine" ? b.spine : b.edge, x);
-    const deep = side === "spine" ? 1.5 : -1.5;
-    ink.push(
-      burin(
-        to([
-          [x, y],
-          [x + 0.35, y + deep],
-        ]),
-        () => 0.7 * px,
-      ),
-    );
-  }
+    const [a, z] = [at(x - half), at(x + half)];
+    const cut =
+      kind === "scallop"
+        ? cubic(a, [a[0], a[1] + 1.3 * deep], [z[0], z[1] + 1.3 * deep], z, 8)
+        : [at(x), [x + half / 2, at(x)[1] + deep] as Point];
+    return burin(to(cut), () => 0.7 * px);
+  }).join("");
+}
+
+/** Cuts across one another over the face, as on a file. */
+function crossCuts(b: Blade, to: To, px: number): string {
+  if (!b.texture) return "";
+  const long = b.length - b.tang;
+  const [from, until] = [b.tang + long * b.texture.from, b.tang + long * b.texture.to];
+  const ink: string[] = [];
+  for (let x = from; x < until; x += 1.2)
+    for (const lean of [1, -1]) {
+      const high = heightAt(b.edge, x) - heightAt(b.spine, x);
+      const across = (t: number): Point => {
+        const along = x + lean * high * 0.25 * (2 * t - 1);
+        return [along, lerp(heightAt(b.spine, along), heightAt(b.edge, along), lerp(0.14, 0.86, t))];
+      };
+      ink.push(burin(to([across(0), across(0.5), across(1)]), () => 0.4 * px));
+    }
   return ink.join("");
 }
 
@@ -255,11 +282,12 @@ function longPull(b: Blade, to: To, px: number, struck: boolean): Shape[] {
 }
 
 function nick(b: Blade, to: To, px: number): Shape[] {
-  const x = b.length * 0.5;
-  const y = heightAt(b.spine, x) + 1.25;
-  const r = Math.min(3.4, b.length * 0.075);
+  if (!b.nick) return [];
+  const { x, half: r, drop } = b.nick;
+  const y = heightAt(b.spine, x) + drop;
+  const deep = Math.min(1.4, 0.45 * r);
   const top = line([x - r, y], [x + r, y], 10);
-  const low = cubic([x + r, y], [x + r * 0.55, y + 1.4], [x - r * 0.55, y + 1.4], [x - r, y], 14);
+  const low = cubic([x + r, y], [x + r * 0.55, y + deep], [x - r * 0.55, y + deep], [x - r, y], 14);
   return [
     { d: path(to([...top, ...low])), fill: "paper", stroke: 0.6 * px },
     {

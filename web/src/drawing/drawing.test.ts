@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
-import type { BolsterLayout, Book, ShieldForm, Sketch } from "../api/types";
-import { blade } from "./blade";
+import type { BladeType, BolsterLayout, Book, ShieldForm, Sketch } from "../api/types";
+import { blade, drawBlade } from "./blade";
 import { drawClosed, reach } from "./closed";
 import { placed } from "./geometry";
 import { bailLoop, drawHandle, handleOf, type Shape } from "./handle";
@@ -65,6 +65,7 @@ const book = {
   blades: [
     {
       id: "spear",
+      nick: { at: 0.3, length: 0.2, drop: 0.03 },
       name: "Spear blade",
       alsoCalled: [],
       tool: false,
@@ -231,6 +232,39 @@ describe("a blade", () => {
 
   it("of an unknown kind is drawn all the same", () => {
     expect(blade(undefined, 40).spine.flat().every(Number.isFinite)).toBe(true);
+  });
+});
+
+describe("what the book says of a blade", () => {
+  const type = {
+    ...(book.blades[0] as BladeType),
+    nick: { at: 0.3, length: 0.2, drop: 0.03 },
+    teeth: { kind: "saw", side: "edge", from: 0.1, to: 0.9, count: 8, depth: 0.02 },
+    texture: { kind: "cross-cut", from: 0.2, to: 0.8 },
+    lines: [
+      [
+        [0.4, 0],
+        [0.45, 0.02],
+        [0.5, 0],
+      ],
+    ],
+  } as BladeType;
+  const as = (more: Partial<BladeType>) =>
+    drawBlade(blade({ ...type, ...more } as BladeType, 66), placed(4, [0, 0]), 1, undefined, true);
+  const whole = as({});
+
+  it.each<[string, Partial<BladeType>]>([
+    ["where its nick is", { nick: { at: 0.5, length: 0.2, drop: 0.03 } }],
+    ["how long its nick is", { nick: { at: 0.3, length: 0.1, drop: 0.03 } }],
+    ["how far below the back", { nick: { at: 0.3, length: 0.2, drop: 0.06 } }],
+    ["that it has none", { nick: undefined }],
+    ["how deep its teeth are", { teeth: { ...type.teeth, depth: 0.04 } as BladeType["teeth"] }],
+    ["of which kind they are", { teeth: { ...type.teeth, kind: "scallop" } as BladeType["teeth"] }],
+    ["how far it is cut across", { texture: { kind: "cross-cut", from: 0.2, to: 0.5 } }],
+    ["what lines are on it", { lines: [] }],
+  ])("is drawn: %s", (_, more) => {
+    sound(as(more));
+    expect(as(more)).not.toEqual(whole);
   });
 });
 
