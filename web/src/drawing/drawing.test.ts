@@ -230,6 +230,30 @@ describe("a blade", () => {
     expect(b.spine.at(-1)?.[0]).toBeCloseTo(b.length, 6);
   });
 
+  it("loses height where it is worn, and only there", () => {
+    const b = blade(book.blades[0], 66);
+    // The outline as it is now is drawn last; its edge is what lies lowest.
+    const lowest = (along: [number, number][], from: number, to: number) => {
+      const d = drawBlade(b, placed(1, [0, 0]), 1, "none", true, along).at(-1)?.d ?? "";
+      const points = [...d.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map(
+        (m) => [Number(m[1]), Number(m[2])] as const,
+      );
+      return Math.max(...points.filter(([x]) => x > from && x < to).map(([, y]) => y));
+    };
+    const worn: [number, number][] = [
+      [0, 1],
+      [0.5, 1],
+      [0.7, 0.5],
+      [1, 0.5],
+    ];
+    const whole: [number, number][] = [
+      [0, 1],
+      [1, 1],
+    ];
+    expect(lowest(worn, 20, 36)).toBeCloseTo(lowest(whole, 20, 36), 1);
+    expect(lowest(worn, 52, 62)).toBeLessThan(lowest(whole, 52, 62) - 1.5);
+  });
+
   it("of an unknown kind is drawn all the same", () => {
     expect(blade(undefined, 40).spine.flat().every(Number.isFinite)).toBe(true);
   });

@@ -8,6 +8,7 @@ import { Opened, together } from "../../ui/opened";
 import { Page, PageHead } from "../../ui/page";
 import { usePageTitle } from "../../ui/page-title";
 import { useAttempt } from "../../ui/use-attempt";
+import { axisOf } from "./axis";
 import { Entry } from "./entry";
 import { Write } from "./write";
 
@@ -89,13 +90,4 @@ function Entries({ entries, anew }: { entries: JournalEntry[]; anew: () => Promi
       )}
     </section>
   );
-}
-
-/** The years all entries are drawn over, with a little room at both ends. */
-function axisOf(entries: JournalEntry[]) {
-  const marked = entries.flatMap((e) => [
-    ...(e.opinion.span?.pieces.flatMap((p) => [p.from, p.to]) ?? []),
-    ...(e.own?.from === undefined ? [] : [e.own.from, e.own.to as number]),
-  ]);
-  return { from: Math.min(...marked) - 5, to: Math.max(...marked) + 5 };
 }

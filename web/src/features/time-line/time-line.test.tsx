@@ -116,6 +116,7 @@ test("years are typed; what is none is told at its field and cannot be kept", as
     unmarked: [],
     remarks: [],
   } as never);
+  const kept = vi.spyOn(api, "moveYears");
   const user = await laidOut();
   end("No. 77, Jack, first year").focus();
   const strip = within(await screen.findByRole("region", { name: "In hand" }));
@@ -125,6 +126,9 @@ test("years are typed; what is none is told at its field and cannot be kept", as
   await user.type(until, "soon{Enter}");
   await waitFor(() => expect(strip.getByLabelText("until").getAttribute("aria-invalid")).toBe("true"));
   expect((strip.getByRole("button", { name: /^Keep/ }) as HTMLButtonElement).disabled).toBe(true);
+  end("No. 77, Jack, first year").focus();
+  await user.keyboard("{Enter}");
+  expect(kept).not.toHaveBeenCalled();
 });
 
 test("what could not be kept stays as it was moved", async () => {

@@ -208,6 +208,18 @@ it("lies in the order that was chosen, and what an order cannot place comes last
   expect(numbers("worth")).toEqual([3, 2, 1]);
   expect(numbers("last")).toEqual([3, 2, 1]);
   expect(numbers("number")).toEqual([1, 2, 3]);
+  // Of a span in pieces the last tells how new it may be.
+  c.summary = {
+    ...c.summary,
+    span: {
+      share: 0.9,
+      pieces: [
+        { from: 1890, to: 1910 },
+        { from: 1970, to: 1980 },
+      ],
+    },
+  };
+  expect(numbers("newest")).toEqual([3, 2, 1]);
 });
 
 it("that only holds what cannot be read is not called empty", async () => {

@@ -49,6 +49,21 @@ describe("a knife at the bench", () => {
     expect(recallDraft("k", "tab", new Set())).toBeUndefined();
   });
 
+  it("has the tray looked at again once it is saved", async () => {
+    put.mockResolvedValue(kept(1, "b"));
+    const queries = new QueryClient();
+    const again = vi.spyOn(queries, "invalidateQueries");
+    const { result } = renderHook(() => useSaving(kept(0, "a"), undefined, "tab"), {
+      wrapper: ({ children }: { children: ReactNode }) => (
+        <QueryClientProvider client={queries}>{children}</QueryClientProvider>
+      ),
+    });
+    act(() => result.current.changed(specimen("b")));
+    expect(again).not.toHaveBeenCalled();
+    await pass(SAVE_AFTER_MS);
+    expect(again).toHaveBeenCalledWith({ queryKey: ["tray"] });
+  });
+
   it("is kept in this browser and sent again until an answer comes", async () => {
     put.mockRejectedValueOnce(new Refused(507, "The disk is full.")).mockResolvedValue(kept(1, "b"));
     const { result } = atTheBench();

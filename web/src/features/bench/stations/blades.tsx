@@ -1,5 +1,5 @@
 import { useMemo } from "react";
-import type { SeenBlade, Specimen } from "../../../api/types";
+import type { SeenBlade } from "../../../api/types";
 import { BackView } from "../../../drawing/back";
 import { answerOptions, bladeOptions } from "../../../drawing/pictures";
 import { percent, shownLength, withUnit } from "../../../format";
@@ -8,11 +8,12 @@ import type { PictureOption } from "../../../ui/picker";
 import { TextEntry } from "../../../ui/text-entry";
 import { TextField } from "../../../ui/text-field";
 import { useNewRow } from "../../../ui/use-new-row";
+import { blankBlade, withAnswer, withoutBlade } from "../edits";
 import { useReadings } from "../instruments";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
 import { SeenChoice } from "../seen-choice";
-import { FeaturesStation, withAnswer } from "./features";
+import { FeaturesStation } from "./features";
 import { readHeights, writeHeights } from "./heights";
 
 /** Which blades there are, where they turn and which springs they press; then what the main blade shows. */
@@ -45,7 +46,7 @@ export function BladesStation({ knife, book }: StationProps) {
         data-adds
         className="press mt-2"
         disabled={blades.length >= 12}
-        onClick={ours(() => set([...blades, blank(blades.length === 0)]))}
+        onClick={ours(() => set([...blades, blankBlade(blades.length === 0)]))}
       >
         {blades.length === 0 ? "Add the main blade" : "Add a blade or tool"}
       </button>
@@ -55,22 +56,6 @@ export function BladesStation({ knife, book }: StationProps) {
     </>
   );
 }
-
-const blank = (isMain: boolean): SeenBlade => ({
-  end: isMain ? { value: "A", sureness: "sure" } : undefined,
-  heights: [],
-  seen: {},
-  condition: {},
-});
-
-/** Without one blade; the marks on those behind it go with them. */
-const withoutBlade = (s: Specimen, place: number): Specimen => ({
-  ...s,
-  blades: s.blades.filter((_, k) => k !== place),
-  marks: s.marks
-    .filter((m) => m.blade !== place + 1)
-    .map((m) => (m.blade > place + 1 ? { ...m, blade: m.blade - 1 } : m)),
-});
 
 function FromTheBack({ knife }: Pick<StationProps, "knife">) {
   const sketch = knife.verdict?.sketch;

@@ -7,6 +7,7 @@ import { answerOptions } from "../../../drawing/pictures";
 import { RestingOn } from "../../../ui/resting-on";
 import { FactsOfKnife } from "../../facts";
 import { Answers, type Asked } from "../answers";
+import { withSeen } from "../edits";
 import type { StationProps } from "../panel";
 import { SeenChoice } from "../seen-choice";
 import { useAsking } from "../use-asking";
@@ -134,16 +135,6 @@ function Walks({
       />
     );
   });
-}
-
-export function withSeen(s: Specimen, feature: string, seen: Seen | undefined): Specimen {
-  return { ...s, seen: withAnswer(s.seen, feature, seen) };
-}
-
-/** What was seen with one answer given, or taken back. */
-export function withAnswer(all: Specimen["seen"], feature: string, seen: Seen | undefined): Specimen["seen"] {
-  const { [feature]: _, ...rest } = all;
-  return seen ? { ...rest, [feature]: seen } : rest;
 }
 
 /** What to look for once it was answered, and what that is worth. */

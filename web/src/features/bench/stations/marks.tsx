@@ -1,16 +1,16 @@
 import { useParams } from "react-router";
-import type { Book, Candidate, SeenFace, Specimen, Verdict } from "../../../api/types";
+import type { Book, Candidate, SeenFace, Verdict } from "../../../api/types";
 import { FIT, MarkDrawn } from "../../../drawing/mark-drawn";
 import { percent, sentence } from "../../../format";
 import { Key } from "../../../ui/key";
 import { SelectField } from "../../../ui/select-field";
+import { foundAs, withFace, withSeen } from "../edits";
 import { PutOnFile } from "../filing/put-on-file";
 import type { StationProps } from "../panel";
 import { PhoneAsCamera } from "../phone";
 import type { FaceOf } from "../plate";
 import { problemAt } from "../problems";
 import { SeenChoice } from "../seen-choice";
-import { withSeen } from "./features";
 import { Lines } from "./lines";
 import { TangPhoto } from "./tang-photo";
 
@@ -52,14 +52,6 @@ export function MarksStation({ knife, book, face, onFace }: OfFaces) {
 }
 
 type OfFaces = StationProps & { face: FaceOf; onFace: (face: FaceOf) => void };
-
-const withFace = (s: Specimen, face: FaceOf, next: SeenFace | undefined): Specimen => ({
-  ...s,
-  marks: [
-    ...s.marks.filter((f) => f.blade !== face.blade || f.face !== face.side),
-    ...(next ? [next] : []),
-  ].sort((a, b) => a.blade - b.blade || a.face.localeCompare(b.face)),
-});
 
 function Faces({ knife, book, face, onFace }: OfFaces) {
   const blades = Math.max(1, knife.specimen.blades.length);
@@ -214,7 +206,7 @@ function HowItWasFound({ book, face, seen, onChange }: OfFace) {
         value={seen?.state}
         nothing="not yet looked"
         options={book.choices.faceState}
-        onChange={(state) => onChange(state ? found(state as SeenFace["state"], face, seen) : undefined)}
+        onChange={(state) => onChange(state ? foundAs(state as SeenFace["state"], face, seen) : undefined)}
       />
       <SelectField
         label="How it was marked"
@@ -235,15 +227,6 @@ function HowItWasFound({ book, face, seen, onChange }: OfFace) {
     </div>
   );
 }
-
-/** A face found so: what was read on it stays with it only while it is read. */
-const found = (state: SeenFace["state"], face: FaceOf, seen: SeenFace | undefined): SeenFace => ({
-  blade: face.blade,
-  face: face.side,
-  state,
-  technique: state === "read" ? seen?.technique : undefined,
-  lines: state === "read" ? (seen?.lines ?? []) : [],
-});
 
 function Readings({ knife }: StationProps) {
   const mark = knife.verdict?.mark;

@@ -2,6 +2,7 @@ import { useEffect, useMemo } from "react";
 import type { Book, Seen, Specimen } from "../../../api/types";
 import { findingOptions } from "../../../drawing/pictures";
 import { Answers, type Asked } from "../answers";
+import { withAnswer } from "../edits";
 import type { PointingProps } from "../panel";
 import { SeenChoice } from "../seen-choice";
 import { useAsking } from "../use-asking";
@@ -43,19 +44,14 @@ export const givenOf = (specimen: Specimen): Record<string, Seen> => ({
   ),
 });
 
-function put(into: Record<string, Seen>, point: string, seen: Seen | undefined): Record<string, Seen> {
-  const { [point]: _, ...rest } = into;
-  return seen ? { ...rest, [point]: seen } : rest;
-}
-
 /** The knife with something else found at a point. */
 export const told = (s: Specimen, { point, blade }: AskedPoint, seen: Seen | undefined): Specimen =>
   blade === 0
-    ? { ...s, condition: put(s.condition, point, seen) }
+    ? { ...s, condition: withAnswer(s.condition, point, seen) }
     : {
         ...s,
         blades: s.blades.map((b, i) =>
-          i === blade ? { ...b, condition: put(b.condition ?? {}, point, seen) } : b,
+          i === blade ? { ...b, condition: withAnswer(b.condition ?? {}, point, seen) } : b,
         ),
       };
 
