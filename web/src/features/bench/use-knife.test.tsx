@@ -58,21 +58,24 @@ it("counts what changes nothing as no step", () => {
   expect(result.current.undo).toBeUndefined();
 });
 
-it("keeps what is here where that was chosen, and with the other leads back to it", async () => {
-  const collide = async () => {
-    put.mockRejectedValueOnce(new Refused(409, "changed", [], saved(3, "theirs")));
-    const { result } = atTheBench();
-    act(() => result.current.change(called("mine")));
-    await act(() => vi.advanceTimersByTimeAsync(SAVE_AFTER_MS));
-    expect(result.current.save.kind).toBe("changed-elsewhere");
-    return result;
-  };
+const collide = async () => {
+  put.mockRejectedValueOnce(new Refused(409, "changed", [], saved(3, "theirs")));
+  const { result } = atTheBench();
+  act(() => result.current.change(called("mine")));
+  await act(() => vi.advanceTimersByTimeAsync(SAVE_AFTER_MS));
+  expect(result.current.save.kind).toBe("changed-elsewhere");
+  return result;
+};
+
+it("keeps what is here where that was chosen, as no step of its own", async () => {
   const mine = await collide();
   await act(async () => mine.current.choose("mine"));
   expect(mine.current.specimen.title).toBe("mine");
   act(() => mine.current.undo?.());
   expect(mine.current.specimen.title).toBe("a");
-  localStorage.clear();
+});
+
+it("takes the other where that was chosen, and leads back to what was here", async () => {
   const theirs = await collide();
   await act(async () => theirs.current.choose("theirs"));
   expect(theirs.current.specimen.title).toBe("theirs");

@@ -16,7 +16,7 @@ import { SchoolEditor } from "./editor";
 
 /** How collectors judge: which school heads every page, and schools of one's own. */
 export function SchoolsPage({ book }: { book: Book }) {
-  const { grading, error, refetch, judge } = useGrading();
+  const { grading, error, refetch, judge, head } = useGrading();
   const [draft, setDraft] = useState<SchoolDraft>();
   const [tried, setTried] = useState<SchoolTold>();
   const opener = useRef<HTMLButtonElement>(null);
@@ -36,7 +36,7 @@ export function SchoolsPage({ book }: { book: Book }) {
       {(grading) => (
         <Page>
           <Preface />
-          <Schools grading={grading} onDraft={setDraft} onTry={onTry} />
+          <Schools {...{ grading, judge, head }} onDraft={setDraft} onTry={onTry} />
           <Elsewhere />
           <TryDialog grading={grading} tried={tried} from={opener} onClose={() => setTried(undefined)} />
           {draft && (
@@ -84,14 +84,15 @@ function Elsewhere() {
 
 function Schools({
   grading,
+  judge,
+  head,
   onDraft,
   onTry,
-}: {
+}: Pick<ReturnType<typeof useGrading>, "judge" | "head"> & {
   grading: Grading;
   onDraft: (draft: SchoolDraft) => void;
   onTry: (school: SchoolTold, from: HTMLButtonElement) => void;
 }) {
-  const { judge, head } = useGrading();
   const toast = useToast();
   const choice = choiceOf(grading);
   const remove = async (s: SchoolTold) => {

@@ -109,6 +109,15 @@ test("one of the schools heads every page, and another can", async () => {
   await screen.findByText("School points heads every page of this collection.");
 });
 
+test("the one that was pressed is marked at once, before the answer comes", async () => {
+  show();
+  await screen.findByRole("radio", { name: /School usual/ });
+  vi.spyOn(api, "judge").mockReturnValue(new Promise(() => {}));
+  const points = screen.getByRole("radio", { name: /School points/ }) as HTMLInputElement;
+  fireEvent.click(points);
+  await waitFor(() => expect(points.checked).toBe(true));
+});
+
 test("a school of one's own is made like another, with all it lets pass", async () => {
   show();
   fireEvent.click((await item("School usual")).getByText("Make one of my own like this"));
