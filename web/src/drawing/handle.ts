@@ -1,5 +1,6 @@
 import type { BolsterLayout, Book, Frame, ShieldForm, Sketch } from "../api/types";
 import { burin, cubic, heightAt, lerp, type Map2, type Point, path, seeded, smooth } from "./geometry";
+import { isLight, textured } from "./texture";
 
 /** One drawn shape: filled or stroked in a token of the sheet. */
 export interface Shape {
@@ -117,7 +118,7 @@ export function drawHandle(h: Handle, map: Map2, px: number, fine: boolean, seen
   const cover = [...h.along(-1, from, until, 80), ...h.along(1, from, until, 80).reverse()];
   const ink = [...covering(h, to, px, fine), ...bolsters(h, to, px, fine), edge(h, to, px)];
   const shapes: Shape[] = [{ d: outline, fill: "paper" }];
-  if (h.sketch.handle && !LIGHT.includes(h.sketch.handle)) shapes.push({ d: path(to(cover)), fill: "bone" });
+  if (h.sketch.handle && !isLight(h.sketch.handle)) shapes.push({ d: path(to(cover)), fill: "bone" });
   shapes.push({ d: ink.join(""), fill: "ink" }, ...pins(h, map, px), ...shield(h, map, px));
   const back = Array.from({ length: 121 }, (_, i) => {
     const x = h.length * (0.5 - 0.5 * Math.cos((Math.PI * i) / 120));
@@ -191,256 +192,21 @@ function pinPlaces(h: Handle): Point[] {
   return [at(0.11, 0.05), at(0.89, 0.05), at(0.5, 0.72)];
 }
 
-/** The stuff of the handle: cuts for jigged bone, bark for stag, grain for wood, and so on. */
+/** The stuff of the cover; where that itself is metal, it is drawn so before anyone said of which. */
+const textureOf = (h: Handle) => h.sketch.handle ?? (h.metal === "cover" ? "sheet-metal" : undefined);
+
 function covering(h: Handle, to: To, px: number, fine: boolean): string[] {
-  const random = seeded(Math.round(h.length * 8));
-  const from = h.boltB + 1.2;
-  const until = h.length - h.boltA - 1.2;
-  const clear = (points: Point[]) => points.filter(([x, y]) => !blocked(h, x, y));
-  // Where the cover itself is metal, it is drawn so before anyone said of which.
-  const stuff = h.sketch.handle ?? (h.metal === "cover" ? "sheet-metal" : "");
-  return TEXTURES[stuff]?.({ h, to, px, fine, random, from, until, clear }) ?? [];
-}
-
-/** What a texture is drawn with: the handle, the sheet, and the stretch between the bolsters. */
-interface Ground {
-  h: Handle;
-  to: To;
-  px: number;
-  fine: boolean;
-  random: Random;
-  from: number;
-  until: number;
-  clear: (points: Point[]) => Point[];
-}
-
-type Texture = (ground: Ground) => string[];
-
-const grained =
-  (lines: number): Texture =>
-  ({ h, to, px, from, until, clear }) =>
-    grain(h, to, px, lines, from, until, clear);
-
-const layered: Texture = ({ h, to, px, from, until, clear }) =>
-  [0.9, 0.77, 0.64, 0.51, 0.38, 0.25].map((v, r) =>
-    burin(to(clear(h.along(v, from, until, 70))), () => px * (0.85 - 0.1 * r)),
-  );
-
-/** Clear of both edges of the cover. */
-const isOnCover = (h: Handle, x: number, y: number) =>
-  Math.abs(y - h.y(x, 0)) < 0.92 * Math.abs(h.y(x, 1) - h.y(x, 0));
-
-/** Sheet that was rolled while soft: streaks that drift along the handle, swell and end. */
-const swirled: Texture = ({ h, to, px, fine, random, from, until, clear }) => {
-  const long = (until - from) / random(1.6, 2.2);
-  const [slow, quick, lean] = [random(0, 6.3), random(0, 6.3), random(1.2, 2)];
-  const drift = (x: number, v: number) =>
-    0.26 * Math.sin((6.3 * (x - from)) / long + slow + lean * v) +
-    0.1 * Math.sin((15 * (x - from)) / long + quick - lean * v);
-  const rows = fine ? 9 : 6;
-  return Array.from({ length: rows }, (_, r) => {
-    const v = lerp(-0.95, 0.95, r / (rows - 1));
-    const [phase, weight] = [random(0, 6.3), random(0.5, 0.95)];
-    const line = Array.from({ length: 81 }, (_, i): Point => {
-      const x = lerp(from, until, i / 80);
-      return [x, h.y(x, v + drift(x, v))];
-    }).filter(([x, y]) => isOnCover(h, x, y));
-    return burin(to(clear(line)), (t) => px * weight * Math.max(0, 0.35 + 1.15 * Math.sin(16 * t + phase)));
-  });
-};
-
-/** Shell and its likeness: clouds of no form at all, hatched along the handle. */
-const mottled: Texture = ({ h, to, px, fine, random, from, until, clear }) => {
-  const clouds = Math.round((until - from) / 3.4);
-  const strokes = fine ? 7 : 4;
-  return Array.from({ length: clouds }, (_, i) => {
-    const x = lerp(from + 2, until - 2, (i + random(0.2, 0.8)) / clouds);
-    const v = (i % 2 === 0 ? 0.42 : -0.42) + random(-0.22, 0.22);
-    const [wide, high] = [random(1.7, 3.9), random(0.26, 0.48)];
-    return Array.from({ length: strokes }, (_, s) => {
-      const off = lerp(-0.92, 0.92, s / (strokes - 1));
-      const reach = wide * Math.sqrt(1 - off * off) * random(0.7, 1.2);
-      const at = x + random(-0.4, 0.4);
-      const stroke = h
-        .along(v + high * off, Math.max(from, at - reach), Math.min(until, at + reach), 14)
-        .filter(([sx, sy]) => isOnCover(h, sx, sy));
-      return burin(to(clear(stroke)), (t) => px * 0.95 * Math.sin(Math.PI * t) ** 0.6);
-    }).join("");
-  });
-};
-
-const sheen: Texture = ({ h, to, px, random, from, until }) =>
-  [0.86, 0.7, 0.54].map((v, r) =>
-    burin(
-      to(h.along(v, lerp(from, until, random(0, 0.2)), lerp(from, until, random(0.6, 0.95)), 30)),
-      (t) => px * (0.6 - 0.12 * r) * Math.sin(Math.PI * t) ** 0.5,
-    ),
-  );
-
-const lined: Texture = ({ h, to, px, from, until }) =>
-  [-0.66, 0.66].map((v) => burin(to(h.along(v, from + 2, until - 2, 40)), () => px * 0.7));
-
-const flecked: Texture = ({ h, to, px, fine, random, from, until }) =>
-  Array.from({ length: fine ? 46 : 18 }, () => {
-    const x = random(from + 1, until - 2);
-    const v = random(-0.7, 0.8);
-    return blocked(h, x, h.y(x, v))
-      ? ""
-      : burin(to(h.along(v, x, x + random(0.5, 1.5), 4)), (t) => px * 0.6 * Math.sin(Math.PI * t) ** 0.5);
-  });
-
-/** The textures the book names; what it calls plain has none. */
-const TEXTURES: Record<string, Texture> = {
-  jigged: ({ h, ...ground }) => jigging(h, ground, h.sketch.jigging ?? REGULAR_CUTS),
-  "moulded-jigging": ({ h, ...ground }) => jigging(h, ground, REGULAR_CUTS),
-  bark: ({ h, to, px, random, from, until, clear }) => bark(h, to, px, random, from, until, clear),
-  "close-grain": grained(9),
-  grain: grained(7),
-  layers: layered,
-  swirls: swirled,
-  clouds: mottled,
-  nacre: sheen,
-  sheen,
-  "sheet-metal": lined,
-  flecks: flecked,
-};
-
-const REGULAR_CUTS = "machine-regular";
-
-/** Covers as light as the metal of the ends. */
-const LIGHT = ["nacre", "sheet-metal"];
-
-type Random = (low: number, high: number) => number;
-
-function jigging(h: Handle, ground: Omit<Ground, "h">, style: string) {
-  const { to, px, fine, random, from, until } = ground;
-  const rows = fine ? 11 : 7;
-  const step = fine ? 2.3 : 2.8;
-  if (style === "none") return [];
-  const cuts: string[] = [];
-  for (let r = 0; r < rows; r++) {
-    const v = lerp(-0.8, 0.76, r / (rows - 1));
-    for (let x = from + 0.6 + (r % 2) * (step / 2); x < until - 0.6; x += step) {
-      const at = x + random(-0.14, 0.14);
-      const y = h.y(at, v) + random(-0.06, 0.06);
-      if (!blocked(h, at, y)) cuts.push(cut(style, at, y, (v + 0.8) / 1.56, to, px, random, r));
-    }
-  }
-  return cuts;
-}
-
-// Light falls from upper left: cuts are boldest in the lower third.
-function cut(
-  style: string,
-  x: number,
-  y: number,
-  low: number,
-  to: To,
-  px: number,
-  random: Random,
-  row: number,
-) {
-  const bold = 0.35 + 0.95 * Math.abs(low - 0.3) ** 1.1;
-  const { weight, points } =
-    style === "deep-cross" ? crossCut(random(0.9, 1.5), row % 2 === 0 ? 1 : -1) : (CUTS[style] ?? REGULAR);
-  const stroke = points.map(([dx, dy]): Point => [x + dx, y + dy]);
-  return burin(to(stroke), (t) => px * weight * (0.5 + 0.9 * bold) * Math.sin(Math.PI * t) ** 0.5);
-}
-
-/** One cut of a jigging as it runs about its middle, in mm, and how heavy it is. */
-interface Cut {
-  points: Point[];
-  weight: number;
-}
-
-const REGULAR: Cut = {
-  points: [
-    [-0.95, 0.38],
-    [0, 0.04],
-    [0.95, -0.36],
-  ],
-  weight: 1.45,
-};
-
-const CUTS: Record<string, Cut> = {
-  "worm-groove": {
-    points: [
-      [-1.2, 0.15],
-      [-0.6, -0.25],
-      [0, 0.1],
-      [0.6, -0.2],
-      [1.1, 0.12],
-    ],
-    weight: 0.95,
-  },
-  seed: {
-    points: [
-      [-0.62, 0.05],
-      [0, -0.05],
-      [0.62, 0.05],
-    ],
-    weight: 2.3,
-  },
-  sawtooth: {
-    points: [
-      [0, -0.95],
-      [0.25, 0],
-      [0, 0.95],
-    ],
-    weight: 1.5,
-  },
-};
-
-const crossCut = (long: number, lean: 1 | -1): Cut => ({
-  points: [
-    [-long, 0.55 * lean],
-    [0, 0],
-    [long, -0.55 * lean],
-  ],
-  weight: 1.9,
-});
-
-function bark(
-  h: Handle,
-  to: To,
-  px: number,
-  random: Random,
-  from: number,
-  until: number,
-  clear: (p: Point[]) => Point[],
-) {
-  const ink: string[] = [];
-  for (let r = 0; r < 10; r++) {
-    const v = lerp(-0.84, 0.84, r / 9);
-    for (let x = from; x < until - 2; ) {
-      const long = random(3, 11);
-      const phase = random(0, 6);
-      const wave = Array.from({ length: 15 }, (_, i): Point => {
-        const at = x + (long * i) / 14;
-        return [at, h.y(at, v) + 0.32 * Math.sin(at * 0.55 + phase)];
-      }).filter(([at]) => at < until);
-      const kept = clear(wave);
-      if (kept.length > 4)
-        ink.push(burin(to(kept), (t) => px * (0.4 + 0.45 * (v + 0.84)) * Math.sin(Math.PI * t) ** 0.7));
-      x += long + random(0.8, 2.8);
-    }
-  }
-  return ink;
-}
-
-function grain(
-  h: Handle,
-  to: To,
-  px: number,
-  rows: number,
-  from: number,
-  until: number,
-  clear: (p: Point[]) => Point[],
-) {
-  return Array.from({ length: rows }, (_, r) => {
-    const v = lerp(-0.8, 0.85, r / (rows - 1));
-    const halves = [h.along(v, from, h.length * 0.46, 40), h.along(v, h.length * 0.46, until, 40)];
-    return halves.map((half) => burin(to(clear(half)), () => px * (0.42 + 0.18 * (v + 0.8)))).join("");
+  return textured(textureOf(h) ?? "", {
+    h,
+    length: h.length,
+    jigging: h.sketch.jigging,
+    to,
+    px,
+    fine,
+    random: seeded(Math.round(h.length * 8)),
+    from: h.boltB + 1.2,
+    until: h.length - h.boltA - 1.2,
+    isFree: (x, y) => !blocked(h, x, y),
   });
 }
 

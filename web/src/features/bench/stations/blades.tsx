@@ -146,13 +146,15 @@ function BladeLength({ place, blade, knife, onChange }: OfBlade) {
   const { units, parts } = usePreferences();
   const at = `blades[${place}].length`;
   const drawn = knife.verdict?.sketch.blades[place];
-  const lengthMm = drawn?.measured ? drawn.lengthMm : undefined;
+  const problem = problemAt(knife.problems, at);
+  // What cannot be used stays as it was typed; the verdict still tells of what was there before.
+  const lengthMm = drawn?.measured && !problem ? drawn.lengthMm : undefined;
   const caliper = useReadings("length", at, (length) => onChange({ ...blade, length }));
   return (
     <TextEntry
       readings={caliper}
       aria-label={`${nameOf(place)}: length`}
-      aria-invalid={problemAt(knife.problems, at) ? true : undefined}
+      aria-invalid={problem ? true : undefined}
       placeholder={units === "in" ? "length, 2 3/4" : "length, 70"}
       value={shownLength(blade.length, lengthMm, units, Number(parts)) ?? ""}
       onCommit={(text) => onChange({ ...blade, length: withUnit(text, units) || undefined })}

@@ -25,6 +25,7 @@ export function PatternStation({ knife, book }: StationProps) {
       <div className="mt-2 grid grid-cols-2 gap-x-4 gap-y-2 md:grid-cols-[minmax(0,25fr)_minmax(0,10.5fr)_minmax(0,28fr)_minmax(0,16.5fr)]">
         <SeenChoice
           label="Any outline"
+          className="max-md:col-span-2"
           orElse={book.choices.share}
           seen={specimen.frame}
           options={frames}
@@ -33,6 +34,7 @@ export function PatternStation({ knife, book }: StationProps) {
         <ClosedLength knife={knife} />
         <SeenChoice
           label="Bolsters"
+          className="max-md:col-span-2"
           orElse={book.choices.share}
           seen={specimen.bolsters}
           options={bolsters}
@@ -79,14 +81,16 @@ function UsualOutlines({ knife, book }: StationProps) {
 function ClosedLength({ knife }: OfKnife) {
   const { units, parts } = usePreferences();
   const sketch = knife.verdict?.sketch;
-  const lengthMm = sketch?.measured ? sketch.closedLengthMm : undefined;
+  const problem = problemAt(knife.problems, "closedLength");
+  // What cannot be used stays as it was typed; the verdict still tells of what was there before.
+  const lengthMm = sketch?.measured && !problem ? sketch.closedLengthMm : undefined;
   const caliper = useReadings("length", "closedLength", (closedLength) =>
     knife.change((s) => ({ ...s, closedLength })),
   );
   return (
     <TextField
       label="Closed length"
-      problem={problemAt(knife.problems, "closedLength")}
+      problem={problem}
       placeholder={units === "in" ? "3 7/8" : "98.4"}
       value={shownLength(knife.specimen.closedLength, lengthMm, units, Number(parts))}
       hint={lengthMm === undefined ? undefined : lengthInFull(lengthMm, Number(parts))}
