@@ -31,6 +31,7 @@ const KEYS: [string, [string, string][]][] = [
         "to the answers of the question in hand; there 1 \u2026 9 answer, 0 cannot tell, \u2191 \u2193 another question",
       ],
       ["R", "the same as the knife before, at this station"],
+      ["=", "this blade as the one before, in what blades of a knife share"],
       ["D", "the drawing larger or smaller"],
       ["G", "to what is next"],
       ["+", "one more: blade, sign, event, sale"],

@@ -3253,6 +3253,10 @@ export interface components {
             point: string;
             found: string;
         };
+        FeatureAlike: {
+            answers: string[];
+            ofMain?: string;
+        };
         FeatureOnlyIf: {
             feature: string;
             values: string[];
@@ -4417,6 +4421,7 @@ export interface components {
             group?: string;
             /** @enum {string} */
             asked: "once" | "each-blade" | "other-blades";
+            alike?: components["schemas"]["FeatureAlike"];
             answers: components["schemas"]["Answer"][];
         };
         QuickBook: {

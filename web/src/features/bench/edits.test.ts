@@ -1,6 +1,15 @@
 import { describe, expect, it } from "vitest";
-import type { SeenFace, Specimen } from "../../api/types";
-import { blankBlade, foundAs, withAnswer, withFace, withoutBlade, withSeen } from "./edits";
+import type { Question, Seen, SeenFace, Specimen } from "../../api/types";
+import {
+  blankBlade,
+  foundAs,
+  sharedWithBefore,
+  withAnswer,
+  withFace,
+  withoutBlade,
+  withSeen,
+  withShared,
+} from "./edits";
 
 const face = (blade: number, side: SeenFace["face"], more: Partial<SeenFace> = {}): SeenFace => ({
   blade,
@@ -39,6 +48,56 @@ describe("a blade", () => {
       [2, "pile"],
     ]);
     expect(withoutBlade(knife, 2).marks.map((m) => m.blade)).toEqual([1, 2]);
+  });
+});
+
+describe("what a blade has in common with the one before it", () => {
+  const question = (id: string, asked: Question["asked"], alike?: Question["alike"]): Question => ({
+    id,
+    station: "blades",
+    label: id,
+    asked,
+    alike,
+    answers: [],
+  });
+  const questions = [
+    question("stop", "each-blade", { answers: ["half", "none"] }),
+    question("etch", "each-blade", { answers: ["none"] }),
+    question("pull", "other-blades", { answers: ["nick"], ofMain: "main_pull" }),
+    question("edge", "each-blade"),
+    question("bail", "once"),
+  ];
+  const sure = (value: string): Seen => ({ value, sureness: "sure" });
+  const knifeOf = (...seen: Record<string, Seen>[]): Specimen =>
+    ({ ...knife, blades: seen.map((s) => ({ ...blankBlade(false), seen: s })) }) as Specimen;
+  const taken = (s: Specimen, place: number) => Object.keys(sharedWithBefore(s, place, questions));
+
+  it("is what the book calls usual on both, and no other answer", () => {
+    expect(taken(knifeOf({ stop: sure("half"), etch: sure("none") }, {}), 1)).toEqual(["stop", "etch"]);
+    expect(taken(knifeOf({ stop: sure("half"), etch: sure("acid") }, {}), 1)).toEqual(["stop"]);
+    expect(taken(knifeOf({ stop: sure("half"), edge: sure("plain") }, {}), 0)).toEqual([]);
+  });
+
+  it("is nothing where it has been looked, where it may be one of two, or where it was not to be told", () => {
+    const open = { stop: { sureness: "cannot-tell" } as Seen, etch: { ...sure("none"), or: { acid: 0.3 } } };
+    expect(taken(knifeOf(open, {}), 1)).toEqual([]);
+    expect(taken(knifeOf({ stop: sure("half") }, { stop: sure("none") }), 1)).toEqual([]);
+  });
+
+  it("is asked of the blades it is asked of, each from the one before", () => {
+    const three = knifeOf({ stop: sure("none") }, { pull: sure("nick") }, {});
+    expect(taken(three, 1)).toEqual(["stop"]);
+    expect(taken({ ...three, seen: { main_pull: sure("nick") } }, 1)).toEqual(["stop"]);
+    const main = { ...knifeOf({}, {}, {}), seen: { main_pull: sure("nick") } };
+    expect([1, 2].map((place) => taken(main, place))).toEqual([["pull"], []]);
+    expect(taken({ ...main, seen: { main_pull: sure("long") } }, 1)).toEqual([]);
+    const now = withShared(withShared(three, 1, questions), 2, questions);
+    expect(now.blades.map((b) => Object.keys(b.seen))).toEqual([
+      ["stop"],
+      ["pull", "stop"],
+      ["stop", "pull"],
+    ]);
+    expect(now.blades[2]?.seen.stop).toEqual(sure("none"));
   });
 });
 

@@ -1,4 +1,4 @@
-import type { Seen, SeenBlade, SeenFace, Specimen } from "../../api/types";
+import type { Question, Seen, SeenBlade, SeenFace, Specimen } from "../../api/types";
 import type { FaceOf } from "./plate";
 
 type Answers = Record<string, Seen>;
@@ -21,6 +21,32 @@ export const blankBlade = (isMain: boolean): SeenBlade => ({
   heights: [],
   seen: {},
   condition: {},
+});
+
+/** Whether it is asked of the blade at this place, the main one being 0. */
+export const isAskedOf = (q: Question, place: number): boolean =>
+  q.asked === "each-blade" || (q.asked === "other-blades" && place > 0);
+
+/** What a blade has in common with the one before it as a rule, by question, where nobody has looked yet. */
+export function sharedWithBefore(s: Specimen, place: number, questions: Question[]): Answers {
+  const [before, blade] = [s.blades[place - 1], s.blades[place]];
+  const there = (q: Question) =>
+    place === 1 && q.alike?.ofMain ? s.seen[q.alike.ofMain] : before?.seen[q.id];
+  return Object.fromEntries(
+    questions.flatMap((q) => {
+      const seen = there(q);
+      const isUsual = seen?.value !== undefined && !seen.or && q.alike?.answers.includes(seen.value);
+      return isUsual && isAskedOf(q, place) && !blade?.seen[q.id] ? [[q.id, seen]] : [];
+    }),
+  );
+}
+
+/** The knife with that taken over by the blade at this place. */
+export const withShared = (s: Specimen, place: number, questions: Question[]): Specimen => ({
+  ...s,
+  blades: s.blades.map((b, k) =>
+    k === place ? { ...b, seen: { ...b.seen, ...sharedWithBefore(s, place, questions) } } : b,
+  ),
 });
 
 /** Without one blade, by its place from 0: its marks go, and those of the blades behind it go with them. */

@@ -79,6 +79,13 @@ function NothingOnTheBench() {
   );
 }
 
+// Of the blade in hand, or else of the last.
+const likeTheBladeBefore = () => {
+  const offers = [...document.querySelectorAll<HTMLButtonElement>("#station [data-as-before]")];
+  const row = document.activeElement?.closest("fieldset");
+  (offers.find((o) => row?.contains(o)) ?? offers.at(-1))?.click();
+};
+
 const toAnswers = () => document.querySelector<HTMLElement>("#station [data-answers] button")?.focus();
 
 /** Large where one works with the drawing, small where it makes room for answers; or as one chose. */
@@ -196,6 +203,7 @@ function useBenchKeys({
     l: () => navigate(`/bench/${id}/resembles`),
     j: () => navigate(`/bench/${id}/journal`),
     "+": () => document.querySelector<HTMLButtonElement>("#station [data-adds]")?.click(),
+    "=": likeTheBladeBefore,
     "mod+z": () => knife.undo?.(),
     "mod+shift+z": () => knife.redo?.(),
     "mod+y": () => knife.redo?.(),

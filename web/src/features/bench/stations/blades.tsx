@@ -4,11 +4,12 @@ import { BackView } from "../../../drawing/back";
 import { answerOptions, bladeOptions } from "../../../drawing/pictures";
 import { percent, shownLength, withUnit } from "../../../format";
 import { usePreferences } from "../../../preferences";
+import { Key } from "../../../ui/key";
 import type { PictureOption } from "../../../ui/picker";
 import { TextEntry } from "../../../ui/text-entry";
 import { TextField } from "../../../ui/text-field";
 import { useNewRow } from "../../../ui/use-new-row";
-import { blankBlade, withAnswer, withoutBlade } from "../edits";
+import { blankBlade, isAskedOf, sharedWithBefore, withAnswer, withoutBlade, withShared } from "../edits";
 import { useReadings } from "../instruments";
 import type { StationProps } from "../panel";
 import { problemAt } from "../problems";
@@ -103,6 +104,7 @@ function BladeRow({ kinds, onRemove, ...row }: OfBlade & { kinds: PictureOption[
         Remove
       </button>
       <BladeLooks {...row} />
+      <LikeTheBladeBefore {...row} />
       {problem && (
         <p className="col-span-full text-[0.78125rem]/4 text-lead">
           {problem.given}: {problem.accepted}.
@@ -162,12 +164,35 @@ function BladeLength({ place, blade, knife, onChange }: OfBlade) {
   );
 }
 
+/** One press for what blades of a knife have in common; it names what it takes over. */
+function LikeTheBladeBefore({ place, knife, book }: OfBlade) {
+  const shared = sharedWithBefore(knife.specimen, place, book.questions);
+  const words = book.questions.flatMap((q) => {
+    const answer = q.answers.find((a) => a.id === shared[q.id]?.value);
+    return answer ? [answer.label.toLowerCase()] : [];
+  });
+  if (words.length === 0) return null;
+  return (
+    <button
+      type="button"
+      data-as-before
+      className="col-span-full min-h-6 justify-self-start text-left text-[0.78125rem]/4 hover:underline"
+      onClick={(e) => {
+        // The button goes with the press: the keys go on from what it filled in.
+        if (document.activeElement === e.currentTarget)
+          e.currentTarget.closest("fieldset")?.querySelector("summary")?.focus();
+        knife.change((s) => withShared(s, place, book.questions));
+      }}
+    >
+      As the blade before: {words.join(", ")} <Key>=</Key>
+    </button>
+  );
+}
+
 /** What else one looks at on every blade: where it lies, its heights, and the looks of the book. */
 function BladeLooks({ ...row }: OfBlade) {
   const { place, blade, knife, book, onChange } = row;
-  const questions = book.questions.filter(
-    (q) => q.asked === "each-blade" || (q.asked === "other-blades" && place > 0),
-  );
+  const questions = book.questions.filter((q) => isAskedOf(q, place));
   const looked = lookedAt(blade);
   const left = knife.verdict?.sketch.blades[place]?.left;
   return (

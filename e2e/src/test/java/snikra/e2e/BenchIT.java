@@ -13,7 +13,9 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -419,6 +421,19 @@ class BenchIT {
     assertThat(page.locator("a[data-knife]").first()).isVisible();
     assertThat(TwoBlades.enter(page)).isLessThanOrEqualTo(200);
     new BenchPage(page).saved();
+  }
+
+  @Test
+  void aSecondBladeTakesHalfTheKeysOfTheFirst() {
+    BenchPage bench = newKnife().go("Blades");
+    int[] keys = TwoBlades.enterBlades(bench.page());
+    assertThat(2 * keys[1]).isLessThanOrEqualTo(keys[0]);
+    bench.saved();
+    List<Locator> looks =
+        Stream.of("Half stop", "Etch on the blade", "Swedge on the back", "Edge")
+            .map(look -> bench.page().getByLabel(look, new Page.GetByLabelOptions().setExact(true)))
+            .toList();
+    looks.forEach(look -> assertThat(look.nth(1).inputValue()).isEqualTo(look.nth(0).inputValue()));
   }
 
   @Test

@@ -19,6 +19,10 @@ final class Keyboard {
     this.page = page;
   }
 
+  Page page() {
+    return page;
+  }
+
   int keys() {
     return keys;
   }

@@ -34,16 +34,53 @@ final class TwoBlades {
   /** A step out of a blade to the next is none. */
   static final int ANSWERS = STEPS.length - 1;
 
+  // What one looks at on a blade: kind, spring, length, half stop, etch, swedge, edge, pull.
+  private static final String[][] FIRST = {
+    {"", "Main blade: kind", "spear", "Enter"},
+    {"", "Main blade: presses", "o", ""},
+    {"", "Main blade: length", "2 3/4", ""},
+    {"", "Pull, half stop*", "", "Enter"},
+    {"", "Half stop", "S", ""},
+    {"", "Etch on the blade", "N", ""},
+    {"", "Swedge on the back", "N", ""},
+    {"", "Edge", "P", ""},
+    {"", "Pull on the main blade", "N", "Escape"}
+  };
+
+  private static final String[][] SECOND = {
+    {"", "Blade 2: kind", "pen b", "Enter"},
+    {"", "", "", "="},
+    {"", "Blade 2: end", "A", ""},
+    {"", "Blade 2: presses", "o", ""},
+    {"", "Blade 2: length", "2", "Escape"}
+  };
+
   private TwoBlades() {}
+
+  /** Enters all one looks at on a main blade and on a second; how many keys each took. */
+  static int[] enterBlades(Page page) {
+    return new int[] {
+      steps(new Keyboard(page).press("+"), FIRST).keys(),
+      steps(new Keyboard(page).press("+"), SECOND).keys()
+    };
+  }
 
   /** Lays out a new knife and enters it; the answer is how many keys that took. */
   static int enter(Page page) {
     Keyboard hands = new Keyboard(page).press("n");
     assertThat(page.locator("#station-name")).hasText("Pattern");
-    for (String[] step : STEPS) {
+    steps(hands, STEPS);
+    BenchPage bench = new BenchPage(page);
+    assertThat(bench.title()).hasText("Swell-end jack");
+    assertThat(bench.opinion()).containsText("Veldrake");
+    return hands.keys();
+  }
+
+  private static Keyboard steps(Keyboard hands, String[][] steps) {
+    for (String[] step : steps) {
       if (!step[0].isEmpty()) {
         hands.press(step[0]);
-        assertThat(page.locator("#station")).isFocused();
+        assertThat(hands.page().locator("#station")).isFocused();
       }
       if (!step[1].isEmpty()) {
         hands.tabTo(step[1]).type(step[2]);
@@ -52,9 +89,6 @@ final class TwoBlades {
         hands.press(step[3]);
       }
     }
-    BenchPage bench = new BenchPage(page);
-    assertThat(bench.title()).hasText("Swell-end jack");
-    assertThat(bench.opinion()).containsText("Veldrake");
-    return hands.keys();
+    return hands;
   }
 }

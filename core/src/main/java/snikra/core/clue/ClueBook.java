@@ -20,6 +20,26 @@ public record ClueBook(List<Part> parts, List<Feature> features, List<Caution> c
         throw new IllegalArgumentException(
             "part of feature " + f.id() + " must be a part of the book; found " + f.part());
       }
+      if (f.alike() != null && f.alike().ofMain() != null) {
+        mustAnswer(features, f.alike().ofMain(), f);
+      }
+    }
+  }
+
+  // What goes from the main blade to the next must be an answer there.
+  private static void mustAnswer(List<Feature> features, String main, Feature other) {
+    boolean answers =
+        features.stream()
+            .filter(f -> f.id().equals(main) && f.asked() == Feature.Asked.ONCE)
+            .anyMatch(f -> other.alike().answers().stream().allMatch(a -> f.clue(a).isPresent()));
+    if (!answers) {
+      throw new IllegalArgumentException(
+          "ofMain of feature "
+              + other.id()
+              + " must be a feature asked once with the answers "
+              + other.alike().answers()
+              + "; found "
+              + main);
     }
   }
 

@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param mistaken how often a careful person who is sure is wrong, where that is known of it
  * @param group what it is asked together with, in words; null where it stands by itself
  * @param onlyIf another answer without which there is nothing to look at
+ * @param alike what, found on one blade, is usual on the next as well; null where nothing is
  */
 public record Feature(
     String id,
@@ -29,6 +30,7 @@ public record Feature(
     @Nullable Double mistaken,
     @Nullable String group,
     @Nullable OnlyIf onlyIf,
+    @Nullable Alike alike,
     List<Clue> clues) {
 
   /** What it takes to look at something, as a cost beside a glance. */
@@ -60,6 +62,19 @@ public record Feature(
   public record OnlyIf(String feature, List<String> values) {
     public OnlyIf {
       values = List.copyOf(values);
+    }
+  }
+
+  /**
+   * What blades of a knife have in common as a rule.
+   *
+   * @param answers answers that, found on one blade, are usual on the next as well
+   * @param ofMain the feature under which the main blade is asked, where it is asked once of the
+   *     knife
+   */
+  public record Alike(List<String> answers, @Nullable String ofMain) {
+    public Alike {
+      answers = List.copyOf(answers);
     }
   }
 
@@ -102,6 +117,7 @@ public record Feature(
         null,
         null,
         null,
+        null,
         clues);
   }
 
@@ -111,6 +127,18 @@ public record Feature(
     clues = List.copyOf(clues);
     if (clues.isEmpty()) {
       throw new IllegalArgumentException("feature " + id + " must have at least one clue; found 0");
+    }
+    if (alike != null) {
+      List<String> ids = clues.stream().map(Clue::id).toList();
+      if (asked == Asked.ONCE || !ids.containsAll(alike.answers())) {
+        throw new IllegalArgumentException(
+            "alike of feature "
+                + id
+                + " must be answers of a question asked of blades, of "
+                + ids
+                + "; found "
+                + alike.answers());
+      }
     }
   }
 

@@ -124,6 +124,45 @@ class ClueTest {
   }
 
   @Test
+  void onlyAnswersItHasGoFromBladeToBlade() {
+    assertThat(ofBlades(Feature.Asked.EACH_BLADE, "c", null).alike().answers())
+        .containsExactly("c");
+    assertThatThrownBy(() -> ofBlades(Feature.Asked.EACH_BLADE, "gone", null))
+        .hasMessageContaining("of [c]; found [gone]");
+    assertThatThrownBy(() -> ofBlades(Feature.Asked.ONCE, "c", null))
+        .hasMessageContaining("asked of blades");
+  }
+
+  @Test
+  void whatGoesFromTheMainBladeIsAnAnswerThere() {
+    List<Part> parts = List.of(new Part("blade", "Blade", Part.Replaceable.NEVER));
+    Feature main =
+        new Feature(
+            "main", "blades", "blade", "Main", true, false, List.of(clue(null, null, false)));
+    Feature other = ofBlades(Feature.Asked.OTHER_BLADES, "c", "main");
+    assertThat(new ClueBook(parts, List.of(main, other)).features()).hasSize(2);
+    assertThatThrownBy(() -> new ClueBook(parts, List.of(other)))
+        .hasMessageContaining("asked once with the answers [c]; found main");
+  }
+
+  private static Feature ofBlades(Feature.Asked asked, String alike, String ofMain) {
+    return new Feature(
+        "stop",
+        "blades",
+        "blade",
+        "Stop",
+        true,
+        false,
+        asked,
+        null,
+        null,
+        null,
+        null,
+        new Feature.Alike(List.of(alike), ofMain),
+        List.of(clue(null, null, false)));
+  }
+
+  @Test
   void wordsOfTheFormatAreTheNamesInSmallLetters() {
     assertThat(Feature.Asked.OTHER_BLADES).hasToString("other-blades");
     assertThat(Feature.Trouble.LOUPE).hasToString("loupe");

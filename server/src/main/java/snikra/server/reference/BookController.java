@@ -141,13 +141,18 @@ class BookController {
     return new Registered(t.id(), t.label(), t.wording(), t.isNumbered(), t.note());
   }
 
-  /** A feature to look at, with its answers. */
+  /**
+   * A feature to look at, with its answers.
+   *
+   * @param alike what, found on one blade, is usual on the next as well
+   */
   record Question(
       String id,
       String station,
       String label,
       @Nullable String group,
       Feature.Asked asked,
+      Feature.@Nullable Alike alike,
       List<Answer> answers) {}
 
   /** An answer, how to know it, how to make sure and what it is worth. */
@@ -169,6 +174,7 @@ class BookController {
         f.label(),
         f.group(),
         f.asked(),
+        f.alike(),
         f.clues().stream()
             .map(c -> new Answer(c.id(), c.label(), c.lookFor(), c.test(), c.drawnAs(), c.why()))
             .toList());
