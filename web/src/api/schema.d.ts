@@ -2706,6 +2706,7 @@ export interface components {
             story: components["schemas"]["ChoicesChoice"][];
             source: components["schemas"]["ChoicesChoice"][];
             sourceKind: components["schemas"]["ChoicesChoice"][];
+            venue: components["schemas"]["ChoicesChoice"][];
         };
         ChoicesChoice: {
             id: string;
@@ -2837,6 +2838,11 @@ export interface components {
             made?: string;
             box?: string;
             asked?: boolean;
+            /** @example 3 7/8 in */
+            length?: string;
+            done?: string[];
+            /** @enum {string} */
+            venue?: "sale-room" | "dealer" | "fair" | "online" | "private";
         };
         Comparison: {
             rows: components["schemas"]["ComparisonRow"][];
@@ -3312,6 +3318,8 @@ export interface components {
             nearest: number;
             /** Format: double */
             plain: number;
+            /** Format: double */
+            former: number;
             /** Format: double */
             width: number;
         };

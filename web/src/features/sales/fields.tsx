@@ -1,11 +1,13 @@
 import type { Book, ComparableSale, Problem } from "../../api/types";
+import { withUnit } from "../../format";
+import { usePreferences } from "../../preferences";
 import type { Option } from "../../ui/select";
 import { SelectField } from "../../ui/select-field";
 import { TextField } from "../../ui/text-field";
 import { DateEntry } from "../bench/stations/date-entry";
 import { MoneyEntry } from "../bench/stations/money-entry";
 
-type Choice = "maker" | "pattern" | "grade" | "handle" | "box";
+type Choice = "maker" | "pattern" | "grade" | "handle" | "box" | "venue";
 
 /** What is known of a sale, field by field. */
 export function SaleFields({ book, ...of }: OfSale & { book: Book }) {
@@ -40,6 +42,59 @@ export function SaleFields({ book, ...of }: OfSale & { book: Book }) {
       <Chosen label="Grade" field="grade" options={book.condition.grades} {...of} />
       <Chosen label="Handle" field="handle" options={handlesOf(book)} {...of} />
       <Chosen label="Box and papers" field="box" options={book.condition.box?.grades ?? []} {...of} />
+      <HowLong {...of} />
+      <Chosen label="Where it was sold" field="venue" options={book.choices.venue} {...of} />
+      <WhatWasDone alterations={book.condition.alterations} {...of} />
+    </>
+  );
+}
+
+function HowLong({ sale, set, problem }: OfSale) {
+  const { units } = usePreferences();
+  return (
+    <TextField
+      label="Closed length"
+      placeholder={units === "in" ? "3 7/8" : "98.4"}
+      maxLength={24}
+      problem={problem("length")}
+      value={sale.length}
+      onCommit={(text) => set({ length: text && withUnit(text, units) })}
+    />
+  );
+}
+
+const NOTHING = "nothing";
+
+/** Not told, nothing, or one thing after another. */
+function WhatWasDone({ alterations, sale, set }: OfSale & { alterations: Option[] }) {
+  const done = sale.done ?? [];
+  const others = alterations.filter((a) => !done.includes(a.id)).map(({ id, label }) => ({ id, label }));
+  const without = (id: string) => done.filter((d) => d !== id);
+  return (
+    <>
+      <SelectField
+        label="What was done to it"
+        value={sale.done?.length === 0 ? NOTHING : undefined}
+        nothing={done.length > 0 ? "and more" : "not known"}
+        options={done.length > 0 ? others : [{ id: NOTHING, label: "nothing" }, ...others]}
+        onChange={(id) => set({ done: id === undefined ? undefined : id === NOTHING ? [] : [...done, id] })}
+      />
+      {done.length > 0 && (
+        <ul className="col-span-2 flex flex-wrap gap-x-4 gap-y-1">
+          {done.map((id) => (
+            <li key={id}>
+              {alterations.find((a) => a.id === id)?.label ?? id}{" "}
+              <button
+                type="button"
+                className="min-h-6 text-ink2 underline"
+                onClick={() => set({ done: without(id).length > 0 ? without(id) : undefined })}
+              >
+                Remove<span className="sr-only"> {alterations.find((a) => a.id === id)?.label ?? id}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
     </>
   );
 }

@@ -244,7 +244,13 @@ function SaleRow({
       <td className="num border-t border-rule py-1 text-right align-baseline">
         {money(knife.price, knife.currency)}
         <span className="block text-[0.78125rem]/4 text-ink2">
-          {[premium && `and ${premium}%`, knife.asked && "only asked"].filter(Boolean).join(", ")}
+          {[
+            premium && `and ${premium}%`,
+            knife.asked && "only asked",
+            book.choices.venue.find((v) => v.id === knife.venue)?.label.toLowerCase(),
+          ]
+            .filter(Boolean)
+            .join(", ")}
         </span>
       </td>
     </tr>

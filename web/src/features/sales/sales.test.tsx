@@ -15,7 +15,15 @@ const BOOK = {
   makers: [{ id: "thrale", name: "Thrale Works" }],
   patterns: [{ id: "jack", name: "Jack" }],
   questions: [],
-  condition: { grades: [{ id: "good", label: "Good" }], box: { grades: [] } },
+  choices: { venue: [{ id: "fair", label: "At a fair" }] },
+  condition: {
+    grades: [{ id: "good", label: "Good" }],
+    box: { grades: [] },
+    alterations: [
+      { id: "rehandled", label: "Handle replaced" },
+      { id: "shortened", label: "Blade shortened" },
+    ],
+  },
 } as unknown as Book;
 
 const sale = (
@@ -103,6 +111,49 @@ test("a new sale begins in the currency of the last, and is kept once", async ()
   fireEvent.click(sheet.getByText("Keep it"));
   await waitFor(() => expect(add).toHaveBeenCalledTimes(1));
   expect(add.mock.calls[0]?.[1].knife).toMatchObject({ described: "A congress", price: 55, currency: "EUR" });
+});
+
+test("how long it is, where it was sold and what was done to it are told or left open", async () => {
+  show();
+  const change = vi.spyOn(api, "changeSale").mockResolvedValue(undefined as never);
+  fireEvent.click(await screen.findByText("A jack"));
+  const sheet = within(screen.getByRole("dialog"));
+  const length = sheet.getByLabelText("Closed length");
+  fireEvent.change(length, { target: { value: "3 1/2" } });
+  fireEvent.blur(length);
+  const choose = (label: string, value: string) =>
+    fireEvent.change(sheet.getByLabelText(label), { target: { value } });
+  choose("Where it was sold", "fair");
+  choose("What was done to it", "rehandled");
+  choose("What was done to it", "shortened");
+  fireEvent.click(sheet.getByRole("button", { name: "Remove Handle replaced" }));
+  fireEvent.click(sheet.getByText("Keep it"));
+  await waitFor(() => expect(change).toHaveBeenCalledTimes(1));
+  expect(change.mock.calls[0]?.[1].knife).toMatchObject({
+    length: "3 1/2 in",
+    venue: "fair",
+    done: ["shortened"],
+  });
+});
+
+test("that nothing was done to it is another thing than that nobody told", async () => {
+  kept = [sale("a", "A jack", { done: ["shortened"], venue: "fair" })];
+  show();
+  await screen.findByText("at a fair");
+  const change = vi.spyOn(api, "changeSale").mockResolvedValue(undefined as never);
+  const keep = async (times: number) => {
+    const sheet = within(screen.getByRole("dialog"));
+    fireEvent.click(sheet.getByText("Keep it"));
+    await waitFor(() => expect(change).toHaveBeenCalledTimes(times));
+    return change.mock.calls[times - 1]?.[1].knife.done;
+  };
+  fireEvent.click(screen.getByText("A jack"));
+  fireEvent.click(screen.getByRole("button", { name: "Remove Blade shortened" }));
+  expect(await keep(1)).toBeUndefined();
+  fireEvent.click(screen.getByText("A jack"));
+  fireEvent.click(screen.getByRole("button", { name: "Remove Blade shortened" }));
+  fireEvent.change(screen.getByLabelText("What was done to it"), { target: { value: "nothing" } });
+  expect(await keep(2)).toEqual([]);
 });
 
 test("what is refused stays in hand with its field", async () => {
@@ -251,6 +302,7 @@ test("how far to trust them is worked out when asked, from four sales on", async
     error: 0.3,
     nearest: 0.5,
     plain: 1.2,
+    former: 0.7,
     width: 4,
   });
   show();

@@ -7,6 +7,7 @@ export function find(sales: KeptSale[], words: string, book: Book): KeptSale[] {
   const asked = folded(words).split(/\s+/).filter(Boolean);
   const names = new Map([...book.makers, ...book.patterns].map((o) => [o.id, o.name]));
   const labels = new Map(book.condition.grades.map((g) => [g.id, g.label]));
+  const venues = new Map(book.choices.venue.map((v) => [v.id, v.label]));
   const told = ({ sale: { knife, source, note } }: KeptSale) =>
     folded(
       [
@@ -14,6 +15,7 @@ export function find(sales: KeptSale[], words: string, book: Book): KeptSale[] {
         names.get(knife.maker ?? "") ?? knife.maker,
         names.get(knife.pattern ?? "") ?? knife.pattern,
         labels.get(knife.grade ?? ""),
+        venues.get(knife.venue ?? ""),
         knife.sold,
         knife.made,
         source,

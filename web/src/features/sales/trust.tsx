@@ -31,6 +31,7 @@ export function Trust({ count }: { count: number }) {
             ["Middle off by", `${percent(found.error)}%`],
             ["The sale most alike alone would be off by", `${percent(found.nearest)}%`],
             ["The middle of those at hand by", `${percent(found.plain)}%`],
+            ["Those at hand weighed by what they have in common by", `${percent(found.former)}%`],
           ].map(([what, says]) => (
             <div key={what} className="flex justify-between gap-4 border-b border-rule py-0.5">
               <dt>{what}</dt>

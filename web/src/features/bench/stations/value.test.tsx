@@ -52,7 +52,8 @@ function show(value: Value = VALUE) {
     makers: [],
     patterns: [],
     questions: [],
-    condition: { grades: [], box: { grades: [] } },
+    choices: { venue: [] },
+    condition: { grades: [], box: { grades: [] }, alterations: [] },
   } as unknown as Book;
   render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>

@@ -37,14 +37,16 @@ public final class MarketReport {
       System.out.printf(
           Locale.ROOT,
           "%,d sales at hand: wide range holds %.1f%%, narrow %.1f%%, %.1f times from end to end;"
-              + " middle off by %.0f%%, the sale most alike %.0f%%, the middle of all %.0f%%%n",
+              + " middle off by %.0f%%, the sale most alike %.0f%%, the middle of all %.0f%%,"
+              + " weighed by what they have in common %.0f%%%n",
           most,
           100 * f.nineTenths(),
           100 * f.half(),
           f.width(),
           100 * f.error(),
           100 * f.nearest(),
-          100 * f.plain());
+          100 * f.plain(),
+          100 * f.former());
     }
     List<ComparableSale> many = market.sales(MANY).stream().map(Drawn::told).toList();
     double[] took = new double[TIMED];

@@ -36,7 +36,6 @@ public final class KnivesTable {
   private static final int LONGEST_NOTE = 4000;
   private static final int LONGEST_PLACE = 120;
   private static final int MOST_BLADES = 12;
-  private static final int SAMPLES = 200;
   private static final Pattern NEXT_LINE = Pattern.compile("\\s*[/|\\n]\\s*");
 
   private static final Pattern BETWEEN_TAGS = Pattern.compile("[,;|\\n]");
@@ -112,67 +111,35 @@ public final class KnivesTable {
   public KnivesRead read(String file, byte[] bytes, List<String> as, int from, int most) {
     Table table = Table.of(file, bytes);
     Columns columns = Columns.of(table, COLUMNS.knives(), "title", new Columns.Reading(names), as);
-    String unit = unit(columns);
+    TableLengths lengths = TableLengths.of(columns, COLUMNS.bareLengths());
     return new KnivesRead(
         table.encoding(),
         table.separatorInWords(),
         columns.headed(),
         columns.columns(),
         columns.rows().size(),
-        some(columns, from, most, unit));
+        some(columns, from, most, lengths));
   }
 
-  private List<KnifeRow> some(Columns columns, int from, int most, String unit) {
+  private List<KnifeRow> some(Columns columns, int from, int most, TableLengths lengths) {
     Map<List<String>, Integer> met = new HashMap<>();
     List<KnifeRow> some = new ArrayList<>();
     for (int r = 0; r < Math.min(columns.rows().size(), from + most); r++) {
       Table.Row row = columns.rows().get(r);
       int again = met.merge(row.cells(), 1, Integer::sum) - 1;
       if (r >= from) {
-        some.add(row(row, again, columns.columns(), unit));
+        some.add(row(row, again, columns.columns(), lengths));
       }
     }
     return some;
   }
 
-  // In which unit lengths without one are: as the heading says, else by how large they are.
-  private static String unit(Columns columns) {
-    int at =
-        IntStream.range(0, columns.columns().size())
-            .filter(c -> columns.columns().get(c).field().equals("length"))
-            .findFirst()
-            .orElse(-1);
-    if (at < 0) {
-      return "";
-    }
-    String heading = " " + Names.folded(columns.columns().get(at).title()) + " ";
-    for (String unit : List.of("mm", "cm", "in", "inch", "inches")) {
-      if (heading.contains(" " + unit + " ")) {
-        return " " + unit;
-      }
-    }
-    double[] bare =
-        Columns.filled(columns.rows(), at, SAMPLES)
-            .map(c -> c.replace(',', '.'))
-            .filter(c -> c.matches("\\d{1,3}(\\.\\d{1,3})?"))
-            .mapToDouble(Double::parseDouble)
-            .sorted()
-            .toArray();
-    if (bare.length == 0) {
-      return "";
-    }
-    double middle = bare[bare.length / 2];
-    return middle <= COLUMNS.bareLengths().inches().to()
-        ? " in"
-        : middle <= COLUMNS.bareLengths().centimetres().to() ? " cm" : " mm";
-  }
-
-  private KnifeRow row(Table.Row row, int again, List<ColumnRead> columns, String unit) {
+  private KnifeRow row(Table.Row row, int again, List<ColumnRead> columns, TableLengths lengths) {
     Cells cells = new Cells(row, columns, COLUMNS.knives());
     List<TakenFor> taken = new ArrayList<>();
     ObjectNode knife = Json.mapper().createObjectNode();
     title(knife, cells);
-    Length length = cells.readOrKeep("length", written -> length(written, unit));
+    Length length = cells.readOrKeep("length", lengths::read);
     if (length != null) {
       knife.put("closedLength", length.written());
       took(taken, "length", length.written());
@@ -235,14 +202,6 @@ public final class KnivesTable {
     }
     if (pattern != null && own != null) {
       cells.keep("pattern", pattern);
-    }
-  }
-
-  private static Length length(String written, String unit) {
-    try {
-      return Length.parse(written);
-    } catch (NotAccepted e) {
-      return Length.parse(written + unit);
     }
   }
 

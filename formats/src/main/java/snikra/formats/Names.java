@@ -1,6 +1,7 @@
 package snikra.formats;
 
 import java.text.Normalizer;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -9,22 +10,32 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import snikra.core.condition.BoxBook;
 import snikra.core.condition.ConditionBook;
+import snikra.core.examination.Choices;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Layout;
 import snikra.core.specimen.Technique;
+import snikra.core.specimen.Venue;
 
 /** Names of the trade as people write them, and what they stand for on the shelf. */
 final class Names {
   /** The feature that tells what a handle is of. */
   static final String HANDLE = "handle_material";
 
+  /** In a table, that nothing was done to a knife. */
+  static final String NOTHING = "nothing";
+
+  private static final Pattern BETWEEN = Pattern.compile("[;,+/]");
+
   private final Map<String, String> makers = new HashMap<>();
   private final Map<String, String> patterns = new HashMap<>();
   private final Map<String, String> grades = new HashMap<>();
   private final Map<String, String> handles = new HashMap<>();
   private final Map<String, String> boxes = new HashMap<>();
+  private final Map<String, String> done = new HashMap<>();
+  private final Map<String, String> venues = new HashMap<>();
   private final Map<String, String> asked = new HashMap<>();
   private final Map<String, String> prices = new HashMap<>();
   private final Map<String, String> countries = new HashMap<>();
@@ -58,6 +69,10 @@ final class Names {
         both(boxes, l.label(), l.id());
       }
     }
+    shelf.condition().alterations().forEach(a -> both(done, a.label(), a.id()));
+    for (Choices.Choice v : Choices.all().venue()) {
+      both(venues, v.label(), v.id());
+    }
     shelf.regions().forEach(r -> both(countries, r.label(), r.id()));
     for (Technique t : Technique.values()) {
       put(techniques, "" + t, "" + t);
@@ -66,15 +81,17 @@ final class Names {
       put(layouts, "" + l, "" + l);
     }
     Map<String, Map<String, String>> by =
-        Map.of(
-            "grade", grades,
-            "handle", handles,
-            "box", boxes,
-            "asked", asked,
-            "price", prices,
-            "country", countries,
-            "technique", techniques,
-            "layout", layouts);
+        Map.ofEntries(
+            Map.entry("grade", grades),
+            Map.entry("handle", handles),
+            Map.entry("box", boxes),
+            Map.entry("done", done),
+            Map.entry("venue", venues),
+            Map.entry("asked", asked),
+            Map.entry("price", prices),
+            Map.entry("country", countries),
+            Map.entry("technique", techniques),
+            Map.entry("layout", layouts));
     shortForms.forEach(
         (field, all) ->
             all.forEach((id, words) -> words.forEach(w -> by.get(field).put(key(w), id))));
@@ -124,6 +141,24 @@ final class Names {
 
   Optional<String> box(String written) {
     return find(boxes, written);
+  }
+
+  /** What was done to a knife; empty where that is told to be nothing. */
+  Optional<List<String>> done(String written) {
+    List<String> all = new ArrayList<>();
+    for (String one : BETWEEN.split(written, -1)) {
+      Optional<String> found = find(done, one);
+      if (found.isEmpty()) {
+        return Optional.empty();
+      }
+      found.filter(id -> !id.equals(NOTHING)).ifPresent(all::add);
+    }
+    return Optional.of(all);
+  }
+
+  Optional<Venue> venue(String written) {
+    return find(venues, written)
+        .flatMap(id -> Arrays.stream(Venue.values()).filter(v -> id.equals("" + v)).findFirst());
   }
 
   Optional<Boolean> asked(String written) {

@@ -7,10 +7,12 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import snikra.core.examination.Problem;
+import snikra.core.measure.Length;
 import snikra.core.provenance.EdtfDate;
 import snikra.core.provenance.WrittenDate;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.ComparableSale;
+import snikra.core.specimen.Venue;
 import snikra.core.value.Amount;
 import snikra.core.value.Sale;
 import snikra.core.wording.NotAccepted;
@@ -80,12 +82,13 @@ public final class SalesTable {
     Table table = Table.of(file, bytes);
     Columns columns =
         Columns.of(table, COLUMNS.sales(), "described", new Columns.Reading(names), as);
+    TableLengths lengths = TableLengths.of(columns, COLUMNS.bareLengths());
     return new SalesRead(
         table.encoding(),
         table.separatorInWords(),
         columns.headed(),
         columns.columns(),
-        columns.rows().stream().map(r -> row(r, columns.columns())).toList());
+        columns.rows().stream().map(r -> row(r, columns.columns(), lengths)).toList());
   }
 
   /**
@@ -117,13 +120,20 @@ public final class SalesTable {
     told.put("grade", k.grade());
     told.put("handle", k.handle());
     told.put("box", k.box());
+    told.put("length", k.length() == null ? null : k.length().written());
+    told.put("done", k.done() == null ? null : doneIn(k.done()));
+    told.put("venue", k.venue());
     told.put("asked", k.wasPaid() ? null : "asked");
     told.put("source", sale.source());
     told.put(Columns.NOTE, sale.note());
     return told;
   }
 
-  private RowRead row(Table.Row row, List<ColumnRead> columns) {
+  private static String doneIn(List<String> done) {
+    return done.isEmpty() ? Names.NOTHING : String.join("; ", done);
+  }
+
+  private RowRead row(Table.Row row, List<ColumnRead> columns, TableLengths lengths) {
     Cells cells = new Cells(row, columns, COLUMNS.sales());
     String written = cells.text("price");
     if (written != null && names.isUnsold(written)) {
@@ -145,6 +155,9 @@ public final class SalesTable {
     String grade = cells.name("grade", names::grade);
     String handle = cells.name("handle", names::handle);
     String box = cells.name("box", names::box);
+    Length length = cells.readOrKeep("length", lengths::read);
+    List<String> done = cells.name("done", names::done);
+    Venue venue = cells.name("venue", names::venue);
     Boolean asked = cells.name("asked", names::asked);
     String described = cells.text("described");
     String source = cells.text("source");
@@ -165,7 +178,10 @@ public final class SalesTable {
             handle,
             made,
             box,
-            Boolean.TRUE.equals(asked) ? true : null);
+            Boolean.TRUE.equals(asked) ? true : null,
+            length,
+            done,
+            venue);
     return new RowRead(
         row.line(),
         new Sale(knife, premium, source == null ? null : Cells.shortened(source, LONGEST), note),

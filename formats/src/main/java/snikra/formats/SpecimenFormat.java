@@ -16,6 +16,7 @@ import snikra.core.code.NumberTable;
 import snikra.core.code.SeenCode;
 import snikra.core.code.SeenHallmark;
 import snikra.core.code.Sign;
+import snikra.core.condition.Alteration;
 import snikra.core.condition.BoxBook;
 import snikra.core.condition.ConditionBook;
 import snikra.core.examination.Problem;
@@ -246,6 +247,11 @@ public final class SpecimenFormat {
               .flatMap(f -> f.clues().stream())
               .map(Clue::id);
       name(at + ".handle", sale.path("handle"), handles);
+      text(at + ".length", sale.path("length"), Length::parse);
+      for (int i = 0; i < sale.path("done").size(); i++) {
+        Stream<String> known = shelf.condition().alterations().stream().map(Alteration::id);
+        name(at + ".done[" + i + "]", sale.path("done").get(i), known);
+      }
     }
 
     private void care(String at, JsonNode done) {

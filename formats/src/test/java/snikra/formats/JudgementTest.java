@@ -126,19 +126,21 @@ class JudgementTest {
       "\"comparables\":["
           + sale(
               80,
-              ",\"maker\":\"skelp\",\"pattern\":\"regular-jack\",\"sold\":\"2019\",\"made\":\"1900/1910\"")
+              ",\"maker\":\"skelp\",\"pattern\":\"regular-jack\",\"sold\":\"2019\",\"made\":\"1900/1910\",\"length\":\"92 mm\",\"venue\":\"dealer\"")
           + ","
           + sale(
               95,
-              ",\"maker\":\"ormtoft\",\"pattern\":\"teardrop-jack\",\"sold\":\"2025\",\"asked\":true")
+              ",\"maker\":\"ormtoft\",\"pattern\":\"teardrop-jack\",\"sold\":\"2025\",\"asked\":true,\"length\":\"70 mm\",\"venue\":\"private\"")
           + ","
           + sale(
               140,
-              ",\"maker\":\"skelp\",\"pattern\":\"whittler-equal-end\",\"grade\":\"good\",\"made\":\"1950\"")
+              ",\"maker\":\"skelp\",\"pattern\":\"whittler-equal-end\",\"grade\":\"good\",\"made\":\"1950\",\"venue\":\"sale-room\"")
           + ","
-          + sale(60, ",\"handle\":\"stag\",\"grade\":\"mint\",\"sold\":\"2001\"")
+          + sale(60, ",\"handle\":\"stag\",\"grade\":\"mint\",\"sold\":\"2001\",\"venue\":\"fair\"")
           + ","
-          + sale(900, ",\"maker\":\"skelp\",\"grade\":\"fair\",\"handle\":\"acetal\"")
+          + sale(
+              900,
+              ",\"maker\":\"skelp\",\"grade\":\"fair\",\"handle\":\"acetal\",\"venue\":\"online\"")
           + "]";
 
   private static String sale(int price, String more) {

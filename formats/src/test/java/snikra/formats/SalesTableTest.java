@@ -10,6 +10,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.specimen.ComparableSale;
+import snikra.core.specimen.Venue;
 import snikra.core.value.Sale;
 import snikra.formats.SalesTable.RowRead;
 import snikra.formats.SalesTable.SalesRead;
@@ -64,6 +66,37 @@ class SalesTableTest {
     assertThat(sale.knife().box()).isEqualTo("none");
     assertThat(sale.source()).isEqualTo("Autumn sale");
     assertThat(sale.note()).contains("Remarks: nice");
+  }
+
+  @Test
+  void howLongItWasWhatWasDoneToItAndWhereItWasSold() {
+    SalesRead read =
+        read(
+            """
+            Item,Price,Size,Originality,Kind of sale
+            A jack,45,3.5,rehandled; blade shortened,Auction
+            A pen,30,3 1/4,all original,flea market
+            A stockman,80,88 mm,Handle replaced + put together from two,knife show
+            A barlow,20,long,repaired by me,from my uncle
+            A canoe,25,,,
+            """);
+    List<ComparableSale> sold = read.rows().stream().map(r -> r.sale().knife()).toList();
+    assertThat(sold.get(0).length().mm()).isEqualTo(88.9);
+    assertThat(sold.get(0).done()).containsExactly("rehandled", "shortened");
+    assertThat(sold.get(0).venue()).isEqualTo(Venue.SALE_ROOM);
+    assertThat(sold.get(1).length().written()).isEqualTo("3 1/4");
+    assertThat(sold.get(1).done()).isEmpty();
+    assertThat(sold.get(1).venue()).isEqualTo(Venue.FAIR);
+    assertThat(sold.get(2).length().mm()).isEqualTo(88);
+    assertThat(sold.get(2).done()).containsExactly("rehandled", "married");
+    assertThat(sold.get(3)).extracting("length", "done", "venue").containsOnlyNulls();
+    assertThat(read.rows().get(3).sale().note())
+        .contains("Size: long", "Originality: repaired by me", "Kind of sale: from my uncle");
+    assertThat(sold.get(4)).extracting("length", "done", "venue").containsOnlyNulls();
+    List<Sale> all = read.rows().stream().map(RowRead::sale).toList();
+    assertThat(read(SalesTable.write(all)).rows())
+        .extracting(r -> r.sale().knife())
+        .containsExactlyElementsOf(sold);
   }
 
   @Test

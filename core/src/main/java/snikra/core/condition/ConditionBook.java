@@ -250,6 +250,15 @@ public record ConditionBook(
     }
   }
 
+  /** What is left of the worth of a knife that was altered so; 1 where that is not of this book. */
+  public double leftAfter(String alteration) {
+    return alterations.stream()
+        .filter(a -> a.id().equals(alteration))
+        .mapToDouble(Alteration::worth)
+        .findFirst()
+        .orElse(1);
+  }
+
   /** The answer that says something was done. */
   static final String DONE = "yes";
 

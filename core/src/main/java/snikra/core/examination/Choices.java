@@ -30,6 +30,7 @@ import java.util.Objects;
  * @param story what happened to a knife
  * @param source who says so
  * @param sourceKind what a fact on file is known from
+ * @param venue where a knife is sold
  */
 public record Choices(
     List<Choice> end,
@@ -45,7 +46,8 @@ public record Choices(
     List<Choice> duty,
     List<Choice> story,
     List<Choice> source,
-    List<Choice> sourceKind) {
+    List<Choice> sourceKind,
+    List<Choice> venue) {
 
   /** One answer and what it is called. */
   public record Choice(String id, String label) {}
@@ -67,7 +69,8 @@ public record Choices(
         of(lists, "duty"),
         of(lists, "story"),
         of(lists, "source"),
-        of(lists, "source-kind"));
+        of(lists, "source-kind"),
+        of(lists, "venue"));
   }
 
   private static List<Choice> of(Map<String, List<Choice>> lists, String name) {

@@ -623,6 +623,7 @@ public final class Examiner {
             handles.stream().collect(Collectors.toMap(h -> h, h -> 1.0 / handles.size())),
             isDated ? (double) dated.median() : null,
             isDated ? spread(dated.nineTenths()) : 0,
+            knife.closedLength() == null ? null : Math.log(knife.closedLength().mm()),
             box == null ? null : box.id(),
             built == null ? null : built.id(),
             done.get().stream()

@@ -1,7 +1,9 @@
 package snikra.core.specimen;
 
 import java.math.BigDecimal;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
+import snikra.core.measure.Length;
 import snikra.core.provenance.EdtfDate;
 
 /**
@@ -15,6 +17,9 @@ import snikra.core.provenance.EdtfDate;
  * @param made its years
  * @param box grade of what came with it
  * @param asked whether it is only what was asked for it
+ * @param length closed
+ * @param done to it, by the ids of alterations; empty where it is told that nothing was
+ * @param venue where it was sold
  */
 public record ComparableSale(
     String described,
@@ -27,7 +32,10 @@ public record ComparableSale(
     @Nullable String handle,
     @Nullable EdtfDate made,
     @Nullable String box,
-    @Nullable Boolean asked) {
+    @Nullable Boolean asked,
+    @Nullable Length length,
+    @Nullable List<String> done,
+    @Nullable Venue venue) {
 
   /** A price that was paid for a knife of which no years and no box are told. */
   public ComparableSale(
@@ -39,7 +47,16 @@ public record ComparableSale(
       @Nullable String pattern,
       @Nullable String grade,
       @Nullable String handle) {
-    this(described, price, currency, sold, maker, pattern, grade, handle, null, null, null);
+    this(
+        described, price, currency, sold, maker, pattern, grade, handle, null, null, null, null,
+        null, null);
+  }
+
+  /** The same sale at another price. */
+  public ComparableSale at(BigDecimal other) {
+    return new ComparableSale(
+        described, other, currency, sold, maker, pattern, grade, handle, made, box, asked, length,
+        done, venue);
   }
 
   /** Whether it was paid, and not only asked. */
@@ -48,6 +65,7 @@ public record ComparableSale(
   }
 
   public ComparableSale {
+    done = done == null ? null : List.copyOf(done);
     if (!(price.signum() > 0)) {
       throw new IllegalArgumentException("price must be above 0; found " + price);
     }

@@ -88,12 +88,18 @@ public final class Appraiser {
     this.thisYear = thisYear;
   }
 
+  /** By which grades are held against one another. */
+  ConditionBook condition() {
+    return condition;
+  }
+
   /**
    * What the knife is, as far as its value goes, each with its probability; what is left of 1 is
    * something else. Empty is not known.
    *
    * @param made the middle of its years; null where nothing tells them
    * @param madeSpread standard deviation of them
+   * @param size how long it is closed, as a logarithm of millimetres; null where not measured
    * @param box grade of what came with it; null where nobody looked
    * @param build grade of the work; null where too little was looked at
    */
@@ -104,13 +110,14 @@ public final class Appraiser {
       Map<String, Double> handles,
       @Nullable Double made,
       double madeSpread,
+      @Nullable Double size,
       @Nullable String box,
       @Nullable String build,
       List<Altered> altered) {
     /** The same knife, had nothing been done to it. */
     Subject untouched() {
       return new Subject(
-          makers, patterns, grades, handles, made, madeSpread, box, build, List.of());
+          makers, patterns, grades, handles, made, madeSpread, size, box, build, List.of());
     }
 
     public Subject {
@@ -258,9 +265,23 @@ public final class Appraiser {
     return new Sold(traits, price - traits.worth(), noise);
   }
 
-  /** What a sale would be in the money of today, had it been paid. */
+  /**
+   * What a sale would be in the money of today, had it been paid in a sale room for a knife to
+   * which nothing was done.
+   */
   double today(ComparableSale sale) {
-    return sale.price().doubleValue() * inflation(sale) * paid(sale);
+    return sale.price().doubleValue() * inflation(sale) * paid(sale) * room(sale) / left(sale);
+  }
+
+  private double room(ComparableSale sale) {
+    return sale.venue() == null ? 1 : 1 / rates.venues().get(sale.venue());
+  }
+
+  // What is left of the worth of a knife to which this was done.
+  private double left(ComparableSale sale) {
+    return sale.done() == null
+        ? 1
+        : sale.done().stream().mapToDouble(condition::leftAfter).reduce(1, (a, b) -> a * b);
   }
 
   private double paid(ComparableSale sale) {
@@ -299,6 +320,7 @@ public final class Appraiser {
         sale.handle(),
         made == null ? null : (first(made) + made.latestBy(thisYear)) / 2.0,
         made == null ? 0 : (made.latestBy(thisYear) - first(made)) / Math.sqrt(12),
+        sale.length() == null ? null : Math.log(sale.length().mm()),
         worth,
         sale.sold() == null ? null : (double) year(sale.sold()));
   }
@@ -316,6 +338,7 @@ public final class Appraiser {
         t.handle(),
         t.made(),
         t.madeSpread(),
+        t.size(),
         t.worth(),
         t.sold());
   }
@@ -343,6 +366,7 @@ public final class Appraiser {
         most(knife.handles()),
         knife.made(),
         knife.madeSpread(),
+        knife.size(),
         Math.log(boxed(knife.box())) + Math.log(built(knife.build())) + meanGrade(knife),
         (double) thisYear);
   }
@@ -543,13 +567,21 @@ public final class Appraiser {
     return Stream.of(
             new Step("prices since", inflation(sale), 1),
             new Step("asked, not paid", paid(sale), 1),
+            new Step("where it was sold", room(sale), 1),
+            new Step("what was done to it", 1 / left(sale), 1),
             new Step("grade and box", Math.exp(knife.worth() - sold.traits().worth()), 1),
             new Step("maker", 1, alike.maker()),
             new Step("pattern", 1, alike.pattern()),
             new Step("handle", 1, alike.handle()),
-            new Step("years", 1, alike.years()))
+            new Step("years", 1, alike.years()),
+            // What is told of neither parts them no more than any others.
+            new Step("size", 1, isMeasured(knife, sold) ? alike.size() : 1))
         .filter(Step::saysAnything)
         .toList();
+  }
+
+  private static boolean isMeasured(Traits knife, Sold sold) {
+    return knife.size() != null && sold.traits().size() != null;
   }
 
   // Two figures say all that is known of it; three from a thousand on, where they are read as such.

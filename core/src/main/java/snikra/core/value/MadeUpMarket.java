@@ -3,12 +3,15 @@ package snikra.core.value;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import snikra.core.condition.ConditionBook.Grade;
+import snikra.core.measure.Length;
 import snikra.core.provenance.EdtfDate;
 import snikra.core.specimen.ComparableSale;
+import snikra.core.specimen.Venue;
 
 /**
  * Sales of made-up knives, to see how often a range holds what one brings. They are drawn from a
@@ -25,6 +28,19 @@ public final class MadeUpMarket {
   private static final int MADE_OVER = 80;
   private static final double ASKED = 0.25;
   private static final double UNTOLD = 0.15;
+  private static final double USUAL_MM = 90;
+
+  /** What this trade pays where, beside a sale room: not what the model that reads it holds. */
+  private static final Map<Venue, Double> PAID_AT =
+      new EnumMap<>(
+          Map.of(
+              Venue.SALE_ROOM, 1.0,
+              Venue.DEALER, 1.4,
+              Venue.FAIR, 0.9,
+              Venue.ONLINE, 0.95,
+              Venue.PRIVATE, 0.8));
+
+  private static final List<Venue> VENUES = List.copyOf(PAID_AT.keySet());
 
   private final Random random;
   private final List<Grade> grades;
@@ -34,6 +50,7 @@ public final class MadeUpMarket {
   private final double[] patterns;
   private final double[][] moods;
   private final double[] handles;
+  private final double[] sizes;
   private final double[] fashion;
 
   /** A trade with so many makers, patterns and handles. */
@@ -46,6 +63,7 @@ public final class MadeUpMarket {
     this.grading = drawn(makers, 0.2);
     this.patterns = drawn(patterns, 0.4);
     this.handles = drawn(handles, 0.2);
+    this.sizes = drawn(patterns, 0.12);
     this.moods = new double[makers][];
     for (int m = 0; m < makers; m++) {
       moods[m] = drawn(patterns, 0.2);
@@ -87,6 +105,8 @@ public final class MadeUpMarket {
     int handle = random.nextInt(handles.length);
     int year = random.nextInt(YEARS);
     int made = FIRST_MADE + random.nextInt(MADE_OVER);
+    double size = sizes[pattern] + 0.06 * random.nextGaussian();
+    Venue venue = VENUES.get(random.nextInt(VENUES.size()));
     Grade grade = grades.get(Math.min(grades.size() - 2, 1 + random.nextInt(grades.size())));
     double paid =
         Math.exp(
@@ -95,6 +115,7 @@ public final class MadeUpMarket {
                 + patterns[pattern]
                 + moods[maker][pattern]
                 + handles[handle]
+                + 0.8 * size
                 + (FIRST_MADE + MADE_OVER / 2.0 - made) / 150
                 + Math.log(grade.worth()) * (1 + grading[maker])
                 + 0.3 * tailed());
@@ -102,6 +123,7 @@ public final class MadeUpMarket {
     double price =
         paid
             * Math.exp(fashion[year])
+            * PAID_AT.getOrDefault(venue, 1.0)
             * (asked ? 1.25 * Math.exp(0.25 * random.nextGaussian()) : 1);
     String when = "" + (thisYear - YEARS + 1 + year);
     ComparableSale whole =
@@ -116,7 +138,10 @@ public final class MadeUpMarket {
             "handle-" + handle,
             EdtfDate.parse((made - 5) + "/" + (made + 5)),
             null,
-            asked ? Boolean.TRUE : null);
+            asked ? Boolean.TRUE : null,
+            new Length("as measured", USUAL_MM * Math.exp(size)),
+            null,
+            venue);
     return new Drawn(untold(whole), whole, paid * Math.exp(fashion[YEARS - 1]));
   }
 
@@ -142,7 +167,10 @@ public final class MadeUpMarket {
         left() ? null : s.handle(),
         left() ? null : s.made(),
         s.box(),
-        s.asked());
+        s.asked(),
+        left() ? null : s.length(),
+        s.done(),
+        left() ? null : s.venue());
   }
 
   private boolean left() {
@@ -159,6 +187,7 @@ public final class MadeUpMarket {
         s.handle() == null ? Map.of() : Map.of(s.handle(), 1.0),
         made == null ? null : (made.earliestYear() + made.latestYear()) / 2.0,
         made == null ? 0 : 3,
+        s.length() == null ? null : Math.log(s.length().mm()),
         s.box(),
         null,
         List.of());

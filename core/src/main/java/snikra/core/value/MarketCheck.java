@@ -9,7 +9,8 @@ import snikra.core.value.MadeUpMarket.Drawn;
 
 /**
  * How often a range holds what a knife brings, and how far its middle is off, beside what one would
- * do without: take the sale most alike, or the middle of all.
+ * do without: take the sale most alike, or the middle of all; and beside how knives were valued
+ * here at first.
  */
 public final class MarketCheck {
   private MarketCheck() {}
@@ -22,6 +23,7 @@ public final class MarketCheck {
    * @param error by what factor less one the middle is off, in the middle of all knives
    * @param nearest the same for the sale most alike
    * @param plain the same for the middle of all sales
+   * @param former the same for sales weighed by what they have in common, as was done here at first
    * @param width of the wide range, as the factor from its low end to its high one, in the middle
    */
   public record Found(
@@ -31,6 +33,7 @@ public final class MarketCheck {
       double error,
       double nearest,
       double plain,
+      double former,
       double width) {}
 
   /**
@@ -41,24 +44,33 @@ public final class MarketCheck {
    * @param most at the most so many of the sales are at hand: those most alike in name
    */
   public static Found on(Appraiser appraiser, List<Drawn> known, List<Drawn> knives, int most) {
-    Tally tally = new Tally();
+    Tally tally = new Tally(appraiser);
     for (Drawn knife : knives) {
       List<ComparableSale> sales = atHand(knife.whole(), known, most);
-      tally.add(appraiser.appraise(MadeUpMarket.subject(knife.whole()), sales), knife.paid());
+      tally.add(knife.whole(), sales, knife.paid());
     }
     return tally.found();
   }
 
   /** What was found so far. */
   private static final class Tally {
+    private final Appraiser appraiser;
+    private final LikelyMiddle atFirst;
     private int half;
     private int wide;
     private final List<Double> own = new ArrayList<>();
     private final List<Double> nearest = new ArrayList<>();
     private final List<Double> plain = new ArrayList<>();
+    private final List<Double> former = new ArrayList<>();
     private final List<Double> widths = new ArrayList<>();
 
-    void add(ValueVerdict v, double paid) {
+    Tally(Appraiser appraiser) {
+      this.appraiser = appraiser;
+      this.atFirst = new LikelyMiddle(appraiser.condition());
+    }
+
+    void add(ComparableSale knife, List<ComparableSale> sales, double paid) {
+      ValueVerdict v = appraiser.appraise(MadeUpMarket.subject(knife), sales);
       if (v.middle() == null) {
         return;
       }
@@ -73,12 +85,13 @@ public final class MarketCheck {
       nearest.add(off(closest.adjusted().doubleValue(), paid));
       double[] all = v.sales().stream().mapToDouble(s -> s.price().doubleValue()).toArray();
       plain.add(off(middle(all), paid));
+      former.add(off(atFirst.of(knife, sales), paid));
     }
 
     Found found() {
       int n = own.size();
       return n == 0
-          ? new Found(0, 0, 0, 0, 0, 0, 0)
+          ? new Found(0, 0, 0, 0, 0, 0, 0, 0)
           : new Found(
               n,
               half / (double) n,
@@ -86,6 +99,7 @@ public final class MarketCheck {
               middle(own),
               middle(nearest),
               middle(plain),
+              middle(former),
               middle(widths));
     }
   }
@@ -97,11 +111,11 @@ public final class MarketCheck {
    */
   public static Found leavingOneOut(Appraiser appraiser, List<ComparableSale> sales, int most) {
     int step = Math.max(1, (sales.size() + most - 1) / most);
-    Tally tally = new Tally();
+    Tally tally = new Tally(appraiser);
     for (int i = 0; i < sales.size(); i += step) {
       List<ComparableSale> others = new ArrayList<>(sales);
       ComparableSale left = others.remove(i);
-      tally.add(appraiser.appraise(MadeUpMarket.subject(left), others), appraiser.today(left));
+      tally.add(left, others, appraiser.today(left));
     }
     return tally.found();
   }

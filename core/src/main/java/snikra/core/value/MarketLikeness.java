@@ -21,6 +21,7 @@ final class MarketLikeness {
    * @param handle null where it was not told
    * @param made the middle of its years; null where they were not told
    * @param madeSpread standard deviation of them
+   * @param size how long it is closed, as a logarithm of millimetres; null where it was not told
    * @param worth of its grade and what came with it, in logarithms
    * @param sold when, in years; null where it was not told
    */
@@ -31,18 +32,19 @@ final class MarketLikeness {
       @Nullable String handle,
       @Nullable Double made,
       double madeSpread,
+      @Nullable Double size,
       double worth,
       @Nullable Double sold) {
     /** The same, were it worth so much. */
     Traits worth(double other) {
-      return new Traits(maker, pattern, family, handle, made, madeSpread, other, sold);
+      return new Traits(maker, pattern, family, handle, made, madeSpread, size, other, sold);
     }
   }
 
   /** Likeness in one respect after another, 1 the same. */
-  record Parts(double maker, double pattern, double handle, double years) {
+  record Parts(double maker, double pattern, double handle, double years, double size) {
     double all() {
-      return maker * pattern * handle * years;
+      return maker * pattern * handle * years * size;
     }
   }
 
@@ -51,7 +53,8 @@ final class MarketLikeness {
         same(a.maker(), b.maker(), rates.otherMaker()),
         pattern(a, b),
         same(a.handle(), b.handle(), rates.otherHandle()),
-        years(a, b));
+        years(a, b),
+        size(a, b));
   }
 
   /** Of two different knives. */
@@ -94,6 +97,14 @@ final class MarketLikeness {
     double bell =
         Math.sqrt(length / spread) * Math.exp(-square(a.made() - b.made()) / (2 * spread));
     return rates.otherYears() + (1 - rates.otherYears()) * bell;
+  }
+
+  private double size(Traits a, Traits b) {
+    if (a.size() == null || b.size() == null) {
+      return rates.otherSize();
+    }
+    double apart = (a.size() - b.size()) / rates.size();
+    return rates.otherSize() + (1 - rates.otherSize()) * Math.exp(-Math.log(2) * square(apart));
   }
 
   private double drift(@Nullable Double a, @Nullable Double b) {

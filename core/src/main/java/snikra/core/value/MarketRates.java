@@ -1,6 +1,9 @@
 package snikra.core.value;
 
+import java.util.EnumMap;
+import java.util.Map;
 import snikra.core.judgement.Judgement;
+import snikra.core.specimen.Venue;
 
 /**
  * Numbers of judgement by which sales are held against one another; prices in natural logarithms.
@@ -15,6 +18,8 @@ import snikra.core.judgement.Judgement;
  * @param otherHandle likeness of two handles
  * @param years apart at which half of the likeness is gone
  * @param otherYears likeness of knives of quite other years, and where they were not told
+ * @param size apart, as a logarithm, at which half of what sizes part is gone
+ * @param otherSize likeness of knives of quite other sizes, and where they were not told
  * @param drift how far the taste of the trade moves prices
  * @param driftYears in how many years
  * @param asked by how much more is asked than is paid
@@ -23,6 +28,7 @@ import snikra.core.judgement.Judgement;
  * @param ungraded worth of a knife whose grade was not told
  * @param ungradedNoise how far that may be off
  * @param otherTrade how far this trade may be from what is usual, as a logarithm
+ * @param venues by how much more is paid there than in a sale room, all told
  */
 record MarketRates(
     double level,
@@ -35,6 +41,8 @@ record MarketRates(
     double otherHandle,
     double years,
     double otherYears,
+    double size,
+    double otherSize,
     double drift,
     double driftYears,
     double asked,
@@ -42,7 +50,12 @@ record MarketRates(
     double gradeGive,
     double ungraded,
     double ungradedNoise,
-    double otherTrade) {
+    double otherTrade,
+    Map<Venue, Double> venues) {
+
+  MarketRates {
+    venues = Map.copyOf(venues);
+  }
 
   /** As they are judged. */
   static MarketRates of(Judgement judgement) {
@@ -57,6 +70,8 @@ record MarketRates(
         judgement.of("value.other-handle"),
         judgement.of("value.years"),
         judgement.of("value.other-years"),
+        judgement.of("value.size"),
+        judgement.of("value.other-size"),
         judgement.of("value.drift"),
         judgement.of("value.drift-years"),
         judgement.of("value.asked"),
@@ -64,7 +79,16 @@ record MarketRates(
         judgement.of("value.grade-give"),
         judgement.of("value.ungraded"),
         judgement.of("value.ungraded-noise"),
-        judgement.of("value.other-trade"));
+        judgement.of("value.other-trade"),
+        venues(judgement));
+  }
+
+  private static Map<Venue, Double> venues(Judgement judgement) {
+    Map<Venue, Double> all = new EnumMap<>(Venue.class);
+    for (Venue venue : Venue.values()) {
+      all.put(venue, judgement.of("value.venue-" + venue));
+    }
+    return all;
   }
 
   /** The same, were unlike knives so many times as far apart, and equal ones. */
@@ -80,6 +104,8 @@ record MarketRates(
         otherHandle,
         years,
         otherYears,
+        size,
+        otherSize,
         drift,
         driftYears,
         asked,
@@ -87,6 +113,7 @@ record MarketRates(
         gradeGive,
         ungraded,
         ungradedNoise * equal,
-        otherTrade);
+        otherTrade,
+        venues);
   }
 }

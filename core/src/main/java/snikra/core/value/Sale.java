@@ -29,18 +29,7 @@ public record Sale(
       return knife;
     }
     BigDecimal times = BigDecimal.ONE.add(premium.divide(HUNDRED, MathContext.DECIMAL64));
-    return new ComparableSale(
-        knife.described(),
-        knife.price().multiply(times, MathContext.DECIMAL64),
-        knife.currency(),
-        knife.sold(),
-        knife.maker(),
-        knife.pattern(),
-        knife.grade(),
-        knife.handle(),
-        knife.made(),
-        knife.box(),
-        knife.asked());
+    return knife.at(knife.price().multiply(times, MathContext.DECIMAL64));
   }
 
   /** What two accounts of one sale have alike: what was sold, at what price, on what day. */

@@ -11,14 +11,17 @@ import java.util.Objects;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
+import snikra.core.condition.Alteration;
 import snikra.core.condition.BoxBook;
 import snikra.core.condition.BuildBook;
 import snikra.core.condition.ConditionBook;
 import snikra.core.condition.ConditionBook.Grade;
 import snikra.core.fixture.Shelf;
+import snikra.core.measure.Length;
 import snikra.core.pattern.PatternBook;
 import snikra.core.provenance.EdtfDate;
 import snikra.core.specimen.ComparableSale;
+import snikra.core.specimen.Venue;
 import snikra.core.value.Appraiser.Altered;
 import snikra.core.value.Appraiser.Subject;
 import snikra.core.value.ValueVerdict.Cost;
@@ -36,7 +39,7 @@ class AppraiserTest {
           List.of(),
           List.of(),
           List.of(),
-          List.of(),
+          List.of(altered("rehandled", 0.5), altered("short", 0.5)),
           new BuildBook(
               1,
               List.of(
@@ -51,6 +54,12 @@ class AppraiserTest {
 
   private final Appraiser appraiser =
       new Appraiser(PatternBook.empty(), GRADES, Shelf.judgement(), List.of(POUNDS), TODAY);
+
+  private static Alteration altered(String id, double worth) {
+    return new Alteration(
+        id, id, null, null, null, List.of(), null, null, List.of(), null, null, worth, "", "", "",
+        null);
+  }
 
   private static Subject knife(Map<String, Double> makers, Map<String, Double> grades) {
     return knife(makers, grades, null, null);
@@ -69,6 +78,7 @@ class AppraiserTest {
         Map.of("bone", 1.0),
         1900.0,
         4,
+        null,
         box,
         build,
         List.of(altered));
@@ -98,7 +108,10 @@ class AppraiserTest {
         "bone",
         EdtfDate.parse("1890/1910"),
         null,
-        asked);
+        asked,
+        null,
+        null,
+        null);
   }
 
   private static List<ComparableSale> sales(double... prices) {
@@ -374,6 +387,9 @@ class AppraiserTest {
         "bone",
         EdtfDate.parse("1890/1910"),
         box,
+        null,
+        null,
+        null,
         null);
   }
 
@@ -382,6 +398,79 @@ class AppraiserTest {
     List<ComparableSale> inTheirBoxes = List.of(boxed(150, "sealed"), boxed(150, "sealed"));
     assertThat(middle(appraiser.appraise(GOOD, inTheirBoxes)))
         .isEqualTo(middle(appraiser.appraise(GOOD, sales(100, 100))));
+  }
+
+  private static ComparableSale told(
+      double price, @Nullable String length, @Nullable List<String> done, @Nullable Venue venue) {
+    ComparableSale s = sale(price);
+    return new ComparableSale(
+        s.described(),
+        s.price(),
+        s.currency(),
+        s.sold(),
+        s.maker(),
+        s.pattern(),
+        s.grade(),
+        s.handle(),
+        s.made(),
+        s.box(),
+        s.asked(),
+        length == null ? null : Length.parse(length),
+        done,
+        venue);
+  }
+
+  private static Subject measured(double mm) {
+    return new Subject(
+        Map.of("thrale", 1.0),
+        Map.of("jack", 1.0),
+        Map.of("good", 1.0),
+        Map.of("bone", 1.0),
+        1900.0,
+        4,
+        Math.log(mm),
+        null,
+        null,
+        List.of());
+  }
+
+  @Test
+  void aKnifeOfItsSizeSaysMoreThanAnotherOfThePattern() {
+    List<ComparableSale> both =
+        List.of(told(100, "90 mm", null, null), told(200, "120 mm", null, null));
+    ValueVerdict small = appraiser.appraise(measured(90), both);
+    assertThat(small.sales().get(0).weight()).isGreaterThan(small.sales().get(1).weight());
+    assertThat(step(small.sales().get(1), "size").likeness()).isBetween(0.85, 0.87);
+    assertThat(small.sales().get(0).steps()).extracting(Step::what).doesNotContain("size");
+    assertThat(middle(appraiser.appraise(measured(120), both))).isGreaterThan(middle(small));
+    assertThat(appraiser.appraise(GOOD, both).sales().get(1).steps())
+        .extracting(Step::what)
+        .doesNotContain("size");
+  }
+
+  @Test
+  void whatWasDoneToAKnifeThatWasSoldIsTakenBack() {
+    List<ComparableSale> rehandled = List.of(told(50, null, List.of("rehandled"), null));
+    ValueVerdict v = appraiser.appraise(GOOD, rehandled);
+    assertThat(step(v.sales().get(0), "what was done to it").times()).isCloseTo(2, within(1e-9));
+    assertThat(v.middle()).isEqualTo(appraiser.appraise(GOOD, sales(100)).middle());
+    List<ComparableSale> twice = List.of(told(25, null, List.of("rehandled", "short"), null));
+    assertThat(appraiser.appraise(GOOD, twice).middle()).isEqualTo(v.middle());
+    assertThat(appraiser.appraise(GOOD, List.of(told(100, null, List.of(), null))).middle())
+        .isEqualTo(v.middle());
+    assertThat(appraiser.appraise(GOOD, List.of(told(100, null, List.of("unheard"), null))))
+        .extracting(ValueVerdict::middle)
+        .isEqualTo(v.middle());
+  }
+
+  @Test
+  void aPriceIsBroughtToTheSaleRoom() {
+    ValueVerdict dealer = appraiser.appraise(GOOD, List.of(told(130, null, null, Venue.DEALER)));
+    assertThat(step(dealer.sales().get(0), "where it was sold").times())
+        .isCloseTo(1 / 1.3, within(1e-9));
+    ValueVerdict room = appraiser.appraise(GOOD, List.of(told(100, null, null, Venue.SALE_ROOM)));
+    assertThat(dealer.middle()).isEqualTo(room.middle());
+    assertThat(room.middle()).isEqualTo(appraiser.appraise(GOOD, sales(100)).middle());
   }
 
   /** Of what keeps it wide each is told once, the most first, and together they are all of it. */

@@ -31,6 +31,7 @@ final class SimulatedRoom implements SaleRoom {
           "Pattern",
           "Grade",
           "Handle",
+          "Kind of sale",
           "Source");
   private static final List<String> HANDLES = List.of("bone", "stag", "ebony", "celluloid", "");
   private static final int LOTS = 6;
@@ -104,6 +105,7 @@ final class SimulatedRoom implements SaleRoom {
               pattern,
               grade.label(),
               handle,
+              "Sale room",
               label() + ", lot " + lot));
     }
     return lots;
