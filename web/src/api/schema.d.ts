@@ -1045,7 +1045,7 @@ export interface paths {
         /** The photographs of a knife. */
         get: operations["photos"];
         put?: never;
-        /** Keeps a photograph; the body is the file as it is. */
+        /** Keeps a photograph, or a paper as a PDF; the body is the file as it is. */
         post: operations["add_3"];
         delete?: never;
         options?: never;
@@ -3902,7 +3902,7 @@ export interface components {
             name: string;
             knife?: string;
             /** @enum {string} */
-            role: "mark-side" | "pile-side" | "tang" | "shield" | "back" | "box" | "other";
+            role: "mark-side" | "pile-side" | "tang" | "shield" | "back" | "box" | "paper" | "other";
         };
         NamedSearch: {
             name: string;
@@ -4209,7 +4209,7 @@ export interface components {
         PhoneInvited: {
             knife: string;
             /** @enum {string} */
-            role: "mark-side" | "pile-side" | "tang" | "shield" | "back" | "box" | "other";
+            role: "mark-side" | "pile-side" | "tang" | "shield" | "back" | "box" | "paper" | "other";
             address?: string;
             code?: string[];
             host: string;
@@ -4227,8 +4227,9 @@ export interface components {
         Photo: {
             id: string;
             /** @enum {string} */
-            role: "mark-side" | "pile-side" | "tang" | "shield" | "back" | "box" | "other";
+            role: "mark-side" | "pile-side" | "tang" | "shield" | "back" | "box" | "paper" | "other";
             fileName: string;
+            type: string;
             /** Format: int32 */
             width: number;
             /** Format: int32 */
@@ -4594,7 +4595,7 @@ export interface components {
         };
         RoleChoice: {
             /** @enum {string} */
-            id: "mark-side" | "pile-side" | "tang" | "shield" | "back" | "box" | "other";
+            id: "mark-side" | "pile-side" | "tang" | "shield" | "back" | "box" | "paper" | "other";
             label: string;
         };
         Room: {
@@ -8439,6 +8440,7 @@ export interface operations {
         requestBody?: {
             content: {
                 "application/octet-stream": string;
+                "application/pdf": string;
                 "image/*": string;
             };
         };

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useNavigate, useParams } from "react-router";
 import { api } from "../../api/client";
+import { pictures } from "../../api/papers";
 import type { Book, SavedKnife, SchoolVerdict, Verdict } from "../../api/types";
 import { percent, titleBy } from "../../format";
 import { useKeys } from "../../keys";
@@ -85,7 +86,7 @@ function Keeping({ care }: { care: Verdict["care"] }) {
 
 function Photographs({ knife }: { knife: string }) {
   const photos = useQuery({ queryKey: ["photos", knife], queryFn: () => api.photos(knife) });
-  const shown = (photos.data ?? []).slice(0, MOST_PHOTOGRAPHS);
+  const shown = pictures(photos.data).slice(0, MOST_PHOTOGRAPHS);
   return (
     <ul className="mt-2 grid grid-cols-2 gap-2">
       {shown.map((p) => (

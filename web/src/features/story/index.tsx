@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { api } from "../../api/client";
+import { isPaper } from "../../api/papers";
 import type { Book, SavedKnife, StoryTold, Verdict } from "../../api/types";
 import { money, percent, titleBy, years } from "../../format";
 import { useKeys } from "../../keys";
@@ -10,6 +11,7 @@ import { BackOrPrint } from "../../ui/back-or-print";
 import { Failed } from "../../ui/failed";
 import { Page, PageHead } from "../../ui/page";
 import { usePageTitle } from "../../ui/page-title";
+import { SavePaper } from "../../ui/save-paper";
 import { KnifeDrawn } from "../sheet/knife-drawn";
 import { StoryAxis } from "./axis";
 import { FromLedger } from "./from-ledger";
@@ -124,9 +126,13 @@ function Caution() {
   );
 }
 
-/** The paper that says so, as it lies among the photographs; whole on a click. */
+/** The paper that says so, as it lies among the photographs: whole on a click, or by name where it came as a file. */
 function Paper({ photo, of }: { photo: string; of: number }) {
   const [isGone, setGone] = useState(false);
+  const { id = "" } = useParams();
+  const photos = useQuery({ queryKey: ["photos", id], queryFn: () => api.photos(id), enabled: id !== "" });
+  const asFile = photos.data?.find((p) => p.id === photo && isPaper(p));
+  if (asFile) return <SavePaper paper={asFile} />;
   if (isGone) return <p className="voice text-ink3">Its paper is no longer among the photographs.</p>;
   return (
     <a href={`/api/photos/${photo}/original`} target="_blank" rel="noreferrer" className="inline-block">

@@ -165,6 +165,19 @@ test("the paper that says so stands with its link, and one that is gone is said 
   expect(screen.getByText("Its paper is no longer among the photographs.")).toBeDefined();
 });
 
+test("a paper that came as a file stands with its name, and is had back as it came", async () => {
+  const bill = { id: "p1", role: "paper", type: "pdf", fileName: "Bill.pdf", sizeBytes: 900 };
+  vi.spyOn(api, "photos").mockResolvedValue([bill] as never);
+  const papered = {
+    ...KNIFE,
+    specimen: { ...KNIFE.specimen, story: [{ kind: "held", source: "document", document: "p1" }] },
+  };
+  show(papered as unknown as SavedKnife, { ...STORY, links: [] });
+  const paper = await screen.findByRole("link", { name: "Save Bill.pdf (PDF, 1 kB)" });
+  expect(paper.getAttribute("href")).toBe("/api/photos/p1/original");
+  expect(screen.queryByAltText(/The paper that says so/)).toBeNull();
+});
+
 test("letters that end in a point get no second one", async () => {
   const cut = {
     ...KNIFE,

@@ -1,7 +1,9 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { type DragEvent, useEffect, useRef, useState } from "react";
 import { api } from "../../../api/client";
+import { isPaper } from "../../../api/papers";
 import type { Book, Photo } from "../../../api/types";
+import { SavePaper } from "../../../ui/save-paper";
 import { Select } from "../../../ui/select";
 import { useToast } from "../../../ui/toasts";
 import { PhoneAsCamera } from "../phone";
@@ -86,7 +88,7 @@ export function Photos({ id, knife, book }: { id: string; knife: Knife; book: Bo
     >
       <div className="flex flex-wrap items-baseline gap-x-4">
         <h2 id="photos-name" className="text-[1.1875rem]/[1.375rem]">
-          Photographs
+          Photographs and papers
         </h2>
         <AddPhotos onFiles={add} />
         <PhoneAsCamera id={id} label="Use a phone" wanted={{ role: "mark-side" }} />
@@ -144,7 +146,7 @@ function AddPhotos({ onFiles }: { onFiles: (files: File[]) => void }) {
         ref={file}
         type="file"
         aria-label="Photographs to add"
-        accept="image/jpeg,image/png"
+        accept="image/jpeg,image/png,application/pdf"
         multiple
         hidden
         onChange={(e) => {
@@ -171,14 +173,25 @@ function PhotoTile({
 }) {
   return (
     <li className="w-36">
-      <button
-        type="button"
-        className="block w-full border border-edge hover:border-ink"
-        aria-label={`Measure on ${photo.fileName}`}
-        onClick={onOpen}
-      >
-        <img src={`/api/photos/${photo.id}/thumbnail`} alt="" className="h-24 w-full object-cover" />
-      </button>
+      {isPaper(photo) ? (
+        <>
+          <img
+            src={`/api/photos/${photo.id}/thumbnail`}
+            alt=""
+            className="h-24 w-full border border-edge object-cover object-top"
+          />
+          <SavePaper paper={photo} />
+        </>
+      ) : (
+        <button
+          type="button"
+          className="block w-full border border-edge hover:border-ink"
+          aria-label={`Measure on ${photo.fileName}`}
+          onClick={onOpen}
+        >
+          <img src={`/api/photos/${photo.id}/thumbnail`} alt="" className="h-24 w-full object-cover" />
+        </button>
+      )}
       <Select
         aria-label={`What ${photo.fileName} shows`}
         value={photo.role}

@@ -131,6 +131,7 @@ function KeptWithIt({ event, set, i, knife, book }: EventProps) {
       <OwnPicture
         label="The paper that says so"
         alt="The paper that says so"
+        orPaper
         value={event.document}
         onChange={(document) => set({ ...event, document })}
       />

@@ -156,6 +156,18 @@ test("what cannot be worked out leaves the events to be mended", async () => {
   expect(screen.queryByLabelText("Who had it")).toBeNull();
 });
 
+test("a paper that came as a file is offered where it says something, and is had back as it came", async () => {
+  const bill = { id: "p2", role: "paper", type: "pdf", fileName: "Bill of 1936.pdf", sizeBytes: 2050 };
+  vi.spyOn(api, "photos").mockResolvedValue([{ id: "p1", role: "mark-side", type: "jpeg" }, bill] as never);
+  render(<Story first={[{ kind: "bought", source: "document" }]} />);
+  const chosen = (await screen.findByLabelText("The paper that says so")) as HTMLSelectElement;
+  expect([...chosen.options].map((o) => o.textContent)).toEqual(["none", "1, mark side", "Bill of 1936.pdf"]);
+  fireEvent.change(chosen, { target: { value: "p2" } });
+  const link = await screen.findByRole("link", { name: /Save Bill of 1936.pdf \(PDF, 3 kB\)/ });
+  expect(link.getAttribute("href")).toBe("/api/photos/p2/original");
+  expect(screen.queryByAltText("The paper that says so")).toBeNull();
+});
+
 test("the paper that says so is one of the knife's photographs, and one that is gone is told", async () => {
   vi.spyOn(api, "photos").mockResolvedValue([{ id: "p1", role: "box" }] as never);
   render(<Story first={[{ kind: "bought", source: "family" }]} />);

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useId, useState } from "react";
 import { useParams } from "react-router";
 import { api } from "../../../api/client";
+import { pictures } from "../../../api/papers";
 import { Select } from "../../../ui/select";
 
 /** What a tang is read from, the closest picture first. */
@@ -14,7 +15,7 @@ export function TangPhoto() {
   const photos = useQuery({ queryKey: ["photos", id], queryFn: () => api.photos(id) });
   const [chosen, setChosen] = useState<string>();
   const [light, setLight] = useState(AS_TAKEN);
-  const usable = (photos.data ?? [])
+  const usable = pictures(photos.data)
     .filter((p) => ROLES.includes(p.role))
     .sort((a, b) => ROLES.indexOf(a.role) - ROLES.indexOf(b.role));
   const shown = usable.find((p) => p.id === chosen) ?? usable[0];

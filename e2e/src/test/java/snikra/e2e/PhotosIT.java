@@ -1,9 +1,11 @@
 package snikra.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -43,6 +45,29 @@ class PhotosIT {
     Path file = files.resolve("bar.png");
     ImageIO.write(image, "png", file.toFile());
     return file;
+  }
+
+  @Test
+  void aPaperIsKeptAsItCameAndNamedByAnEvent() throws Exception {
+    byte[] bill = "%PDF-1.4\n1 0 obj<<>>endobj\ntrailer<<>>\n%%EOF\n".getBytes(UTF_8);
+    try (App app = App.start(data);
+        Chromium chromium = new Chromium()) {
+      Page page = chromium.page(1280, 900);
+      page.navigate(app.url("/tray"));
+      page.getByRole(AriaRole.BANNER).getByText("New knife").click();
+      Path paper = Files.write(files.resolve("Bill of 1936.pdf"), bill);
+      page.locator("input[type=file]").setInputFiles(new Path[] {paper});
+      Locator link = page.getByText("Save Bill of 1936.pdf").first();
+      Download saved = page.waitForDownload(link::click);
+      assertThat(saved.suggestedFilename()).isEqualTo("Bill of 1936.pdf");
+      assertThat(Files.readAllBytes(saved.path())).isEqualTo(bill);
+
+      BenchPage bench = new BenchPage(page).go("Story").press("Add an event");
+      bench.field("The paper that says so").selectOption("Bill of 1936.pdf");
+      bench.saved();
+      page.reload();
+      assertThat(page.locator("#station").getByText("Save Bill of 1936.pdf")).isVisible();
+    }
   }
 
   @Test

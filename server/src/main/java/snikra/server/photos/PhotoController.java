@@ -1,7 +1,10 @@
 package snikra.server.photos;
 
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.springframework.http.CacheControl;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -42,10 +45,10 @@ class PhotoController {
     return photos.of(knife);
   }
 
-  /** Keeps a photograph; the body is the file as it is. */
+  /** Keeps a photograph, or a paper as a PDF; the body is the file as it is. */
   @PostMapping(
       path = "/api/knives/{knife}/photos",
-      consumes = {MediaType.APPLICATION_OCTET_STREAM_VALUE, "image/*"})
+      consumes = {MediaType.APPLICATION_OCTET_STREAM_VALUE, "image/*", "application/pdf"})
   @ResponseStatus(HttpStatus.CREATED)
   Photo add(
       @PathVariable String knife,
@@ -61,7 +64,17 @@ class PhotoController {
     PhotoService.Copy asked =
         PhotoService.Copy.of(copy).orElseThrow(() -> new NoSuchKnife("with a copy called " + copy));
     PhotoService.Content content = photos.content(id, asked);
-    return ResponseEntity.ok()
+    ResponseEntity.BodyBuilder answer = ResponseEntity.ok();
+    if (content.mediaType().equals(PaperSheet.MEDIA_TYPE)) {
+      // What others wrote is opened by the reader one trusts, not within this page.
+      answer.header(
+          HttpHeaders.CONTENT_DISPOSITION,
+          ContentDisposition.attachment()
+              .filename(photos.name(id), StandardCharsets.UTF_8)
+              .build()
+              .toString());
+    }
+    return answer
         .contentType(MediaType.parseMediaType(content.mediaType()))
         .cacheControl(CacheControl.noCache().cachePrivate())
         .eTag(content.tag())

@@ -92,6 +92,6 @@ class PhotoEntity {
   }
 
   Photo shown() {
-    return new Photo(id, PhotoRole.of(role), fileName, width, height, sizeBytes, takenAt);
+    return new Photo(id, PhotoRole.of(role), fileName, type, width, height, sizeBytes, takenAt);
   }
 }

@@ -16,6 +16,9 @@ public enum PhotoRole {
   SHIELD("the shield", "shield"),
   BACK("the back", "back|spine|springs?"),
   BOX("box or papers", "box|papers?|label|wrapper"),
+  PAPER(
+      "a paper",
+      "letters?|receipts?|bills?|invoices?|certificates?|scans?|documents?|catalogue page"),
   OTHER("something else", "other|detail");
 
   private final String label;

@@ -88,10 +88,16 @@ public class PhotoService {
         .toList();
   }
 
-  /** The photograph that shows each of these knives best: its mark side, or the first there is. */
+  /**
+   * The photograph that shows each of these knives best: its mark side, or the first there is. A
+   * paper shows none.
+   */
   public Map<String, Photo> likenesses(Collection<String> knives) {
     Map<String, Photo> best = new HashMap<>();
     for (PhotoEntity photo : photos.findByKnifeIdInAndTakenAwayAtIsNullOrderByAddedAt(knives)) {
+      if (photo.type().equals(PaperSheet.TYPE)) {
+        continue;
+      }
       best.merge(photo.knifeId(), photo.shown(), PhotoService::better);
     }
     return best;
@@ -118,7 +124,9 @@ public class PhotoService {
       if (photos.countByKnifeIdAndTakenAwayAtIsNull(knife) >= MOST_PHOTOS) {
         throw Picture.refused(kept, "must be one of at most " + MOST_PHOTOS + " of a knife");
       }
-      return keep(knife, role, kept, Picture.of(kept, bytes));
+      Picture picture = Picture.of(kept, bytes);
+      boolean isPaper = picture.type().equals(PaperSheet.TYPE) && role == PhotoRole.OTHER;
+      return keep(knife, isPaper ? PhotoRole.PAPER : role, kept, picture);
     } finally {
       darkroom.unlock();
     }
@@ -153,7 +161,9 @@ public class PhotoService {
     try {
       if (copy == Copy.ORIGINAL) {
         byte[] original = Files.readAllBytes(file(id, copy));
-        return new Content(original, "image/" + photo.type(), id + "-o");
+        String type =
+            photo.type().equals(PaperSheet.TYPE) ? PaperSheet.MEDIA_TYPE : "image/" + photo.type();
+        return new Content(original, type, id + "-o");
       }
       if (!Files.exists(file(id, copy))) {
         develop(photo);
@@ -174,6 +184,11 @@ public class PhotoService {
     } finally {
       darkroom.unlock();
     }
+  }
+
+  /** What the file of a photograph was called. */
+  String name(String id) {
+    return find(id).shown().fileName();
   }
 
   /** Says what a photograph shows. */

@@ -10,6 +10,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.time.Duration;
 import java.util.Iterator;
 import java.util.List;
@@ -31,7 +32,7 @@ import snikra.formats.InvalidInput;
  * A photograph taken apart: what it is by its own bytes, whatever its name says, and the upright
  * copies that are shown. Nothing larger than what is shown is ever laid out in memory.
  *
- * @param type jpeg or png
+ * @param type jpeg or png; pdf of a paper, of which a drawn sheet is shown
  * @param width of the copy that is shown
  * @param takenAt by the camera's clock
  */
@@ -52,7 +53,8 @@ record Picture(
   private static final int LEAST_SIDE = 16;
   private static final double QUALITY = 0.88;
   private static final Set<String> TYPES = Set.of("jpeg", "png");
-  private static final String ACCEPTED = "must be a whole JPEG or PNG photograph";
+  private static final String ACCEPTED =
+      "must be a whole JPEG or PNG photograph, or a paper as a whole PDF";
 
   /**
    * Takes a photograph apart.
@@ -60,6 +62,9 @@ record Picture(
    * @throws InvalidInput when it is none, is cut off or is too large
    */
   static Picture of(String fileName, byte[] bytes) {
+    if (PaperSheet.is(bytes)) {
+      return paper(fileName, bytes);
+    }
     PictureCost.require(fileName, bytes);
     try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
       Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
@@ -79,6 +84,25 @@ record Picture(
       }
     } catch (IOException | IllegalArgumentException | IndexOutOfBoundsException e) {
       throw e instanceof InvalidInput invalid ? invalid : refused(fileName, ACCEPTED);
+    }
+  }
+
+  private static Picture paper(String fileName, byte[] bytes) {
+    if (!PaperSheet.isWhole(bytes)) {
+      throw refused(fileName + ", cut off", ACCEPTED);
+    }
+    BufferedImage sheet = PaperSheet.drawn();
+    try {
+      return new Picture(
+          bytes,
+          PaperSheet.TYPE,
+          PaperSheet.WIDTH,
+          PaperSheet.HEIGHT,
+          jpeg(sheet, 1),
+          jpeg(sheet, (double) THUMBNAIL / PaperSheet.HEIGHT),
+          null);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
   }
 

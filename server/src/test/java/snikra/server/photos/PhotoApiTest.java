@@ -1,5 +1,6 @@
 package snikra.server.photos;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
@@ -10,6 +11,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import java.io.ByteArrayInputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -17,8 +19,12 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
+import javax.imageio.ImageIO;
+import org.hamcrest.Matchers;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.http.MediaType;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -84,6 +90,66 @@ class PhotoApiTest {
     web.perform(delete("/api/photos/" + photo)).andExpect(status().isNoContent());
     web.perform(get(photos)).andExpect(jsonPath("$.length()").value(0));
     web.perform(get("/api/photos/" + photo + "/view")).andExpect(status().isNotFound());
+  }
+
+  @Test
+  void aPaperIsKeptByteForByteAndShownAsASheetAndIsNoLikenessOfTheKnife() throws Exception {
+    String knife = knife();
+    byte[] bill = "%PDF-1.7\n1 0 obj<<>>endobj\ntrailer<<>>\n%%EOF\n".getBytes(UTF_8);
+    String paper =
+        id(
+            web.perform(
+                    post("/api/knives/" + knife + "/photos?name=Bill \u00e0 1936.pdf")
+                        .contentType(MediaType.APPLICATION_PDF)
+                        .content(bill))
+                .andExpect(status().isCreated())
+                .andExpect(jsonPath("$.type").value("pdf"))
+                .andExpect(jsonPath("$.role").value("paper"))
+                .andReturn()
+                .getResponse()
+                .getContentAsString(UTF_8));
+
+    web.perform(get("/api/photos/" + paper + "/original"))
+        .andExpect(content().bytes(bill))
+        .andExpect(content().contentType(MediaType.APPLICATION_PDF))
+        .andExpect(
+            header().string("Content-Disposition", Matchers.startsWith("attachment; filename=")));
+    byte[] view =
+        web.perform(get("/api/photos/" + paper + "/view"))
+            .andExpect(content().contentType(MediaType.IMAGE_JPEG))
+            .andReturn()
+            .getResponse()
+            .getContentAsByteArray();
+    assertThat(ImageIO.read(new ByteArrayInputStream(view)).getHeight())
+        .isEqualTo(PaperSheet.HEIGHT);
+    assertThat(service.likenesses(List.of(knife))).isEmpty();
+    assertThat(service.check().changed()).isEmpty();
+    String photo = kept(knife);
+    assertThat(service.likenesses(List.of(knife)).get(knife).id()).isEqualTo(photo);
+    Files.delete(APP.data().resolve("photos").resolve(paper + ".view.jpg"));
+    web.perform(get("/api/photos/" + paper + "/view")).andExpect(content().bytes(view));
+    web.perform(get("/api/photos/" + photo + "/original"))
+        .andExpect(header().doesNotExist("Content-Disposition"));
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"%PDF-1.7 cut off", "%PDF-", " %PDF-1.7 %%EOF", "not a paper %%EOF"})
+  void whatIsNoWholePaperIsRefused(String bytes) throws Exception {
+    web.perform(
+            post("/api/knives/" + knife() + "/photos?name=bill.pdf")
+                .contentType(MediaType.APPLICATION_PDF)
+                .content(bytes.getBytes(UTF_8)))
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].accepted").value(Matchers.containsString("whole PDF")));
+  }
+
+  @Test
+  void theEndOfAPaperIsLookedForNearItsEnd() {
+    String begin = "%PDF-1.4 %%EOF";
+    assertThat(PaperSheet.isWhole((begin + " ".repeat(1000)).getBytes(UTF_8))).isTrue();
+    assertThat(PaperSheet.isWhole((begin + " ".repeat(1100)).getBytes(UTF_8))).isFalse();
+    assertThat(PaperSheet.isWhole("%%E".getBytes(UTF_8))).isFalse();
+    assertThat(PaperSheet.is("%PDF".getBytes(UTF_8))).isFalse();
   }
 
   @Test
