@@ -98,6 +98,7 @@ function Asked({ form, book }: { form: ReturnType<typeof useSale>; book: Book })
       />
       <TextField
         label="Where it is told"
+        hint="which room, list or letter"
         maxLength={300}
         value={sale.source}
         onCommit={(source) => set({ source })}

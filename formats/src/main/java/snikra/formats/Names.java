@@ -129,14 +129,11 @@ final class Names {
   }
 
   Optional<Technique> technique(String written) {
-    return find(techniques, written)
-        .flatMap(
-            id -> Arrays.stream(Technique.values()).filter(t -> id.equals("" + t)).findFirst());
+    return find(techniques, Technique.values(), written);
   }
 
   Optional<Layout> layout(String written) {
-    return find(layouts, written)
-        .flatMap(id -> Arrays.stream(Layout.values()).filter(l -> id.equals("" + l)).findFirst());
+    return find(layouts, Layout.values(), written);
   }
 
   Optional<String> box(String written) {
@@ -157,8 +154,7 @@ final class Names {
   }
 
   Optional<Venue> venue(String written) {
-    return find(venues, written)
-        .flatMap(id -> Arrays.stream(Venue.values()).filter(v -> id.equals("" + v)).findFirst());
+    return find(venues, Venue.values(), written);
   }
 
   Optional<Boolean> asked(String written) {
@@ -168,6 +164,11 @@ final class Names {
   /** Whether this in the place of a price says that there is none. */
   boolean isUnsold(String written) {
     return find(prices, written).isPresent();
+  }
+
+  private static <T> Optional<T> find(Map<String, String> names, T[] among, String written) {
+    return find(names, written)
+        .flatMap(id -> Arrays.stream(among).filter(one -> id.equals("" + one)).findFirst());
   }
 
   private static Optional<String> find(Map<String, String> names, String written) {

@@ -80,6 +80,9 @@ class SalesTableTest {
             A barlow,20,long,repaired by me,from my uncle
             A canoe,25,,,
             """);
+    // Under "repaired" it says the opposite of what it says under "original".
+    assertThat(only(read("Item,Price,Repaired\nA jack,45,yes\n")).knife().done()).isNull();
+    assertThat(only(read("Item,Price,Repairs\nA jack,45,none\n")).knife().done()).isEmpty();
     List<ComparableSale> sold = read.rows().stream().map(r -> r.sale().knife()).toList();
     assertThat(sold.get(0).length().mm()).isEqualTo(88.9);
     assertThat(sold.get(0).done()).containsExactly("rehandled", "shortened");

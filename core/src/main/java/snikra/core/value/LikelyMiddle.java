@@ -2,7 +2,6 @@ package snikra.core.value;
 
 import java.util.Comparator;
 import java.util.List;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import snikra.core.condition.ConditionBook;
 import snikra.core.specimen.ComparableSale;
@@ -64,6 +63,6 @@ final class LikelyMiddle {
   }
 
   private static double like(@Nullable String a, @Nullable String b, double other) {
-    return a == null || b == null ? UNTOLD : Objects.equals(a, b) ? 1 : other;
+    return a == null || b == null ? UNTOLD : a.equals(b) ? 1 : other;
   }
 }

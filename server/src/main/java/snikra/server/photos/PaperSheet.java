@@ -18,7 +18,7 @@ final class PaperSheet {
   /** What it is called where a photograph is jpeg or png. */
   static final String TYPE = "pdf";
 
-  static final String MEDIA_TYPE = "application/pdf";
+  private static final String MEDIA_TYPE = "application/pdf";
 
   private static final byte[] BEGINS = "%PDF-".getBytes(StandardCharsets.US_ASCII);
   private static final byte[] ENDS = "%%EOF".getBytes(StandardCharsets.US_ASCII);
@@ -37,6 +37,16 @@ final class PaperSheet {
   private static final Color INK = new Color(0x8a, 0x87, 0x7c);
 
   private PaperSheet() {}
+
+  /** Whether it is one, where a photograph is jpeg or png. */
+  static boolean is(String type) {
+    return TYPE.equals(type);
+  }
+
+  /** What a file of this type is to a browser. */
+  static String mediaType(String type) {
+    return is(type) ? MEDIA_TYPE : "image/" + type;
+  }
 
   static boolean is(byte[] bytes) {
     return bytes.length >= BEGINS.length

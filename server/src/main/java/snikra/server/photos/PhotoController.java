@@ -65,12 +65,12 @@ class PhotoController {
         PhotoService.Copy.of(copy).orElseThrow(() -> new NoSuchKnife("with a copy called " + copy));
     PhotoService.Content content = photos.content(id, asked);
     ResponseEntity.BodyBuilder answer = ResponseEntity.ok();
-    if (content.mediaType().equals(PaperSheet.MEDIA_TYPE)) {
+    if (content.savedAs() != null) {
       // What others wrote is opened by the reader one trusts, not within this page.
       answer.header(
           HttpHeaders.CONTENT_DISPOSITION,
           ContentDisposition.attachment()
-              .filename(photos.name(id), StandardCharsets.UTF_8)
+              .filename(content.savedAs(), StandardCharsets.UTF_8)
               .build()
               .toString());
     }

@@ -20,6 +20,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import snikra.server.keeping.Disk;
@@ -63,8 +64,12 @@ public class PhotoService {
     }
   }
 
-  /** Bytes, what they are, and a sum by which a browser knows whether it has them. */
-  public record Content(byte[] bytes, String mediaType, String tag) {}
+  /**
+   * Bytes, what they are, and a sum by which a browser knows whether it has them.
+   *
+   * @param savedAs the name of a file that is only to be saved; null for what is shown
+   */
+  public record Content(byte[] bytes, String mediaType, String tag, @Nullable String savedAs) {}
 
   public PhotoService(
       PhotoRepository photos,
@@ -95,7 +100,7 @@ public class PhotoService {
   public Map<String, Photo> likenesses(Collection<String> knives) {
     Map<String, Photo> best = new HashMap<>();
     for (PhotoEntity photo : photos.findByKnifeIdInAndTakenAwayAtIsNullOrderByAddedAt(knives)) {
-      if (photo.type().equals(PaperSheet.TYPE)) {
+      if (PaperSheet.is(photo.type())) {
         continue;
       }
       best.merge(photo.knifeId(), photo.shown(), PhotoService::better);
@@ -125,7 +130,7 @@ public class PhotoService {
         throw Picture.refused(kept, "must be one of at most " + MOST_PHOTOS + " of a knife");
       }
       Picture picture = Picture.of(kept, bytes);
-      boolean isPaper = picture.type().equals(PaperSheet.TYPE) && role == PhotoRole.OTHER;
+      boolean isPaper = PaperSheet.is(picture.type()) && role == PhotoRole.OTHER;
       return keep(knife, isPaper ? PhotoRole.PAPER : role, kept, picture);
     } finally {
       darkroom.unlock();
@@ -161,14 +166,14 @@ public class PhotoService {
     try {
       if (copy == Copy.ORIGINAL) {
         byte[] original = Files.readAllBytes(file(id, copy));
-        String type =
-            photo.type().equals(PaperSheet.TYPE) ? PaperSheet.MEDIA_TYPE : "image/" + photo.type();
-        return new Content(original, type, id + "-o");
+        String name = PaperSheet.is(photo.type()) ? photo.shown().fileName() : null;
+        return new Content(original, PaperSheet.mediaType(photo.type()), id + "-o", name);
       }
       if (!Files.exists(file(id, copy))) {
         develop(photo);
       }
-      return new Content(Files.readAllBytes(file(id, copy)), "image/jpeg", id + "-" + copy.ending);
+      byte[] shown = Files.readAllBytes(file(id, copy));
+      return new Content(shown, "image/jpeg", id + "-" + copy.ending, null);
     } catch (IOException e) {
       throw new LostPhotograph(photo.shown().fileName(), e);
     }
@@ -184,11 +189,6 @@ public class PhotoService {
     } finally {
       darkroom.unlock();
     }
-  }
-
-  /** What the file of a photograph was called. */
-  String name(String id) {
-    return find(id).shown().fileName();
   }
 
   /** Says what a photograph shows. */
