@@ -140,7 +140,7 @@ function AddPhotos({ onFiles }: { onFiles: (files: File[]) => void }) {
   return (
     <>
       <button type="button" className="press" onClick={() => file.current?.click()}>
-        Add photographs
+        Add photographs or papers
       </button>
       <input
         ref={file}
