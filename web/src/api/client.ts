@@ -276,6 +276,14 @@ export const api = {
   /** A new sale under an id of the sender's own: sent twice it is kept once. */
   addSale: (id: string, body: Sale) =>
     answered(client.POST("/api/sales", { params: { query: { id } }, body })),
+  salePictures: () => answered(client.GET("/api/sales/pictures")),
+  addSalePicture: (sale: string, file: File) =>
+    answered(
+      client.POST("/api/sales/{id}/pictures", {
+        params: { path: { id: sale }, query: { name: file.name } },
+        ...asItIs(file),
+      }),
+    ),
   changeSale: (id: string, body: Sale) =>
     answered(client.PUT("/api/sales/{id}", { params: { path: { id } }, body })),
   removeSale: (id: string) => answered(client.DELETE("/api/sales/{id}", { params: { path: { id } } })),

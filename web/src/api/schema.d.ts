@@ -501,6 +501,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sales/{id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps a picture of what was sold, or a page that tells of it; the body is the file as it is. */
+        post: operations["addPicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sales/table": {
         parameters: {
             query?: never;
@@ -1439,6 +1456,23 @@ export interface paths {
         };
         /** The sale rooms that can be asked what they sold. */
         get: operations["rooms"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sales/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The pictures of all sales, each by the sale it is of. */
+        get: operations["pictures"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2677,7 +2711,9 @@ export interface components {
         ChangeRequest: {
             /** Format: int64 */
             version: number;
-            specimen: components["schemas"]["Specimen"];
+            specimen: components["schemas"]["Specimen"] | {
+                [key: string]: unknown;
+            };
         };
         Checked: {
             /** Format: int32 */
@@ -2843,6 +2879,7 @@ export interface components {
             done?: string[];
             /** @enum {string} */
             venue?: "sale-room" | "dealer" | "fair" | "online" | "private";
+            text?: string;
         };
         Comparison: {
             rows: components["schemas"]["ComparisonRow"][];
@@ -2886,6 +2923,7 @@ export interface components {
             alterations: components["schemas"]["Alteration"][];
             build?: components["schemas"]["BuildBook"];
             box?: components["schemas"]["BoxBook"];
+            texts?: components["schemas"]["TextBook"];
         };
         ConditionBookBox: {
             id: string;
@@ -3045,7 +3083,7 @@ export interface components {
         };
         DatingVerdictExplanation: {
             maker?: string;
-            region: string;
+            region?: string;
             label: string;
             state: components["schemas"]["State"];
             /** Format: double */
@@ -3119,7 +3157,9 @@ export interface components {
             struck: boolean;
         };
         ExamineRequest: {
-            specimen: components["schemas"]["Specimen"];
+            specimen: components["schemas"]["Specimen"] | {
+                [key: string]: unknown;
+            };
             without?: string[];
             packs?: components["schemas"]["Pack"][];
         };
@@ -3189,7 +3229,9 @@ export interface components {
             slip: components["schemas"]["FactSlip"];
         };
         FactRequest: {
-            specimen?: components["schemas"]["Specimen"];
+            specimen?: components["schemas"]["Specimen"] | {
+                [key: string]: unknown;
+            };
             fact: components["schemas"]["FactSlip"];
         };
         FactRow: {
@@ -3236,7 +3278,9 @@ export interface components {
             rows: components["schemas"]["FactRow"][];
         };
         FactsRequest: {
-            specimen: components["schemas"]["Specimen"];
+            specimen: components["schemas"]["Specimen"] | {
+                [key: string]: unknown;
+            };
         };
         FactsToFile: {
             facts: components["schemas"]["FactSlip"][];
@@ -3277,7 +3321,9 @@ export interface components {
             names: string[];
         };
         FileRequest: {
-            specimen: components["schemas"]["Specimen"];
+            specimen: components["schemas"]["Specimen"] | {
+                [key: string]: unknown;
+            };
             slip: components["schemas"]["MarkSlip"];
         };
         FiledStep: {
@@ -3376,6 +3422,7 @@ export interface components {
         };
         GradeVerdict: {
             best?: components["schemas"]["ConditionBookGrade"];
+            boxed?: string;
             atLeast?: components["schemas"]["ConditionBookGrade"];
             atBest?: components["schemas"]["ConditionBookGrade"];
             reasons: components["schemas"]["GradeVerdictReason"][];
@@ -3873,6 +3920,21 @@ export interface components {
             /** Format: double */
             spread: number;
         };
+        Met: {
+            maker: string;
+            pattern: string;
+            number?: string;
+            /** Format: double */
+            share: number;
+            /** Format: int32 */
+            from?: number;
+            /** Format: int32 */
+            to?: number;
+            /** Format: int32 */
+            sales: number;
+            /** Format: int32 */
+            of: number;
+        };
         ModelTell: {
             trait: string;
             likely: {
@@ -3974,7 +4036,7 @@ export interface components {
         };
         NumbersSlip: {
             maker: string;
-            fields: Record<string, never>;
+            fields: Record<string, never>[];
             source: string;
             sourceKind: string;
             note: string;
@@ -4640,6 +4702,10 @@ export interface components {
             source?: string;
             note?: string;
         };
+        SalePicture: {
+            sale: string;
+            photo: components["schemas"]["Photo"];
+        };
         SalesRead: {
             encoding: string;
             separator: string;
@@ -4779,7 +4845,7 @@ export interface components {
             sureness: "sure" | "likely" | "unsure" | "cannot-tell";
             /** Format: double */
             probability: number;
-            allows?: string;
+            allows?: components["schemas"]["SchoolLevel"];
             /** Format: double */
             loses?: number;
             counts: boolean;
@@ -5064,7 +5130,9 @@ export interface components {
             filed?: components["schemas"]["MarkFiled"];
         };
         SlipRequest: {
-            specimen: components["schemas"]["Specimen"];
+            specimen: components["schemas"]["Specimen"] | {
+                [key: string]: unknown;
+            };
         };
         Sought: {
             maker?: string;
@@ -5227,7 +5295,9 @@ export interface components {
             place?: string;
         };
         StoryRequest: {
-            specimen: components["schemas"]["Specimen"];
+            specimen: components["schemas"]["Specimen"] | {
+                [key: string]: unknown;
+            };
         };
         Summary: {
             title: string;
@@ -5293,6 +5363,16 @@ export interface components {
             ledger: components["schemas"]["LedgerTold"];
             ids: string[];
         };
+        TextBook: {
+            feature: string;
+            texts: components["schemas"]["TextBookText"][];
+        };
+        TextBookText: {
+            id: string;
+            /** Format: double */
+            worth: number;
+            why: string;
+        };
         TimeBar: {
             bar: components["schemas"]["YearBar"];
             mark?: string;
@@ -5329,7 +5409,9 @@ export interface components {
             goesWell: number;
         };
         TopPriceRequest: {
-            specimen: components["schemas"]["Specimen"];
+            specimen: components["schemas"]["Specimen"] | {
+                [key: string]: unknown;
+            };
             plan: components["schemas"]["TopPricePlan"];
         };
         TourStep: {
@@ -5412,6 +5494,7 @@ export interface components {
             standsOn: string;
             sales: components["schemas"]["ValueVerdictWeighed"][];
             costs: components["schemas"]["ValueVerdictCost"][];
+            met?: components["schemas"]["Met"];
         };
         ValueVerdictCost: {
             /** @enum {string} */
@@ -5628,12 +5711,22 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 2b6d8f1a-4e3c-4d70-9f8e-7b1c5a3d0001 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "maker": "veldrake",
+                 *       "pattern": "barlow",
+                 *       "most": 60,
+                 *       "currency": "GBP",
+                 *       "note": "for the gap in the set"
+                 *     }
+                 */
                 "application/json": components["schemas"]["Want"];
             };
         };
@@ -5663,6 +5756,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 2b6d8f1a-4e3c-4d70-9f8e-7b1c5a3d0001 */
                 id: string;
             };
             cookie?: never;
@@ -5721,6 +5815,7 @@ export interface operations {
     run: {
         parameters: {
             query: {
+                /** @example false */
                 running: boolean;
             };
             header?: never;
@@ -5756,12 +5851,20 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 3f0e4e6a-1b1c-4a8e-9d57-0a6f1a1f0001 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "name": "Jacks",
+                 *       "q": "jack",
+                 *       "in": []
+                 *     }
+                 */
                 "application/json": components["schemas"]["NamedSearch"];
             };
         };
@@ -5791,6 +5894,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 3f0e4e6a-1b1c-4a8e-9d57-0a6f1a1f0001 */
                 id: string;
             };
             cookie?: never;
@@ -5820,12 +5924,23 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 7d0c7d52-2c5e-4f7d-8a43-5b9d0c3e0001 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "knife": {
+                 *         "described": "A like jack",
+                 *         "price": 90,
+                 *         "currency": "GBP",
+                 *         "sold": "2025"
+                 *       }
+                 *     }
+                 */
                 "application/json": components["schemas"]["Sale"];
             };
         };
@@ -5855,6 +5970,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 7d0c7d52-2c5e-4f7d-8a43-5b9d0c3e0001 */
                 id: string;
             };
             cookie?: never;
@@ -5884,6 +6000,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 4c8e0a2d-5f1b-4e93-8a7c-9d2e6b4f0001 */
                 id: string;
             };
             cookie?: never;
@@ -5915,12 +6032,19 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 4c8e0a2d-5f1b-4e93-8a7c-9d2e6b4f0001 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "player": "Ada",
+                 *       "kind": "more"
+                 *     }
+                 */
                 "application/json": components["schemas"]["BeginRound"];
             };
         };
@@ -5950,12 +6074,22 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 6e0b2c4f-7a3d-4b15-9c8e-1f5d7a9b0001 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "player": "Ada",
+                 *       "number": 1,
+                 *       "school": "usual",
+                 *       "level": "good",
+                 *       "sure": 0.7
+                 *     }
+                 */
                 "application/json": components["schemas"]["GradeGiven"];
             };
         };
@@ -5983,6 +6117,7 @@ export interface operations {
     changeRole: {
         parameters: {
             query: {
+                /** @example tang */
                 role: string;
             };
             header?: never;
@@ -6047,6 +6182,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example example */
                 id: string;
             };
             cookie?: never;
@@ -6076,10 +6212,12 @@ export interface operations {
     switchTo: {
         parameters: {
             query: {
+                /** @example false */
                 on: boolean;
             };
             header?: never;
             path: {
+                /** @example example */
                 id: string;
             };
             cookie?: never;
@@ -6109,6 +6247,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example example */
                 id: string;
             };
             cookie?: never;
@@ -6175,6 +6314,28 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "maker": "Grimblove",
+                 *       "region": "UK",
+                 *       "place": "Tarnsey",
+                 *       "lines": [
+                 *         "GRIMBLOVE",
+                 *         "TARNSEY"
+                 *       ],
+                 *       "pile": [
+                 *         "ENGLAND"
+                 *       ],
+                 *       "etch": [],
+                 *       "technique": "struck",
+                 *       "everyBlade": false,
+                 *       "from": 1899,
+                 *       "to": 1921,
+                 *       "give": 3,
+                 *       "sourceKind": "reference-book",
+                 *       "source": "A list of small firms"
+                 *     }
+                 */
                 "application/json": components["schemas"]["MarkSlip"];
             };
         };
@@ -6233,7 +6394,9 @@ export interface operations {
     fact: {
         parameters: {
             query: {
+                /** @example vermouzan */
                 maker: string;
+                /** @example bail wire 1951-1953 */
                 key: string;
             };
             header?: never;
@@ -6265,7 +6428,9 @@ export interface operations {
     change_2: {
         parameters: {
             query: {
+                /** @example vermouzan */
                 maker: string;
+                /** @example bail wire 1951-1953 */
                 key: string;
             };
             header?: never;
@@ -6274,6 +6439,19 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "kind": "fitting",
+                 *       "maker": "vermouzan",
+                 *       "feature": "bail",
+                 *       "value": "wire",
+                 *       "from": 1951,
+                 *       "to": 1953,
+                 *       "give": 1,
+                 *       "sourceKind": "catalogue",
+                 *       "source": "A catalogue of 1952"
+                 *     }
+                 */
                 "application/json": components["schemas"]["FactSlip"];
             };
         };
@@ -6307,6 +6485,23 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "facts": [
+                 *         {
+                 *           "kind": "fitting",
+                 *           "maker": "vermouzan",
+                 *           "feature": "bail",
+                 *           "value": "wire",
+                 *           "from": 1951,
+                 *           "to": 1953,
+                 *           "give": 1,
+                 *           "sourceKind": "catalogue",
+                 *           "source": "A catalogue of 1952"
+                 *         }
+                 *       ]
+                 *     }
+                 */
                 "application/json": components["schemas"]["FactsToFile"];
             };
         };
@@ -6334,7 +6529,9 @@ export interface operations {
     takeOut_1: {
         parameters: {
             query: {
+                /** @example vermouzan */
                 maker: string;
+                /** @example bail wire 1951-1953 */
                 key: string;
             };
             header?: never;
@@ -6366,7 +6563,10 @@ export interface operations {
     move: {
         parameters: {
             query?: {
-                /** @description whether they are put on file */
+                /**
+                 * @description whether they are put on file
+                 * @example false
+                 */
                 keep?: boolean;
             };
             header?: never;
@@ -6375,6 +6575,15 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "maker": "vermouzan",
+                 *       "fact": "bail wire 1951-1953",
+                 *       "from": 1949,
+                 *       "to": 1960,
+                 *       "give": 2
+                 *     }
+                 */
                 "application/json": components["schemas"]["YearsMoved"];
             };
         };
@@ -6402,17 +6611,42 @@ export interface operations {
     correct: {
         parameters: {
             query: {
-                /** @description the one the correction was made to */
+                /**
+                 * @description the one the correction was made to
+                 * @example 1
+                 */
                 revision: number;
             };
             header?: never;
             path: {
+                /** @example 9a1f6d0b-7c3e-4b52-9e0d-2f4c8a6b0001 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "kind": "bought",
+                 *       "date": "2025-06-14",
+                 *       "who": "a fair",
+                 *       "price": 32,
+                 *       "postage": 3,
+                 *       "currency": "GBP",
+                 *       "in": [
+                 *         {
+                 *           "id": "three-1",
+                 *           "name": "pruner"
+                 *         },
+                 *         {
+                 *           "id": "three-2",
+                 *           "name": "pen knife"
+                 *         }
+                 *       ],
+                 *       "out": []
+                 *     }
+                 */
                 "application/json": components["schemas"]["LedgerEntry"];
             };
         };
@@ -6442,6 +6676,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 9a1f6d0b-7c3e-4b52-9e0d-2f4c8a6b0001 */
                 id: string;
             };
             cookie?: never;
@@ -6510,6 +6745,32 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "version": 0,
+                 *       "specimen": {
+                 *         "title": "A jack from the drawer",
+                 *         "frame": "regular-jack",
+                 *         "number": "Z9",
+                 *         "seen": {
+                 *           "handle_material": "bone-jigged",
+                 *           "bail": "wire"
+                 *         },
+                 *         "marks": [
+                 *           {
+                 *             "blade": 1,
+                 *             "face": "mark",
+                 *             "state": "read",
+                 *             "technique": "etched",
+                 *             "lines": [
+                 *               "VERMOUZAN",
+                 *               "INOX"
+                 *             ]
+                 *           }
+                 *         ]
+                 *       }
+                 *     }
+                 */
                 "application/json": components["schemas"]["ChangeRequest"];
             };
         };
@@ -6572,6 +6833,15 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example [
+                 *       {
+                 *         "id": "{knife}",
+                 *         "place": "Cabinet 3",
+                 *         "tags": []
+                 *       }
+                 *     ]
+                 */
                 "application/json": components["schemas"]["Filing"][];
             };
         };
@@ -6605,6 +6875,17 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "ids": [
+                 *         "{knife}"
+                 *       ],
+                 *       "place": "Cabinet 2",
+                 *       "tagged": [
+                 *         "to clean"
+                 *       ]
+                 *     }
+                 */
                 "application/json": components["schemas"]["FilingChange"];
             };
         };
@@ -6632,6 +6913,7 @@ export interface operations {
     question: {
         parameters: {
             query: {
+                /** @example false */
                 open: boolean;
             };
             header?: never;
@@ -6729,6 +7011,12 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "heads": "{heads}",
+                 *       "own": []
+                 *     }
+                 */
                 "application/json": components["schemas"]["OwnSchools"];
             };
         };
@@ -6762,6 +7050,11 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "folder": "{folder}"
+                 *     }
+                 */
                 "application/json": components["schemas"]["Folder"];
             };
         };
@@ -6789,7 +7082,9 @@ export interface operations {
     ofSwitching: {
         parameters: {
             query: {
+                /** @example overwater-makers */
                 pack: string;
+                /** @example false */
                 on: boolean;
             };
             header?: never;
@@ -6821,6 +7116,7 @@ export interface operations {
     ofPack: {
         parameters: {
             query?: {
+                /** @example pack.yaml */
                 name?: string;
             };
             header?: never;
@@ -6865,6 +7161,23 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "maker": "vermouzan",
+                 *       "lines": [
+                 *         "VZ"
+                 *       ],
+                 *       "pile": [],
+                 *       "etch": [],
+                 *       "technique": "struck",
+                 *       "everyBlade": false,
+                 *       "from": 1950,
+                 *       "to": 1954,
+                 *       "give": 1,
+                 *       "sourceKind": "reference-book",
+                 *       "source": "A list"
+                 *     }
+                 */
                 "application/json": components["schemas"]["MarkSlip"];
             };
         };
@@ -6892,6 +7205,7 @@ export interface operations {
     ofGrading: {
         parameters: {
             query: {
+                /** @example strict */
                 against: string;
             };
             header?: never;
@@ -6900,6 +7214,12 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "heads": "{heads}",
+                 *       "own": []
+                 *     }
+                 */
                 "application/json": components["schemas"]["OwnSchools"];
             };
         };
@@ -6936,6 +7256,19 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "kind": "fitting",
+                 *       "maker": "vermouzan",
+                 *       "feature": "bail",
+                 *       "value": "wire",
+                 *       "from": 1951,
+                 *       "to": 1953,
+                 *       "give": 1,
+                 *       "sourceKind": "catalogue",
+                 *       "source": "A catalogue of 1952"
+                 *     }
+                 */
                 "application/json": components["schemas"]["FactSlip"];
             };
         };
@@ -6969,6 +7302,21 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "specimen": {
+                 *         "frame": "canoe"
+                 *       },
+                 *       "plan": {
+                 *         "margin": 25,
+                 *         "fees": 10,
+                 *         "postage": 5,
+                 *         "restoration": 0,
+                 *         "restored": 0,
+                 *         "goesWell": 0
+                 *       }
+                 *     }
+                 */
                 "application/json": components["schemas"]["TopPriceRequest"];
             };
         };
@@ -7002,6 +7350,22 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "specimen": {
+                 *         "seen": {
+                 *           "handle_material": "acetal"
+                 *         },
+                 *         "story": [
+                 *           {
+                 *             "kind": "held",
+                 *             "date": "1917",
+                 *             "source": "family"
+                 *           }
+                 *         ]
+                 *       }
+                 *     }
+                 */
                 "application/json": components["schemas"]["StoryRequest"];
             };
         };
@@ -7058,13 +7422,25 @@ export interface operations {
     make: {
         parameters: {
             query: {
-                /** @description an id of the sender's own, so that what is sent twice is made once */
+                /**
+                 * @description an id of the sender's own, so that what is sent twice is made once
+                 * @example 1e7c5a0d-3b2f-4c61-8d9e-6a0b4f2c0001
+                 */
                 id: string;
-                /** @description insurance or estate */
+                /**
+                 * @description insurance or estate
+                 * @example insurance
+                 */
                 basis: string;
-                /** @description what it is of or for whom */
+                /**
+                 * @description what it is of or for whom
+                 * @example House
+                 */
                 title?: string;
-                /** @description plain words, as in a search; all knives where there are none */
+                /**
+                 * @description plain words, as in a search; all knives where there are none
+                 * @example jack
+                 */
                 q?: string;
                 /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
                 in?: string[];
@@ -7100,6 +7476,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 1e7c5a0d-3b2f-4c61-8d9e-6a0b4f2c0001 */
                 id: string;
             };
             cookie?: never;
@@ -7156,7 +7533,10 @@ export interface operations {
     add: {
         parameters: {
             query: {
-                /** @description an id of the sender's own, so that what is sent twice is kept once */
+                /**
+                 * @description an id of the sender's own, so that what is sent twice is kept once
+                 * @example 7d0c7d52-2c5e-4f7d-8a43-5b9d0c3e0001
+                 */
                 id: string;
             };
             header?: never;
@@ -7165,6 +7545,21 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "knife": {
+                 *         "described": "A like jack",
+                 *         "price": 100,
+                 *         "currency": "GBP",
+                 *         "sold": "2025",
+                 *         "grade": "good",
+                 *         "venue": "fair",
+                 *         "text": "advertising"
+                 *       },
+                 *       "premium": 20,
+                 *       "source": "Autumn list"
+                 *     }
+                 */
                 "application/json": components["schemas"]["Sale"];
             };
         };
@@ -7194,6 +7589,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 7d0c7d52-2c5e-4f7d-8a43-5b9d0c3e0001 */
                 id: string;
             };
             cookie?: never;
@@ -7206,6 +7602,47 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    addPicture: {
+        parameters: {
+            query?: {
+                /** @example lot.png */
+                name?: string;
+            };
+            header?: never;
+            path: {
+                /** @example 7d0c7d52-2c5e-4f7d-8a43-5b9d0c3e0001 */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/octet-stream": string;
+                "application/pdf": string;
+                "image/*": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Photo"];
+                };
             };
             /** @description It cannot be done: what was given and what is accepted, by field. */
             "4XX": {
@@ -7250,12 +7687,19 @@ export interface operations {
     table: {
         parameters: {
             query: {
+                /** @example list.csv */
                 name?: string;
-                /** @description of amounts that do not say */
+                /**
+                 * @description of amounts that do not say
+                 * @example GBP
+                 */
                 currency: string;
                 /** @description what each column is, where the collector said so */
                 columns?: string[];
-                /** @description whether it is taken in */
+                /**
+                 * @description whether it is taken in
+                 * @example true
+                 */
                 keep?: boolean;
             };
             header?: never;
@@ -7264,6 +7708,7 @@ export interface operations {
         };
         requestBody?: {
             content: {
+                /** @example SXRlbSxTb2xkIGZvcixEYXRlCkphY2sgd2l0aCB0d28gYmxhZGVzLDQ1LE1heSAyMDI0Cg== */
                 "application/octet-stream": string;
             };
         };
@@ -7320,15 +7765,22 @@ export interface operations {
     ask: {
         parameters: {
             query: {
-                /** @description of amounts that do not say */
+                /**
+                 * @description of amounts that do not say
+                 * @example GBP
+                 */
                 currency: string;
                 /** @description what each field of its lines is, where the collector said so */
                 columns?: string[];
-                /** @description whether it is taken in */
+                /**
+                 * @description whether it is taken in
+                 * @example false
+                 */
                 keep?: boolean;
             };
             header?: never;
             path: {
+                /** @example overwater */
                 room: string;
             };
             cookie?: never;
@@ -7389,12 +7841,18 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 4c8e0a2d-5f1b-4e93-8a7c-9d2e6b4f0001 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "look": "{look}"
+                 *     }
+                 */
                 "application/json": components["schemas"]["TakeLook"];
             };
         };
@@ -7424,12 +7882,23 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 4c8e0a2d-5f1b-4e93-8a7c-9d2e6b4f0001 */
                 id: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "maker": "",
+                 *       "makerSure": 0.6,
+                 *       "from": 1890,
+                 *       "to": 1930,
+                 *       "how": "as-made",
+                 *       "howSure": 0.8
+                 *     }
+                 */
                 "application/json": components["schemas"]["Guess"];
             };
         };
@@ -7494,6 +7963,14 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "names": [
+                 *         "tin/1 front.jpg",
+                 *         "2 tang.jpg"
+                 *       ]
+                 *     }
+                 */
                 "application/json": components["schemas"]["FileNames"];
             };
         };
@@ -7527,6 +8004,36 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "known": [
+                 *         {
+                 *           "from": {
+                 *             "x": 10,
+                 *             "y": 10
+                 *           },
+                 *           "to": {
+                 *             "x": 410,
+                 *             "y": 10
+                 *           },
+                 *           "length": "100 mm"
+                 *         }
+                 *       ],
+                 *       "distances": [
+                 *         {
+                 *           "from": {
+                 *             "x": 20,
+                 *             "y": 50
+                 *           },
+                 *           "to": {
+                 *             "x": 380,
+                 *             "y": 50
+                 *           }
+                 *         }
+                 *       ],
+                 *       "outline": []
+                 *     }
+                 */
                 "application/json": components["schemas"]["PhotoMeasuring"];
             };
         };
@@ -7556,12 +8063,18 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 3a9c5e7b-2d4f-4c86-8b1e-0f6a9d2c0001 */
                 key: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "theirs": []
+                 *     }
+                 */
                 "application/json": components["schemas"]["Choice"];
             };
         };
@@ -7589,9 +8102,15 @@ export interface operations {
     receive: {
         parameters: {
             query: {
-                /** @description an id of the sender's own */
+                /**
+                 * @description an id of the sender's own
+                 * @example 3a9c5e7b-2d4f-4c86-8b1e-0f6a9d2c0001
+                 */
                 key: string;
-                /** @description where it belongs; 0 begins anew */
+                /**
+                 * @description where it belongs; 0 begins anew
+                 * @example 0
+                 */
                 at: number;
             };
             header?: never;
@@ -7627,7 +8146,9 @@ export interface operations {
     bring: {
         parameters: {
             query?: {
+                /** @example pack.yaml */
                 name?: string;
+                /** @example true */
                 keep?: boolean;
             };
             header?: never;
@@ -7698,6 +8219,23 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "specimen": {
+                 *         "marks": [
+                 *           {
+                 *             "blade": 1,
+                 *             "face": "mark",
+                 *             "state": "read",
+                 *             "lines": [
+                 *               "GRIMBLOVE",
+                 *               "TARNSEY"
+                 *             ]
+                 *           }
+                 *         ]
+                 *       }
+                 *     }
+                 */
                 "application/json": components["schemas"]["SlipRequest"];
             };
         };
@@ -7760,6 +8298,30 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "maker": "vermouzan",
+                 *       "source": "Four knives",
+                 *       "sourceKind": "own-knives",
+                 *       "note": "",
+                 *       "fields": [
+                 *         {
+                 *           "id": "frame",
+                 *           "label": "Frame",
+                 *           "width": 2,
+                 *           "meaning": "frame",
+                 *           "codes": {
+                 *             "41": {
+                 *               "label": "Swell-end",
+                 *               "values": [
+                 *                 "swell-end"
+                 *               ]
+                 *             }
+                 *           }
+                 *         }
+                 *       ]
+                 *     }
+                 */
                 "application/json": components["schemas"]["NumbersSlip"];
             };
         };
@@ -7793,6 +8355,28 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "examples": [
+                 *         {
+                 *           "number": "41/2",
+                 *           "shows": {
+                 *             "blades": "2",
+                 *             "handle_material": "bone-jigged",
+                 *             "frame": "swell-end"
+                 *           }
+                 *         },
+                 *         {
+                 *           "number": "33/2",
+                 *           "shows": {
+                 *             "blades": "3",
+                 *             "handle_material": "bone-jigged",
+                 *             "frame": "serpentine"
+                 *           }
+                 *         }
+                 *       ]
+                 *     }
+                 */
                 "application/json": components["schemas"]["NumberExamples"];
             };
         };
@@ -7826,6 +8410,43 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "specimen": {
+                 *         "marks": [
+                 *           {
+                 *             "blade": 1,
+                 *             "face": "mark",
+                 *             "state": "read",
+                 *             "lines": [
+                 *               "GRIMBLOVE",
+                 *               "TARNSEY"
+                 *             ]
+                 *           }
+                 *         ]
+                 *       },
+                 *       "slip": {
+                 *         "maker": "Grimblove",
+                 *         "region": "UK",
+                 *         "place": "Tarnsey",
+                 *         "lines": [
+                 *           "GRIMBLOVE",
+                 *           "TARNSEY"
+                 *         ],
+                 *         "pile": [
+                 *           "ENGLAND"
+                 *         ],
+                 *         "etch": [],
+                 *         "technique": "struck",
+                 *         "everyBlade": false,
+                 *         "from": 1903,
+                 *         "to": 1921,
+                 *         "give": 3,
+                 *         "sourceKind": "reference-book",
+                 *         "source": "A list of small firms"
+                 *       }
+                 *     }
+                 */
                 "application/json": components["schemas"]["FileRequest"];
             };
         };
@@ -7853,18 +8474,31 @@ export interface operations {
     table_1: {
         parameters: {
             query: {
+                /** @example list.csv */
                 name?: string;
                 /** @description whose marks they are, where no column says so */
                 maker?: string;
-                /** @description country of makers not on file, where no column says so */
+                /**
+                 * @description country of makers not on file, where no column says so
+                 * @example UK
+                 */
                 region?: string;
-                /** @description where they are known from, where no column says so */
+                /**
+                 * @description where they are known from, where no column says so
+                 * @example A list
+                 */
                 source?: string;
-                /** @description what kind of source that is */
+                /**
+                 * @description what kind of source that is
+                 * @example reference-book
+                 */
                 sourceKind: string;
                 /** @description what each column is, where the collector said so */
                 columns?: string[];
-                /** @description whether they are put on file */
+                /**
+                 * @description whether they are put on file
+                 * @example false
+                 */
                 keep?: boolean;
             };
             header?: never;
@@ -7873,6 +8507,7 @@ export interface operations {
         };
         requestBody?: {
             content: {
+                /** @example bWFrZXIsbWFyayx5ZWFycwpHcmltYmxvdmUsR1JJTUJMT1ZFLDE5MDMtMTkyMQo= */
                 "application/octet-stream": string;
             };
         };
@@ -7906,6 +8541,43 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "specimen": {
+                 *         "marks": [
+                 *           {
+                 *             "blade": 1,
+                 *             "face": "mark",
+                 *             "state": "read",
+                 *             "lines": [
+                 *               "GRIMBLOVE",
+                 *               "TARNSEY"
+                 *             ]
+                 *           }
+                 *         ]
+                 *       },
+                 *       "slip": {
+                 *         "maker": "Grimblove",
+                 *         "region": "UK",
+                 *         "place": "Tarnsey",
+                 *         "lines": [
+                 *           "GRIMBLOVE",
+                 *           "TARNSEY"
+                 *         ],
+                 *         "pile": [
+                 *           "ENGLAND"
+                 *         ],
+                 *         "etch": [],
+                 *         "technique": "struck",
+                 *         "everyBlade": false,
+                 *         "from": 1903,
+                 *         "to": 1921,
+                 *         "give": 3,
+                 *         "sourceKind": "reference-book",
+                 *         "source": "A list of small firms"
+                 *       }
+                 *     }
+                 */
                 "application/json": components["schemas"]["FileRequest"];
             };
         };
@@ -7933,16 +8605,29 @@ export interface operations {
     table_2: {
         parameters: {
             query: {
+                /** @example list.csv */
                 name?: string;
-                /** @description whose they are, where no column says so */
+                /**
+                 * @description whose they are, where no column says so
+                 * @example vermouzan
+                 */
                 maker?: string;
-                /** @description where they are known from, where no column says so */
+                /**
+                 * @description where they are known from, where no column says so
+                 * @example A list
+                 */
                 source?: string;
-                /** @description what kind of source that is */
+                /**
+                 * @description what kind of source that is
+                 * @example catalogue
+                 */
                 sourceKind: string;
                 /** @description what each column is, where the collector said so */
                 columns?: string[];
-                /** @description whether they are put on file */
+                /**
+                 * @description whether they are put on file
+                 * @example false
+                 */
                 keep?: boolean;
             };
             header?: never;
@@ -7951,6 +8636,7 @@ export interface operations {
         };
         requestBody?: {
             content: {
+                /** @example RmVhdHVyZSxBbnN3ZXIsWWVhcnMKQmFpbCxXaXJlLDE5NTEtMTk1Mwo= */
                 "application/octet-stream": string;
             };
         };
@@ -7984,6 +8670,29 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "specimen": {
+                 *         "frame": "regular-jack",
+                 *         "number": "Z9",
+                 *         "seen": {
+                 *           "bail": "wire"
+                 *         },
+                 *         "marks": [
+                 *           {
+                 *             "blade": 1,
+                 *             "face": "mark",
+                 *             "state": "read",
+                 *             "technique": "etched",
+                 *             "lines": [
+                 *               "VERMOUZAN",
+                 *               "INOX"
+                 *             ]
+                 *           }
+                 *         ]
+                 *       }
+                 *     }
+                 */
                 "application/json": components["schemas"]["FactsRequest"];
             };
         };
@@ -8017,6 +8726,21 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "fact": {
+                 *         "kind": "fitting",
+                 *         "maker": "vermouzan",
+                 *         "feature": "bail",
+                 *         "value": "wire",
+                 *         "from": 1951,
+                 *         "to": 1953,
+                 *         "give": 1,
+                 *         "sourceKind": "catalogue",
+                 *         "source": "A catalogue of 1952"
+                 *       }
+                 *     }
+                 */
                 "application/json": components["schemas"]["FactRequest"];
             };
         };
@@ -8050,6 +8774,22 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "maker": "vermouzan",
+                 *       "source": "Three dated knives",
+                 *       "sourceKind": "own-knives",
+                 *       "note": "",
+                 *       "code": {
+                 *         "label": "Dots under the name",
+                 *         "sign": "dot",
+                 *         "kind": "count-down",
+                 *         "from": 1949,
+                 *         "to": 1954,
+                 *         "start": 8
+                 *       }
+                 *     }
+                 */
                 "application/json": components["schemas"]["CodeSlip"];
             };
         };
@@ -8083,6 +8823,25 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "sign": "bar",
+                 *       "examples": [
+                 *         {
+                 *           "written": "8",
+                 *           "years": "1949"
+                 *         },
+                 *         {
+                 *           "written": "5",
+                 *           "years": "1951-53"
+                 *         },
+                 *         {
+                 *           "written": "3",
+                 *           "years": "c. 1954"
+                 *         }
+                 *       ]
+                 *     }
+                 */
                 "application/json": components["schemas"]["CodeExamples"];
             };
         };
@@ -8139,7 +8898,10 @@ export interface operations {
     add_1: {
         parameters: {
             query: {
-                /** @description an id of the sender's own, so that what is sent twice is kept once */
+                /**
+                 * @description an id of the sender's own, so that what is sent twice is kept once
+                 * @example 9a1f6d0b-7c3e-4b52-9e0d-2f4c8a6b0001
+                 */
                 id: string;
             };
             header?: never;
@@ -8148,6 +8910,27 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "kind": "bought",
+                 *       "date": "2025-06-14",
+                 *       "who": "a fair",
+                 *       "price": 30,
+                 *       "postage": 3,
+                 *       "currency": "GBP",
+                 *       "in": [
+                 *         {
+                 *           "id": "three-1",
+                 *           "name": "pruner"
+                 *         },
+                 *         {
+                 *           "id": "three-2",
+                 *           "name": "pen knife"
+                 *         }
+                 *       ],
+                 *       "out": []
+                 *     }
+                 */
                 "application/json": components["schemas"]["LedgerEntry"];
             };
         };
@@ -8177,6 +8960,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 9a1f6d0b-7c3e-4b52-9e0d-2f4c8a6b0001 */
                 id: string;
             };
             cookie?: never;
@@ -8212,6 +8996,11 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example [
+                 *       "9a1f6d0b-7c3e-4b52-9e0d-2f4c8a6b0001"
+                 *     ]
+                 */
                 "application/json": string[];
             };
         };
@@ -8297,6 +9086,7 @@ export interface operations {
     look_3: {
         parameters: {
             query: {
+                /** @example 9a1f6d0b-7c3e-4b52-9e0d-2f4c8a6b0002 */
                 id: string;
             };
             header?: never;
@@ -8305,6 +9095,21 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "kind": "sold",
+                 *       "date": "2025-07-01",
+                 *       "price": 28,
+                 *       "fees": 2,
+                 *       "currency": "GBP",
+                 *       "in": [],
+                 *       "out": [
+                 *         {
+                 *           "piece": "three-1"
+                 *         }
+                 *       ]
+                 *     }
+                 */
                 "application/json": components["schemas"]["LedgerEntry"];
             };
         };
@@ -8361,7 +9166,10 @@ export interface operations {
     add_2: {
         parameters: {
             query?: {
-                /** @description an id of the sender's own, so that what is sent twice is kept once */
+                /**
+                 * @description an id of the sender's own, so that what is sent twice is kept once
+                 * @example 0c5b3f0e-5a3e-4f43-9d5e-3a1d2b6c7e01
+                 */
                 id?: string;
             };
             header?: never;
@@ -8370,7 +9178,28 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Specimen"];
+                /**
+                 * @example {
+                 *       "title": "A jack from the drawer",
+                 *       "frame": "regular-jack",
+                 *       "closedLength": "3 1/2 in",
+                 *       "marks": [
+                 *         {
+                 *           "blade": 1,
+                 *           "face": "mark",
+                 *           "state": "read",
+                 *           "technique": "struck",
+                 *           "lines": [
+                 *             "GRIMBLOVE",
+                 *             "TARNSEY"
+                 *           ]
+                 *         }
+                 *       ]
+                 *     }
+                 */
+                "application/json": components["schemas"]["Specimen"] | {
+                    [key: string]: unknown;
+                };
             };
         };
         responses: {
@@ -8428,7 +9257,9 @@ export interface operations {
     add_3: {
         parameters: {
             query?: {
+                /** @example mark-side */
                 role?: string;
+                /** @example front.png */
                 name?: string;
             };
             header?: never;
@@ -8468,9 +9299,13 @@ export interface operations {
     begin_1: {
         parameters: {
             query?: {
+                /** @example tang */
                 role?: string;
+                /** @example 1 */
                 blade?: number;
+                /** @example mark */
                 face?: string;
+                /** @example 127.0.0.1 */
                 address?: string;
             };
             header?: never;
@@ -8543,6 +9378,12 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "note": "The tang is cleaner than it looked.",
+                 *       "question": true
+                 *     }
+                 */
                 "application/json": components["schemas"]["Written"];
             };
         };
@@ -8601,14 +9442,21 @@ export interface operations {
     list: {
         parameters: {
             query: {
+                /** @example list.csv */
                 name?: string;
-                /** @description of amounts that do not say */
+                /**
+                 * @description of amounts that do not say
+                 * @example GBP
+                 */
                 currency: string;
                 /** @description what each column is, where the collector said so */
                 columns?: string[];
                 /** @description the first row, without the headings, counted from 0 */
                 from?: number;
-                /** @description an id of the sender's own, the same for all parts of one list: by it the whole can be taken out again. Left out where it is only looked at */
+                /**
+                 * @description an id of the sender's own, the same for all parts of one list: by it the whole can be taken out again. Left out where it is only looked at
+                 * @example 8f2a6c4e-1d3b-4a95-b7e0-5c9d8e1f0001
+                 */
                 batch?: string;
             };
             header?: never;
@@ -8617,6 +9465,7 @@ export interface operations {
         };
         requestBody?: {
             content: {
+                /** @example VGl0bGUsUGF0dGVybixMZW5ndGgKRnJvbSBhIGxpc3QsQmFybG93LDMgMy84Cg== */
                 "application/octet-stream": string;
             };
         };
@@ -8646,6 +9495,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 8f2a6c4e-1d3b-4a95-b7e0-5c9d8e1f0001 */
                 batch: string;
             };
             cookie?: never;
@@ -8737,6 +9587,20 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "specimen": {
+                 *         "frame": "equal-end",
+                 *         "closedLength": "3 1/4 in",
+                 *         "seen": {
+                 *           "spacer": "plastic"
+                 *         }
+                 *       },
+                 *       "without": [
+                 *         "spacer"
+                 *       ]
+                 *     }
+                 */
                 "application/json": components["schemas"]["ExamineRequest"];
             };
         };
@@ -8764,7 +9628,9 @@ export interface operations {
     read_1: {
         parameters: {
             query: {
+                /** @example length */
                 kind: string;
+                /** @example closedLength */
                 field: string;
                 knife: string;
             };
@@ -8803,6 +9669,7 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /** @example caliper 98.4 mm */
                 "text/plain": string;
             };
         };
@@ -9035,11 +9902,15 @@ export interface operations {
     board: {
         parameters: {
             query?: {
-                /** @description id of the grade from which a knife is good enough; any where it is not given */
+                /**
+                 * @description id of the grade from which a knife is good enough; any where it is not given
+                 * @example good
+                 */
                 atLeast?: string;
             };
             header?: never;
             path: {
+                /** @example veldrake */
                 maker: string;
             };
             cookie?: never;
@@ -9071,6 +9942,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 1912 */
                 year: number;
             };
             cookie?: never;
@@ -9131,6 +10003,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 1e7c5a0d-3b2f-4c61-8d9e-6a0b4f2c0001 */
                 id: string;
             };
             cookie?: never;
@@ -9162,6 +10035,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 1e7c5a0d-3b2f-4c61-8d9e-6a0b4f2c0001 */
                 id: string;
             };
             cookie?: never;
@@ -9191,6 +10065,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 1e7c5a0d-3b2f-4c61-8d9e-6a0b4f2c0001 */
                 id: string;
             };
             cookie?: never;
@@ -9222,6 +10097,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 1e7c5a0d-3b2f-4c61-8d9e-6a0b4f2c0001 */
                 id: string;
             };
             cookie?: never;
@@ -9277,9 +10153,39 @@ export interface operations {
             };
         };
     };
+    pictures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SalePicture"][];
+                };
+            };
+            /** @description It cannot be done: what was given and what is accepted, by field. */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     money: {
         parameters: {
             query: {
+                /** @example GBP 45 */
                 written: string;
             };
             header?: never;
@@ -9311,6 +10217,12 @@ export interface operations {
     mean: {
         parameters: {
             query: {
+                /**
+                 * @example [
+                 *       "34 N",
+                 *       "36 N"
+                 *     ]
+                 */
                 reading: string[];
             };
             header?: never;
@@ -9342,6 +10254,7 @@ export interface operations {
     date: {
         parameters: {
             query: {
+                /** @example c. 1936 */
                 written: string;
             };
             header?: never;
@@ -9373,9 +10286,14 @@ export interface operations {
     rate: {
         parameters: {
             query: {
+                /** @example GBP */
                 from: string;
+                /** @example USD */
                 to: string;
-                /** @description a day or a year, in the form in which dates are kept */
+                /**
+                 * @description a day or a year, in the form in which dates are kept
+                 * @example 1936-05
+                 */
                 date: string;
             };
             header?: never;
@@ -9465,13 +10383,27 @@ export interface operations {
     look_4: {
         parameters: {
             query?: {
-                /** @description id of one on file; left out where it is not known */
+                /**
+                 * @description id of one on file; left out where it is not known
+                 * @example veldrake
+                 */
                 maker?: string;
-                /** @description what the seller asks */
+                /**
+                 * @description what the seller asks
+                 * @example 20
+                 */
                 asked?: number;
-                /** @description in which it is asked, three letters by ISO 4217; that of the sales book where it is left out */
+                /**
+                 * @description in which it is asked, three letters by ISO 4217; that of the sales book where it is left out
+                 * @example GBP
+                 */
                 money?: string;
-                /** @description looks taken, as check:answer */
+                /**
+                 * @description looks taken, as check:answer
+                 * @example [
+                 *       "original:all"
+                 *     ]
+                 */
                 a?: string[];
             };
             header?: never;
@@ -9532,12 +10464,18 @@ export interface operations {
     priceThen: {
         parameters: {
             query: {
+                /** @example us */
                 country: string;
+                /** @example 1.50 */
                 amount: string;
+                /** @example 1913 */
                 year: number;
                 /** @description what money it was; left out for the one of that year */
                 unit?: string;
-                /** @description what the thing is worth today, in the same currency */
+                /**
+                 * @description what the thing is worth today, in the same currency
+                 * @example 48
+                 */
                 worth?: number;
             };
             header?: never;
@@ -9627,7 +10565,10 @@ export interface operations {
     toGrade: {
         parameters: {
             query: {
-                /** @description by name */
+                /**
+                 * @description by name
+                 * @example Ada
+                 */
                 player: string;
             };
             header?: never;
@@ -9659,7 +10600,10 @@ export interface operations {
     eye: {
         parameters: {
             query: {
-                /** @description by name */
+                /**
+                 * @description by name
+                 * @example Ada
+                 */
                 player: string;
             };
             header?: never;
@@ -9694,6 +10638,7 @@ export interface operations {
             header?: never;
             path: {
                 id: string;
+                /** @example thumbnail */
                 copy: string;
             };
             cookie?: never;
@@ -9808,6 +10753,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 3a9c5e7b-2d4f-4c86-8b1e-0f6a9d2c0001 */
                 key: string;
             };
             cookie?: never;
@@ -9839,6 +10785,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 3a9c5e7b-2d4f-4c86-8b1e-0f6a9d2c0001 */
                 key: string;
             };
             cookie?: never;
@@ -9868,6 +10815,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example vermouzan */
                 maker: string;
             };
             cookie?: never;
@@ -9928,6 +10876,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example vermouzan */
                 maker: string;
             };
             cookie?: never;
@@ -9988,6 +10937,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 9a1f6d0b-7c3e-4b52-9e0d-2f4c8a6b0001 */
                 id: string;
             };
             cookie?: never;
@@ -10019,6 +10969,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 2025 */
                 year: number;
             };
             cookie?: never;
@@ -10077,11 +11028,20 @@ export interface operations {
     labels: {
         parameters: {
             query: {
-                /** @description the sheet they are printed on */
+                /**
+                 * @description the sheet they are printed on
+                 * @example a4-24
+                 */
                 paper: string;
-                /** @description places on the first sheet that are used already */
+                /**
+                 * @description places on the first sheet that are used already
+                 * @example 3
+                 */
                 skip?: number;
-                /** @description plain words, as in a search; all knives where there are none */
+                /**
+                 * @description plain words, as in a search; all knives where there are none
+                 * @example jack
+                 */
                 q?: string;
                 /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
                 in?: string[];
@@ -10239,7 +11199,9 @@ export interface operations {
     showing: {
         parameters: {
             query: {
+                /** @example bail */
                 feature: string;
+                /** @example wire */
                 answer: string;
             };
             header?: never;
@@ -10271,7 +11233,10 @@ export interface operations {
     search: {
         parameters: {
             query?: {
-                /** @description plain words: years, lengths, prices and named facets are understood */
+                /**
+                 * @description plain words: years, lengths, prices and named facets are understood
+                 * @example jack before 1930
+                 */
                 q?: string;
                 /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
                 in?: string[];
@@ -10337,7 +11302,10 @@ export interface operations {
     leaves: {
         parameters: {
             query?: {
-                /** @description plain words, as in a search of the tray; all knives where nothing is asked */
+                /**
+                 * @description plain words, as in a search of the tray; all knives where nothing is asked
+                 * @example jack
+                 */
                 q?: string;
                 /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
                 in?: string[];
@@ -10371,6 +11339,7 @@ export interface operations {
     lido: {
         parameters: {
             query?: {
+                /** @example jack */
                 q?: string;
                 /** @description whether of finds only the county or country is told */
                 vague?: boolean;
@@ -10406,8 +11375,12 @@ export interface operations {
     kept: {
         parameters: {
             query?: {
+                /** @example jack */
                 q?: string;
-                /** @description whether of finds only the county or country is told, and not what is noted of them; a knife that cannot be read is then left out */
+                /**
+                 * @description whether of finds only the county or country is told, and not what is noted of them; a knife that cannot be read is then left out
+                 * @example true
+                 */
                 vague?: boolean;
                 /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
                 in?: string[];
@@ -10441,6 +11414,7 @@ export interface operations {
     table_4: {
         parameters: {
             query?: {
+                /** @example jack */
                 q?: string;
                 /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
                 in?: string[];
@@ -10474,6 +11448,7 @@ export interface operations {
     bearing: {
         parameters: {
             query: {
+                /** @example veldrake */
                 maker: string;
             };
             header?: never;
@@ -10623,7 +11598,10 @@ export interface operations {
     collection: {
         parameters: {
             query?: {
-                /** @description plain words, as in a search of the tray; all knives where nothing is asked */
+                /**
+                 * @description plain words, as in a search of the tray; all knives where nothing is asked
+                 * @example jack
+                 */
                 q?: string;
                 /** @description Values that are ticked, as facet:value; of one facet any of them will do. */
                 in?: string[];
@@ -10746,7 +11724,10 @@ export interface operations {
     forget: {
         parameters: {
             query: {
-                /** @description by name */
+                /**
+                 * @description by name
+                 * @example Ada
+                 */
                 player: string;
             };
             header?: never;
@@ -10778,6 +11759,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example vermouzan */
                 maker: string;
             };
             cookie?: never;
@@ -10809,6 +11791,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example vermouzan-dots-under-the-name */
                 code: string;
             };
             cookie?: never;
@@ -10869,6 +11852,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @example 8f2a6c4e-1d3b-4a95-b7e0-5c9d8e1f0001 */
                 batch: string;
             };
             cookie?: never;

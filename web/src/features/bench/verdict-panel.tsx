@@ -268,8 +268,10 @@ function Bar({ share }: { share: number }) {
 }
 
 function Findings({ verdict }: { verdict: Verdict }) {
-  // What two stations tell is told once here.
-  const findings = verdict.findings.filter((f, i, all) => all.findIndex((o) => o.text === f.text) === i);
+  // What two stations tell is told once here, and what is about its value beside its value.
+  const findings = verdict.findings
+    .filter((f) => f.station !== "value")
+    .filter((f, i, all) => all.findIndex((o) => o.text === f.text) === i);
   if (findings.length === 0) return null;
   return (
     <ul className="mt-2 border-t border-rule pt-1.5" data-testid="findings">
@@ -290,10 +292,9 @@ function GradeLine({ verdict }: { verdict: Verdict }) {
   const { heads } = useSchools(verdict);
   if (!heads?.best) return "Not yet looked at";
   const [worst] = heads.reasons;
-  const boxed = verdict.grade.best?.label.split(", ").slice(1).join(", ");
   return [
     headWords(heads),
-    boxed,
+    verdict.grade.boxed,
     heads.open > 0 && `${heads.open} points not looked at`,
     worst && [worst.label, worst.found].filter(Boolean).join(", ").toLowerCase(),
   ]

@@ -186,7 +186,7 @@ function FaultTable({ faults, counted }: { faults: Fault[]; counted: Fault[] }) 
                 : f.sureness !== "sure" && ` (${f.sureness})`}
               . <span className="text-ink2">{f.why}</span>
             </td>
-            <td className="whitespace-nowrap pl-4">{f.allows ?? beside(f)?.allows}</td>
+            <td className="whitespace-nowrap pl-4">{(f.allows ?? beside(f)?.allows)?.label}</td>
             <td className="num pl-4 text-right">{(f.counts && (f.loses ?? beside(f)?.loses)) || ""}</td>
           </tr>
         ))}

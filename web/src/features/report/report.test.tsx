@@ -62,8 +62,8 @@ const verdict = {
   sketch: {},
   schools: [
     school("usual", "worst-fault", [
-      fault("Wear", 1, { allows: "Good" }),
-      fault("Wear", 2, { allows: "Fair" }),
+      fault("Wear", 1, { allows: { id: "good", label: "Good" } }),
+      fault("Wear", 2, { allows: { id: "fair", label: "Fair" } }),
     ]),
     school("points", "points", [
       fault("Wear", 1, { loses: 7 }),

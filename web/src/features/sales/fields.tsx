@@ -7,7 +7,7 @@ import { TextField } from "../../ui/text-field";
 import { DateEntry } from "../bench/stations/date-entry";
 import { MoneyEntry } from "../bench/stations/money-entry";
 
-type Choice = "maker" | "pattern" | "grade" | "handle" | "box" | "venue";
+type Choice = "maker" | "pattern" | "grade" | "handle" | "box" | "venue" | "text";
 
 /** What is known of a sale, field by field. */
 export function SaleFields({ book, ...of }: OfSale & { book: Book }) {
@@ -40,10 +40,17 @@ export function SaleFields({ book, ...of }: OfSale & { book: Book }) {
       <Chosen label="Pattern" field="pattern" options={named(book.patterns)} {...of} />
       <Dated label="Its years" field="made" placeholder="1900-1910" {...of} />
       <Chosen label="Grade" field="grade" options={book.condition.grades} {...of} />
-      <Chosen label="Handle" field="handle" options={handlesOf(book)} {...of} />
+      <Chosen label="Handle" field="handle" options={answersOf(book, "handle_material")} {...of} />
       <Chosen label="Box and papers" field="box" options={book.condition.box?.grades ?? []} {...of} />
       <HowLong {...of} />
       <Chosen label="Where it was sold" field="venue" options={book.choices.venue} {...of} />
+      <Chosen
+        label="A text on it"
+        field="text"
+        nothing="none told of"
+        options={answersOf(book, "inscription")}
+        {...of}
+      />
       <WhatWasDone alterations={book.condition.alterations} {...of} />
     </>
   );
@@ -74,6 +81,7 @@ function WhatWasDone({ alterations, sale, set }: OfSale & { alterations: Option[
     <>
       <SelectField
         label="What was done to it"
+        className="col-span-2"
         value={sale.done?.length === 0 ? NOTHING : undefined}
         nothing={done.length > 0 ? "and more" : "not known"}
         options={done.length > 0 ? others : [{ id: NOTHING, label: "nothing" }, ...others]}
@@ -99,7 +107,9 @@ function WhatWasDone({ alterations, sale, set }: OfSale & { alterations: Option[
   );
 }
 
-const handlesOf = (book: Book) => book.questions.find((q) => q.id === "handle_material")?.answers ?? [];
+/** What one may have seen, by the look. */
+export const answersOf = (book: Book, look: string) =>
+  book.questions.find((q) => q.id === look)?.answers ?? [];
 
 interface OfSale {
   sale: ComparableSale;
@@ -112,16 +122,17 @@ function Chosen({
   label,
   field,
   options,
+  nothing = "not known",
   sale,
   set,
   problem,
-}: OfSale & { label: string; field: Choice; options: Option[] }) {
+}: OfSale & { label: string; field: Choice; options: Option[]; nothing?: string }) {
   return (
     <SelectField
       label={label}
       problem={problem(field)}
       value={sale[field]}
-      nothing="not known"
+      nothing={nothing}
       options={options}
       onChange={(id) => set({ [field]: id })}
     />

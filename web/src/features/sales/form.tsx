@@ -5,6 +5,7 @@ import { FigureField, perCent } from "../../ui/figure-field";
 import { FormEntries } from "../../ui/form-entries";
 import { TextField } from "../../ui/text-field";
 import { SaleFields } from "./fields";
+import { PicturesOfSale } from "./pictures";
 import { useSale } from "./use-sale";
 
 /** A sale to be entered or changed. */
@@ -37,6 +38,7 @@ export function SaleForm({
         >
           <Elsewhere problems={form.problems} />
           <Asked form={form} book={book} />
+          <PicturesOfSale sale={kept?.id} chosen={form.pictures} onChosen={form.setPictures} />
           <div className="mt-4 flex gap-3 border-t border-ink pt-3">
             <button type="submit" className="press">
               Keep it

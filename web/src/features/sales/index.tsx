@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import type { RefObject } from "react";
 import { useRef, useState } from "react";
 import { api } from "../../api/client";
-import type { Book, KeptSale } from "../../api/types";
+import type { Book, KeptSale, Photo } from "../../api/types";
 import { money, usualCurrency } from "../../format";
 import { useKeys } from "../../keys";
 import { Opened } from "../../ui/opened";
@@ -10,7 +10,9 @@ import { Page } from "../../ui/page";
 import { usePageTitle } from "../../ui/page-title";
 import { useAttempt } from "../../ui/use-attempt";
 import { BringTable } from "./bring";
+import { answersOf } from "./fields";
 import { SaleForm } from "./form";
+import { SmallPicture, useSalePictures } from "./pictures";
 import { find } from "./search";
 import { Trust } from "./trust";
 
@@ -141,6 +143,7 @@ function useChanged() {
   const queries = useQueryClient();
   return async () => {
     await queries.invalidateQueries({ queryKey: ["sales"] });
+    await queries.invalidateQueries({ queryKey: ["sale-pictures"] });
     await queries.invalidateQueries({ queryKey: ["tray"] });
   };
 }
@@ -190,6 +193,7 @@ function SalesTable({
   book: Book;
   onOpen: (sale: KeptSale, from: HTMLElement) => void;
 }) {
+  const pictures = useSalePictures();
   return (
     <table className="mt-2 w-full text-left" aria-label="Sales, the latest first">
       <thead className="text-ink2">
@@ -204,22 +208,29 @@ function SalesTable({
       </thead>
       <tbody>
         {sales.map((s) => (
-          <SaleRow key={s.id} sale={s} book={book} onOpen={onOpen} />
+          <SaleRow key={s.id} sale={s} picture={pictures.of(s.id)[0]} book={book} onOpen={onOpen} />
         ))}
       </tbody>
     </table>
   );
 }
 
+const textOn = (book: Book, id: string | undefined) =>
+  answersOf(book, "inscription")
+    .find((a) => a.id === id && id !== "none")
+    ?.label.toLowerCase();
+
 const name = (all: { id: string; name: string }[], id: string | undefined) =>
   all.find((o) => o.id === id)?.name ?? id;
 
 function SaleRow({
   sale: s,
+  picture,
   book,
   onOpen,
 }: {
   sale: KeptSale;
+  picture: Photo | undefined;
   book: Book;
   onOpen: (sale: KeptSale, from: HTMLElement) => void;
 }) {
@@ -233,6 +244,7 @@ function SaleRow({
           className="min-h-6 text-left underline"
           onClick={(e) => onOpen(s, e.currentTarget)}
         >
+          <SmallPicture picture={picture} />
           {knife.described}
         </button>
       </td>
@@ -248,6 +260,7 @@ function SaleRow({
             premium && `and ${premium}%`,
             knife.asked && "only asked",
             book.choices.venue.find((v) => v.id === knife.venue)?.label.toLowerCase(),
+            textOn(book, knife.text),
           ]
             .filter(Boolean)
             .join(", ")}

@@ -14,7 +14,15 @@ import { find } from "./search";
 const BOOK = {
   makers: [{ id: "thrale", name: "Thrale Works" }],
   patterns: [{ id: "jack", name: "Jack" }],
-  questions: [],
+  questions: [
+    {
+      id: "inscription",
+      answers: [
+        { id: "none", label: "No text" },
+        { id: "advertising", label: "Advertising" },
+      ],
+    },
+  ],
   choices: { venue: [{ id: "fair", label: "At a fair" }] },
   condition: {
     grades: [{ id: "good", label: "Good" }],
@@ -42,6 +50,7 @@ let rooms: SaleRoom[];
 function show() {
   vi.spyOn(api, "sales").mockImplementation(async () => kept);
   vi.spyOn(api, "saleRooms").mockImplementation(async () => rooms);
+  if (!vi.isMockFunction(api.salePictures)) vi.spyOn(api, "salePictures").mockResolvedValue([]);
   render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
       <PreferencesProvider>
@@ -124,6 +133,7 @@ test("how long it is, where it was sold and what was done to it are told or left
   const choose = (label: string, value: string) =>
     fireEvent.change(sheet.getByLabelText(label), { target: { value } });
   choose("Where it was sold", "fair");
+  choose("A text on it", "advertising");
   choose("What was done to it", "rehandled");
   choose("What was done to it", "shortened");
   fireEvent.click(sheet.getByRole("button", { name: "Remove Handle replaced" }));
@@ -132,8 +142,43 @@ test("how long it is, where it was sold and what was done to it are told or left
   expect(change.mock.calls[0]?.[1].knife).toMatchObject({
     length: "3 1/2 in",
     venue: "fair",
+    text: "advertising",
     done: ["shortened"],
   });
+});
+
+test("pictures are chosen with the sale, kept with it, and one that is refused leaves the sale open", async () => {
+  kept = [sale("a", "A jack", { text: "advertising" })];
+  const shown = { id: "p1", type: "jpeg", fileName: "lot.jpg", sizeBytes: 9 };
+  vi.spyOn(api, "salePictures").mockResolvedValue([{ sale: "a", photo: shown }] as never);
+  vi.spyOn(api, "changeSale").mockResolvedValue(undefined as never);
+  const away = vi.spyOn(api, "removePhoto").mockResolvedValue(undefined as never);
+  const add = vi.spyOn(api, "addSalePicture").mockImplementation(async (_, file) => {
+    if (file.name === "notes.txt")
+      throw new Refused(400, "No", [{ field: "file", given: "it", accepted: "must be a picture" }]);
+    return shown as never;
+  });
+  show();
+  await screen.findByText("advertising");
+  fireEvent.click(await screen.findByText("A jack"));
+  const sheet = within(screen.getByRole("dialog"));
+  fireEvent.click(await sheet.findByRole("button", { name: "Take away lot.jpg" }));
+  await waitFor(() => expect(away).toHaveBeenCalledWith("p1"));
+  const files = ["front.jpg", "odd.jpg", "notes.txt"].map((name) => new File(["x"], name));
+  fireEvent.change(sheet.getByLabelText("Pictures of the sale to add"), { target: { files } });
+  fireEvent.click(sheet.getByRole("button", { name: "Take away odd.jpg" }));
+  fireEvent.click(sheet.getByText("Keep it"));
+  await sheet.findByText("The sale is kept, a picture is not. notes.txt: must be a picture.");
+  expect(add.mock.calls.map(([id, file]) => [id, file.name])).toEqual([
+    ["a", "front.jpg"],
+    ["a", "notes.txt"],
+  ]);
+  // What was kept is not sent again.
+  expect(sheet.queryByText(/front.jpg, kept/)).toBeNull();
+  fireEvent.click(sheet.getByRole("button", { name: "Take away notes.txt" }));
+  fireEvent.click(sheet.getByText("Keep it"));
+  await waitFor(() => expect(screen.queryByRole("dialog")).toBeNull());
+  expect(add).toHaveBeenCalledTimes(2);
 });
 
 test("that nothing was done to it is another thing than that nobody told", async () => {

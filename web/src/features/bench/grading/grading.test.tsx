@@ -45,7 +45,7 @@ const usual = school("usual", "worst-fault", {
   atBest: stand("mint"),
   likely: stand("good"),
   open: 3,
-  reasons: [fault({ allows: "good" })] as SchoolVerdict["reasons"],
+  reasons: [fault({ allows: stand("good") })] as SchoolVerdict["reasons"],
   narrows: [{ of: "steel", blade: 0, station: "condition", label: "Steel", gain: 0.4 }],
 });
 const points = school("points", "points", {
@@ -109,8 +109,8 @@ test("a fault says what it lets pass and what it takes", () => {
 
 test("one loss under two names takes its points once", () => {
   const reasons = [
-    fault({ allows: "good" }),
-    fault({ of: "shortened", label: "Shortened", found: "", counts: false, allows: "good" }),
+    fault({ allows: stand("good") }),
+    fault({ of: "shortened", label: "Shortened", found: "", counts: false, allows: stand("good") }),
   ] as SchoolVerdict["reasons"];
   show([{ ...usual, reasons }]);
   screen.getByText("the same loss, counted once");
@@ -119,7 +119,7 @@ test("one loss under two names takes its points once", () => {
 test("what may have been done is told with its chance, what is not sure as such", () => {
   const reasons = [
     fault({ of: "rehandled", label: "Handle replaced", found: "", sureness: "likely", probability: 0.7 }),
-    fault({ sureness: "unsure", allows: "good" }),
+    fault({ sureness: "unsure", allows: stand("good") }),
   ] as SchoolVerdict["reasons"];
   show([{ ...usual, reasons }]);
   screen.getByText("Handle replaced (70%)");

@@ -120,7 +120,7 @@ type Fault = SchoolVerdict["reasons"][number];
 function OneFault({ fault: f, beside, letter }: { fault: Fault; beside: Fault | undefined; letter: string }) {
   const allows = f.allows ?? beside?.allows;
   const loses = f.loses || beside?.loses;
-  const takes = [allows && `${allows} at best`, loses && `\u2212${loses}`].filter(Boolean).join(", ");
+  const takes = [allows && `${allows.label} at best`, loses && `\u2212${loses}`].filter(Boolean).join(", ");
   return (
     <li className="border-t border-rule py-0.5">
       <span className="flex justify-between gap-3">

@@ -1,8 +1,9 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { type DragEvent, useEffect, useRef, useState } from "react";
+import { type DragEvent, useEffect, useState } from "react";
 import { api } from "../../../api/client";
 import { isPaper } from "../../../api/papers";
 import type { Book, Photo } from "../../../api/types";
+import { AddFiles } from "../../../ui/add-files";
 import { SavePaper } from "../../../ui/save-paper";
 import { Select } from "../../../ui/select";
 import { useToast } from "../../../ui/toasts";
@@ -90,7 +91,7 @@ export function Photos({ id, knife, book }: { id: string; knife: Knife; book: Bo
         <h2 id="photos-name" className="text-[1.1875rem]/[1.375rem]">
           Photographs and papers
         </h2>
-        <AddPhotos onFiles={add} />
+        <AddFiles label="Add photographs or papers" hidden="Photographs to add" onFiles={add} />
         <PhoneAsCamera id={id} label="Use a phone" wanted={{ role: "mark-side" }} />
         <p className="voice text-ink2" role="status">
           {working ??
@@ -133,29 +134,6 @@ function useDropped(add: (files: File[]) => void) {
     },
   };
   return { isOver, drop };
-}
-
-function AddPhotos({ onFiles }: { onFiles: (files: File[]) => void }) {
-  const file = useRef<HTMLInputElement>(null);
-  return (
-    <>
-      <button type="button" className="press" onClick={() => file.current?.click()}>
-        Add photographs or papers
-      </button>
-      <input
-        ref={file}
-        type="file"
-        aria-label="Photographs to add"
-        accept="image/jpeg,image/png,application/pdf"
-        multiple
-        hidden
-        onChange={(e) => {
-          onFiles([...(e.target.files ?? [])]);
-          e.target.value = "";
-        }}
-      />
-    </>
-  );
 }
 
 function PhotoTile({

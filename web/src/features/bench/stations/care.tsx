@@ -37,7 +37,7 @@ function Log({ knife, book, blank }: StationProps & { blank: CareDone }) {
         add="Add to the log"
         empty="Nothing written down yet."
         blank={blank}
-        onChange={(care) => knife.change((s) => ({ ...s, care }))}
+        change={(update) => knife.change((s) => ({ ...s, care: update(s.care) }))}
       >
         {(done, set, i) => (
           <Entry
@@ -125,9 +125,9 @@ function Entry(entry: OfEntry) {
         placeholder={today()}
         problem={problem("date")}
         value={done.date}
-        onCommit={(date) => date && set({ ...done, date })}
+        onCommit={(date) => date && set({ date })}
       />
-      <TextField label="By whom" maxLength={120} value={done.by} onCommit={(by) => set({ ...done, by })} />
+      <TextField label="By whom" maxLength={120} value={done.by} onCommit={(by) => set({ by })} />
       <Chosen {...entry} label="Grade before" field="gradeBefore" options={book.condition.grades} />
       <Chosen {...entry} label="Grade after" field="gradeAfter" options={book.condition.grades} />
       {(["before", "after"] as const).map((when) => (
@@ -136,7 +136,7 @@ function Entry(entry: OfEntry) {
           label={`Photograph ${when}`}
           alt={sentence(when)}
           value={when === "before" ? done.photoBefore : done.photoAfter}
-          onChange={(photo) => set({ ...done, [when === "before" ? "photoBefore" : "photoAfter"]: photo })}
+          onChange={(photo) => set({ [when === "before" ? "photoBefore" : "photoAfter"]: photo })}
         />
       ))}
       <TextField
@@ -144,7 +144,7 @@ function Entry(entry: OfEntry) {
         className="col-span-2"
         maxLength={1000}
         value={done.note}
-        onCommit={(note) => set({ ...done, note })}
+        onCommit={(note) => set({ note })}
       />
     </>
   );
@@ -152,7 +152,7 @@ function Entry(entry: OfEntry) {
 
 interface OfEntry {
   done: CareDone;
-  set: (changed: CareDone) => void;
+  set: (part: Partial<CareDone>) => void;
   book: Book;
   problem: (field: string) => ReturnType<typeof problemAt>;
 }
@@ -172,7 +172,7 @@ function Chosen({
       value={done[field]}
       nothing="not said"
       options={options}
-      onChange={(id) => (field !== "work" || id) && set({ ...done, [field]: id })}
+      onChange={(id) => (field !== "work" || id) && set({ [field]: id })}
     />
   );
 }

@@ -26,7 +26,7 @@ export function DateCodes({ knife, book }: StationProps) {
             : "None seen. Look beside the mark and the number, and on every tang."
         }
         blank={{ sign: "letter", written: "_" }}
-        onChange={(codes) => knife.change((s) => ({ ...s, codes }))}
+        change={(update) => knife.change((s) => ({ ...s, codes: update(s.codes) }))}
         note={(i) => <Readings told={knife.verdict?.codes[i]} />}
       >
         {(code, set, i) => (
@@ -57,7 +57,8 @@ function CodeEntry({ code, book, problem, onChange }: OfCode & { problem: Proble
         nothing="choose"
         options={book.signs.map((s) => ({ id: s.id, label: inWords(s.id) }))}
         onChange={(chosen) =>
-          chosen && onChange({ sign: chosen as SeenCode["sign"], written: blank(chosen) ?? "_" })
+          chosen &&
+          onChange({ sign: chosen as SeenCode["sign"], written: blank(chosen) ?? "_", form: undefined })
         }
       />
       {code.sign === PLACEMENT ? (
@@ -66,7 +67,7 @@ function CodeEntry({ code, book, problem, onChange }: OfCode & { problem: Proble
           value={code.written}
           nothing="choose"
           options={book.places.map((id) => ({ id, label: inWords(id) }))}
-          onChange={(written) => written && onChange({ ...code, written })}
+          onChange={(written) => written && onChange({ written })}
         />
       ) : (
         <TextField
@@ -75,7 +76,7 @@ function CodeEntry({ code, book, problem, onChange }: OfCode & { problem: Proble
           maxLength={12}
           problem={problem}
           value={code.written}
-          onCommit={(written) => written && onChange({ ...code, written: written.toUpperCase() })}
+          onCommit={(written) => written && onChange({ written: written.toUpperCase() })}
         />
       )}
       <FormOf code={code} book={book} onChange={onChange} />
@@ -93,7 +94,7 @@ function FormOf({ code, book, onChange }: OfCode) {
       value={code.form}
       nothing="not yet looked"
       options={forms.map((id) => ({ id, label: sentence(id) }))}
-      onChange={(form) => onChange({ ...code, form })}
+      onChange={(form) => onChange({ form })}
     />
   );
 }
@@ -101,7 +102,7 @@ function FormOf({ code, book, onChange }: OfCode) {
 interface OfCode {
   code: SeenCode;
   book: Book;
-  onChange: (code: SeenCode) => void;
+  onChange: (part: Partial<SeenCode>) => void;
 }
 
 function Readings({ told }: { told: Verdict["codes"][number] | undefined }) {

@@ -21,7 +21,7 @@ export function Hallmarks({ knife, book }: StationProps) {
         add="Add a hallmark"
         empty="None seen."
         blank={{ office: book.assayOffices[0]?.id ?? "", letter: "_" }}
-        onChange={(hallmarks) => knife.change((s) => ({ ...s, hallmarks }))}
+        change={(update) => knife.change((s) => ({ ...s, hallmarks: update(s.hallmarks) }))}
         note={(i) => <Told told={knife.verdict?.hallmarks[i]} />}
       >
         {(mark, set, i) => (
@@ -48,7 +48,7 @@ function Told({ told }: { told: Verdict["hallmarks"][number] | undefined }) {
 
 interface OfEntry {
   mark: SeenHallmark;
-  set: (changed: SeenHallmark) => void;
+  set: (part: Partial<SeenHallmark>) => void;
   book: Book;
   problem: Problem | undefined;
 }
@@ -63,7 +63,7 @@ function Entry({ mark, set, book, problem }: OfEntry) {
         value={mark.office}
         nothing="choose"
         options={book.assayOffices.map((o) => ({ id: o.id, label: o.label }))}
-        onChange={(id) => id && set({ ...mark, office: id, form: undefined })}
+        onChange={(id) => id && set({ office: id, form: undefined })}
       />
       <TextField
         label="Letter"
@@ -72,21 +72,21 @@ function Entry({ mark, set, book, problem }: OfEntry) {
         entryClassName="font-steel"
         problem={problem}
         value={mark.letter}
-        onCommit={(letter) => set({ ...mark, letter: letter ?? "_" })}
+        onCommit={(letter) => set({ letter: letter ?? "_" })}
       />
       <Wide
         label="Its form"
         value={mark.form}
         nothing="not looked at"
         options={[...new Set(office?.cycles.map((c) => c.form))].map((f) => ({ id: f, label: f }))}
-        onChange={(form) => set({ ...mark, form })}
+        onChange={(form) => set({ form })}
       />
       <Wide
         label="Duty"
         value={mark.duty === undefined ? undefined : mark.duty ? "yes" : "no"}
         nothing="not looked for"
         options={book.choices.duty}
-        onChange={(d) => set({ ...mark, duty: d === undefined ? undefined : d === "yes" })}
+        onChange={(d) => set({ duty: d === undefined ? undefined : d === "yes" })}
       />
     </>
   );

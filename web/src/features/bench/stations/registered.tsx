@@ -19,7 +19,7 @@ export function RegisteredNumbers({ knife, book }: StationProps) {
         add="Add a patent or design"
         empty="None seen."
         blank={{ table: book.registered[0]?.id ?? "" }}
-        onChange={(registered) => knife.change((s) => ({ ...s, registered }))}
+        change={(update) => knife.change((s) => ({ ...s, registered: update(s.registered) }))}
         note={(i) => <NotBefore told={knife.verdict?.registered[i]} />}
       >
         {(entry, set, i) => (
@@ -37,7 +37,7 @@ export function RegisteredNumbers({ knife, book }: StationProps) {
 
 interface OfEntry {
   entry: SeenNumber;
-  set: (changed: SeenNumber) => void;
+  set: (part: Partial<SeenNumber>) => void;
   book: Book;
   problem: Problem | undefined;
 }
@@ -52,7 +52,7 @@ function Entry({ entry, set, book, problem }: OfEntry) {
         value={entry.table}
         nothing="choose"
         options={book.registered.map((r) => ({ id: r.id, label: r.label }))}
-        onChange={(table) => table && set({ ...entry, table })}
+        onChange={(table) => table && set({ table })}
       />
       <TextField
         label="Number"
@@ -60,7 +60,7 @@ function Entry({ entry, set, book, problem }: OfEntry) {
         maxLength={20}
         problem={problem}
         value={entry.number}
-        onCommit={(number) => set({ ...entry, number })}
+        onCommit={(number) => set({ number })}
       />
     </>
   );

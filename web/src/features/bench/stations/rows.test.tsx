@@ -4,23 +4,44 @@ import { useState } from "react";
 import { afterEach, expect, test } from "vitest";
 import { Rows } from "./rows";
 
+interface Event {
+  what: string;
+  when?: string;
+}
+
 function Events({ first = [] as string[] }) {
-  const [entries, setEntries] = useState(first);
+  const [entries, setEntries] = useState<Event[]>(first.map((what) => ({ what })));
   return (
     <>
-      <button type="button" onClick={() => setEntries([...entries, "elsewhere"])}>
+      <button type="button" onClick={() => setEntries([...entries, { what: "elsewhere" }])}>
         From elsewhere
       </button>
       <Rows
         entries={entries}
         name="Event"
-        onChange={setEntries}
-        blank=""
+        change={setEntries}
+        blank={{ what: "" }}
         add="Add an event"
         empty="None yet."
       >
         {(entry, set, place) => (
-          <input aria-label={`What ${place + 1}`} value={entry} onChange={(e) => set(e.target.value)} />
+          <>
+            <input
+              aria-label={`What ${place + 1}`}
+              value={entry.what}
+              onChange={(e) => set({ what: e.target.value })}
+            />
+            <button
+              type="button"
+              onClick={() => {
+                // Two answers that come before the list is drawn anew.
+                set({ when: "1936" });
+                set({ what: "found" });
+              }}
+            >
+              {entry.when ?? "When"} {place + 1}
+            </button>
+          </>
         )}
       </Rows>
     </>
@@ -60,4 +81,12 @@ test("what is written goes to its own row", () => {
   fireEvent.change(screen.getByLabelText("What 2"), { target: { value: "given" } });
   expect(screen.getByLabelText<HTMLInputElement>("What 1").value).toBe("bought");
   expect(screen.getByLabelText<HTMLInputElement>("What 2").value).toBe("given");
+});
+
+test("what changes twice before the list is drawn anew is all kept", () => {
+  render(<Events first={["bought", "sold"]} />);
+  press("When 2");
+  expect(screen.getByRole("button", { name: "1936 2" })).toBeTruthy();
+  expect(screen.getByLabelText<HTMLInputElement>("What 2").value).toBe("found");
+  expect(screen.getByLabelText<HTMLInputElement>("What 1").value).toBe("bought");
 });

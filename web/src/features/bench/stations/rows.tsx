@@ -1,8 +1,20 @@
 import type { ReactNode } from "react";
 import { useNewRow } from "../../../ui/use-new-row";
 
-/** A list of entries that grows at its end; each can be taken out. */
-export function Rows<T>({ entries, name, onChange, blank, add, empty, note, children }: OfRows<T>) {
+/**
+ * A list of entries that grows at its end; each can be taken out. What changes is put to the list as it then is, and not as
+ * it was drawn: a date, a price and a place may all be on their way.
+ */
+export function Rows<T extends object>({
+  entries,
+  name,
+  change,
+  blank,
+  add,
+  empty,
+  note,
+  children,
+}: OfRows<T>) {
   const { list, adder, ours } = useNewRow<HTMLOListElement>(entries.length);
   return (
     <>
@@ -14,9 +26,13 @@ export function Rows<T>({ entries, name, onChange, blank, add, empty, note, chil
             <OneRow
               name={`${name} ${i + 1}`}
               note={note?.(i)}
-              onRemove={ours(() => onChange(entries.filter((_, k) => k !== i)))}
+              onRemove={ours(() => change((now) => now.filter((_, k) => k !== i)))}
             >
-              {children(entry, (changed) => onChange(entries.map((o, k) => (k === i ? changed : o))), i)}
+              {children(
+                entry,
+                (part) => change((now) => now.map((o, k) => (k === i ? { ...o, ...part } : o))),
+                i,
+              )}
             </OneRow>
           </li>
         ))}
@@ -27,7 +43,7 @@ export function Rows<T>({ entries, name, onChange, blank, add, empty, note, chil
         data-adds
         className="press mt-1"
         disabled={entries.length >= 60}
-        onClick={ours(() => onChange([...entries, blank]))}
+        onClick={ours(() => change((now) => [...now, blank]))}
       >
         {add}
       </button>
@@ -38,12 +54,13 @@ export function Rows<T>({ entries, name, onChange, blank, add, empty, note, chil
 interface OfRows<T> {
   entries: T[];
   name: string;
-  onChange: (entries: T[]) => void;
+  change: (update: (now: T[]) => T[]) => void;
   blank: T;
   add: string;
   empty: string;
   note?: (place: number) => ReactNode;
-  children: (entry: T, set: (changed: T) => void, place: number) => ReactNode;
+  /** An entry, and what takes that part of it which changed. */
+  children: (entry: T, set: (part: Partial<T>) => void, place: number) => ReactNode;
 }
 
 function OneRow({

@@ -11,17 +11,10 @@ import { OwnPicture } from "./own-picture";
 
 interface EventProps extends StationProps {
   event: StoryEvent;
-  set: (event: StoryEvent) => void;
+  set: (part: Partial<StoryEvent>) => void;
   /** Its place in the story. */
   i: number;
 }
-
-/** Takes what changed alone: a price and a date may both be on their way to be read. */
-const changed = (knife: StationProps["knife"], place: number, what: Partial<StoryEvent>) =>
-  knife.change((s) => ({
-    ...s,
-    story: s.story.map((e, at) => (at === place ? { ...e, ...what } : e)),
-  }));
 
 /** An event of a story: what, who says so, what was paid and what is kept with it. */
 export function EventFields(event: EventProps) {
@@ -42,23 +35,23 @@ function WhatHappened({ event, set, i, knife, book }: EventProps) {
         value={event.kind}
         nothing="choose"
         options={book.choices.story}
-        onChange={(kind) => kind && set({ ...event, kind: kind as StoryEvent["kind"] })}
+        onChange={(kind) => kind && set({ kind: kind as StoryEvent["kind"] })}
       />
       <DateEntry
         label="When"
         placeholder="c. 1936"
         problem={problemAt(knife.problems, `story[${i}].date`)}
         value={event.date}
-        onChange={(date) => changed(knife, i, { date })}
+        onChange={(date) => set({ date })}
       />
-      <TextField label="Holder" value={event.holder} onCommit={(holder) => set({ ...event, holder })} />
+      <TextField label="Holder" value={event.holder} onCommit={(holder) => set({ holder })} />
       {(event.kind === "engraved" || event.letters !== undefined) && (
         <TextField
           label="What was cut"
           placeholder="J.B.R."
           maxLength={120}
           value={event.letters}
-          onCommit={(letters) => set({ ...event, letters })}
+          onCommit={(letters) => set({ letters })}
         />
       )}
     </>
@@ -68,19 +61,19 @@ function WhatHappened({ event, set, i, knife, book }: EventProps) {
 function WhoSaysSo({ event, set, book }: EventProps) {
   return (
     <>
-      <TextField label="From where" value={event.place} onCommit={(place) => set({ ...event, place })} />
+      <TextField label="From where" value={event.place} onCommit={(place) => set({ place })} />
       <SelectField
         label="Who says so"
         value={event.source}
         nothing="choose"
         options={book.choices.source}
-        onChange={(source) => source && set({ ...event, source: source as StoryEvent["source"] })}
+        onChange={(source) => source && set({ source: source as StoryEvent["source"] })}
       />
       <TextField
         label="Told by"
         maxLength={120}
         value={event.teller}
-        onCommit={(teller) => set({ ...event, teller })}
+        onCommit={(teller) => set({ teller })}
       />
       <WhatIsClaimed event={event} set={set} book={book} />
     </>
@@ -95,14 +88,14 @@ function WhatIsClaimed({ event, set, book }: Pick<EventProps, "event" | "set" | 
         value={event.region}
         nothing="not said"
         options={book.regions.map((r) => ({ id: r.id, label: sentence(r.name) }))}
-        onChange={(region) => set({ ...event, region })}
+        onChange={(region) => set({ region })}
       />
       <SelectField
         label="Said to be by"
         value={event.maker}
         nothing="not said"
         options={book.makers.map((m) => ({ id: m.id, label: m.name }))}
-        onChange={(maker) => set({ ...event, maker })}
+        onChange={(maker) => set({ maker })}
       />
     </>
   );
@@ -118,14 +111,14 @@ function KeptWithIt({ event, set, i, knife, book }: EventProps) {
         problem={
           problemAt(knife.problems, `story[${i}].price`) ?? problemAt(knife.problems, `story[${i}].currency`)
         }
-        onChange={(price, currency) => changed(knife, i, { price, currency })}
+        onChange={(price, currency) => set({ price, currency })}
       />
       {(event.kind === "advertised" || event.shows) && (
         <ShownWith
           book={book}
           shows={event.shows ?? {}}
           problem={knife.problems.find((p) => p.field.startsWith(`story[${i}].shows`))}
-          onChange={(shows) => set({ ...event, shows })}
+          onChange={(shows) => set({ shows })}
         />
       )}
       <OwnPicture
@@ -133,14 +126,14 @@ function KeptWithIt({ event, set, i, knife, book }: EventProps) {
         alt="The paper that says so"
         orPaper
         value={event.document}
-        onChange={(document) => set({ ...event, document })}
+        onChange={(document) => set({ document })}
       />
       <TextField
         label="Note"
         className="col-span-2"
         maxLength={1000}
         value={event.note}
-        onCommit={(note) => set({ ...event, note })}
+        onCommit={(note) => set({ note })}
       />
     </>
   );

@@ -70,7 +70,7 @@ export function StoryStation({ knife, book }: StationProps) {
         empty="Nothing known. Where did it come from?"
         blank={{ kind: "bought", source: "own-record" }}
         note={(i) => <HeldAgainst link={told.data?.links[i]} />}
-        onChange={(story) => knife.change((s) => ({ ...s, story }))}
+        change={(update) => knife.change((s) => ({ ...s, story: update(s.story) }))}
       >
         {(event, set, i) => <EventFields event={event} set={set} i={i} knife={knife} book={book} />}
       </Rows>

@@ -44,7 +44,14 @@ const SPECIMEN = {
 function show(value: Value = VALUE) {
   const knife = {
     specimen: SPECIMEN,
-    verdict: { value },
+    verdict: {
+      value,
+      findings: [
+        { station: "value", text: "About one in 450." },
+        { station: "number", text: "The number says stag." },
+        { station: "value", text: "2 of 45 sales." },
+      ],
+    },
     problems: [],
     change: () => {},
   } as unknown as Knife;
@@ -69,6 +76,12 @@ function show(value: Value = VALUE) {
 afterEach(() => {
   cleanup();
   vi.restoreAllMocks();
+});
+
+test("how seldom it is met stands beside its value", () => {
+  show();
+  expect(screen.getByText("About one in 450. 2 of 45 sales.")).toBeTruthy();
+  expect(screen.queryByText(/says stag/)).toBeNull();
 });
 
 test("sales of the book that count stand below those of the knife", () => {

@@ -27,6 +27,7 @@ export function ValueStation({ knife, book }: StationProps) {
   return (
     <div className="mt-1">
       {value && <Worth value={value} onGo={onGo} />}
+      <HowOftenMet verdict={knife.verdict} />
       <LeftOut knife={knife.specimen} without={without} onAll={() => setWithout([])} />
       <OwnSales
         knife={knife}
@@ -42,11 +43,15 @@ export function ValueStation({ knife, book }: StationProps) {
   );
 }
 
+/** How seldom such a knife is met, by what is on file and by the sales. */
+function HowOftenMet({ verdict }: { verdict: Verdict | undefined }) {
+  const told = verdict?.findings.filter((f) => f.station === "value").map((f) => f.text) ?? [];
+  return told.length > 0 && <p className="mt-2 text-ink2">{told.join(" ")}</p>;
+}
+
 /** The sales that stand with this knife alone. */
 function OwnSales({ knife, book, note }: StationProps & { note: (place: number) => ReactNode }) {
   const sales = knife.specimen.comparables;
-  const keep = (change: (all: ComparableSale[]) => ComparableSale[]) =>
-    knife.change((s) => ({ ...s, comparables: change(s.comparables) }));
   return (
     <Rows<ComparableSale>
       entries={sales}
@@ -55,12 +60,12 @@ function OwnSales({ knife, book, note }: StationProps & { note: (place: number) 
       empty="No sales that stand with this knife alone. What counts for all knives belongs in the sales book."
       blank={{ described: "A like knife", price: 1, currency: usualCurrency(sales.at(-1)?.currency) }}
       note={note}
-      onChange={(comparables) => keep(() => comparables)}
+      change={(update) => knife.change((s) => ({ ...s, comparables: update(s.comparables) }))}
     >
-      {(sale, _, i) => (
+      {(sale, set, i) => (
         <SaleFields
           sale={sale}
-          set={(changed) => keep((all) => all.map((c, at) => (at === i ? { ...c, ...changed } : c)))}
+          set={set}
           book={book}
           problem={(field) => problemAt(knife.problems, `comparables[${i}].${field}`)}
         />

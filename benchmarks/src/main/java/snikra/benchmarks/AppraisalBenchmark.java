@@ -47,8 +47,7 @@ public class AppraisalBenchmark {
   @Setup(Level.Trial)
   public void layOut() {
     ReferenceShelf shelf = ShippedShelf.load();
-    appraiser =
-        new Appraiser(shelf.patterns(), shelf.condition(), shelf.judgement(), shelf.prices(), 2026);
+    appraiser = new Appraiser(shelf, 2026);
     MadeUpMarket market = new MadeUpMarket(1917, shelf.condition().grades(), 25, 20, 6, 2026);
     book = market.sales(sales).stream().map(Drawn::told).toList();
     knives = market.sales(KNIVES).stream().map(Drawn::whole).map(MadeUpMarket::subject).toList();

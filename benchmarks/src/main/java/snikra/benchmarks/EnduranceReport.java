@@ -399,22 +399,19 @@ public final class EnduranceReport {
     try (RunningApp running = RunningApp.start(app, work.resolve("mutated"), "--demo")) {
       Thread.sleep(8000);
       double heapBefore = running.liveHeapMb();
-      Answer made = running.send("POST", "/api/knives", "{}");
-      String knife = text(made.body(), "\"id\":\"([^\"]+)\"");
-      Answer photo =
-          running.send("POST", "/api/knives/" + knife + "/photos", picture(), "image/png");
-      String photograph = text(photo.body(), "\"id\":\"([^\"]+)\"");
-      List<String[]> seeds = Seeds.of(knife, photograph);
+      List<EveryRequest.Sent> seeds = new EveryRequest(running, picture()).send();
       for (int i = 0; i < times; i++) {
-        String[] seed = seeds.get(i % seeds.size());
-        byte[] body = mutated(seed[3].getBytes(StandardCharsets.UTF_8), chance);
-        String path = chance.nextInt(6) == 0 ? bent(seed[1], chance) : seed[1];
-        Answer answer = running.send(seed[0], path, body.length == 0 ? null : body, seed[2]);
+        EveryRequest.Sent seed = seeds.get(i % seeds.size());
+        byte[] body = mutated(seed.body(), chance);
+        boolean isBent = chance.nextInt(body.length == 0 ? 2 : 6) == 0;
+        String path = isBent ? bent(seed.path(), chance) : seed.path();
+        Answer answer =
+            running.send(seed.method(), path, body.length == 0 ? null : body, seed.type());
         byStatus.merge(answer.status(), 1, Integer::sum);
         if (answer.status() >= 500 || answer.status() == 0) {
           System.out.println(
               "  "
-                  + seed[0]
+                  + seed.method()
                   + " "
                   + path
                   + " answered "
@@ -424,19 +421,23 @@ public final class EnduranceReport {
         }
         if (answer.seconds() > slowest) {
           slowest = answer.seconds();
-          slowestWas = seed[0] + " " + path;
+          slowestWas = seed.method() + " " + path;
+        }
+        if (i % 1000 == 999) {
+          System.out.printf(
+              "  %d: %s, slowest %.2f s (%s)%n", i + 1, byStatus, slowest, slowestWas);
         }
       }
       System.out.printf(
-          "mutated: %d requests, by answer %s; slowest %.2f s (%s); live heap %.0f MB before, %.0f MB"
+          "mutated: %d requests of %d kinds, by answer %s; slowest %.2f s (%s); live heap %.0f MB before, %.0f MB"
               + " after%n",
-          times, byStatus, slowest, slowestWas, heapBefore, running.liveHeapMb());
+          times, seeds.size(), byStatus, slowest, slowestWas, heapBefore, running.liveHeapMb());
     }
   }
 
   private static String bent(String path, Random chance) {
     String[] odd = {"%00", "..", "%2e%2e%2f", "'", "%F0%9F%94%AA", "x".repeat(3000), "-1", "NaN"};
-    int at = path.lastIndexOf('/') + 1;
+    int at = 1 + Math.max(path.lastIndexOf('/'), path.lastIndexOf('='));
     return path.substring(0, at) + odd[chance.nextInt(odd.length)];
   }
 
@@ -545,45 +546,5 @@ public final class EnduranceReport {
       "999999999999",
       "%s"
     };
-
-    static List<String[]> of(String knife, String photograph) throws IOException {
-      String json = "application/json";
-      String example = Files.readString(Path.of("docs/formats/specimen.example.json"));
-      String pack = Files.readString(Path.of("docs/formats/pack.example.yaml"));
-      String one = "/api/knives/" + knife;
-      return List.of(
-          new String[] {"POST", "/api/examine", json, "{\"specimen\":" + example + "}"},
-          new String[] {"PUT", one, json, "{\"version\":0,\"specimen\":" + example + "}"},
-          new String[] {"POST", "/api/knives", json, example},
-          new String[] {
-            "POST", "/api/packs?keep=false&name=x.yaml", "application/octet-stream", pack
-          },
-          new String[] {"POST", "/api/trials/pack", "application/octet-stream", pack},
-          new String[] {"POST", one + "/journal", json, "{\"note\":\"a\",\"held\":\"193X\"}"},
-          new String[] {
-            "POST", one + "/photos", "image/png", new String(picture(), StandardCharsets.ISO_8859_1)
-          },
-          new String[] {
-            "POST",
-            "/api/photos/measure",
-            json,
-            "{\"known\":[{\"from\":{\"x\":0,\"y\":0},\"to\":{\"x\":9,\"y\":0},\"length\":\"1 in\"}],"
-                + "\"distances\":[{\"from\":{\"x\":0,\"y\":1},\"to\":{\"x\":5,\"y\":1}}]}"
-          },
-          new String[] {"PUT", "/api/photos/" + photograph + "?role=tang", json, ""},
-          new String[] {"PUT", "/api/backups/folder", json, "{\"folder\":\"x\"}"},
-          new String[] {"POST", "/api/devices/lines", "text/plain", "caliper 84.12 mm\npull 34 N"},
-          new String[] {
-            "POST", "/api/devices/readings?kind=length&field=closedLength&knife=" + knife, json, ""
-          },
-          new String[] {"GET", "/api/read/money?written=45%20GBP", json, ""},
-          new String[] {"GET", "/api/read/mean?reading=3%20N&reading=4%20N", json, ""},
-          new String[] {"GET", one + "/resemblance?with=" + knife, json, ""},
-          new String[] {"GET", one + "/lookalikes", json, ""},
-          new String[] {"GET", "/api/knives/showing?feature=spacer&answer=none", json, ""},
-          new String[] {"GET", "/api/knives/bearing?maker=veldrake", json, ""},
-          new String[] {"POST", one + "/restore", json, ""},
-          new String[] {"GET", "/api/photos/" + photograph + "/view", json, ""});
-    }
   }
 }

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
@@ -317,23 +316,13 @@ public final class LidoRecords {
   private void typed(String name, String type, String text) throws XMLStreamException {
     out.writeStartElement(LIDO, name);
     out.writeAttribute("lido", LIDO, "type", type);
-    out.writeCharacters(legal(text));
+    out.writeCharacters(NoField.seen(text));
     out.writeEndElement();
   }
 
   private void text(String name, String text) throws XMLStreamException {
     out.writeStartElement(LIDO, name);
-    out.writeCharacters(legal(text));
+    out.writeCharacters(NoField.seen(text));
     out.writeEndElement();
-  }
-
-  // A control character that stands in a note has no place in XML.
-  private static String legal(String text) {
-    return text.codePoints()
-        .filter(c -> c >= ' ' || c == '\n' || c == '\t')
-        .filter(c -> c < Character.MIN_SURROGATE || c > Character.MAX_SURROGATE)
-        .filter(c -> c != '\ufffe' && c != '\uffff')
-        .mapToObj(Character::toString)
-        .collect(Collectors.joining());
   }
 }

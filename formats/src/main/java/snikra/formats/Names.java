@@ -24,6 +24,9 @@ final class Names {
   /** The feature that tells what a handle is of. */
   static final String HANDLE = "handle_material";
 
+  /** The feature that tells what is written on a knife beside its marks. */
+  static final String INSCRIPTION = "inscription";
+
   /** In a table, that nothing was done to a knife. */
   static final String NOTHING = "nothing";
 
@@ -36,6 +39,7 @@ final class Names {
   private final Map<String, String> boxes = new HashMap<>();
   private final Map<String, String> done = new HashMap<>();
   private final Map<String, String> venues = new HashMap<>();
+  private final Map<String, String> texts = new HashMap<>();
   private final Map<String, String> asked = new HashMap<>();
   private final Map<String, String> prices = new HashMap<>();
   private final Map<String, String> countries = new HashMap<>();
@@ -60,10 +64,8 @@ final class Names {
     for (ConditionBook.Grade g : shelf.condition().grades()) {
       both(grades, g.label(), g.id());
     }
-    shelf
-        .clues()
-        .feature(HANDLE)
-        .ifPresent(f -> f.clues().forEach(c -> both(handles, c.label(), c.id())));
+    both(handles, shelf, HANDLE);
+    both(texts, shelf, INSCRIPTION);
     if (shelf.condition().box() != null) {
       for (BoxBook.Level l : shelf.condition().box().grades()) {
         both(boxes, l.label(), l.id());
@@ -87,6 +89,7 @@ final class Names {
             Map.entry("box", boxes),
             Map.entry("done", done),
             Map.entry("venue", venues),
+            Map.entry("text", texts),
             Map.entry("asked", asked),
             Map.entry("price", prices),
             Map.entry("country", countries),
@@ -100,6 +103,13 @@ final class Names {
   // A name that stands for two stands for neither: the first is kept.
   private static void put(Map<String, String> names, String name, String id) {
     names.putIfAbsent(key(name), id);
+  }
+
+  private static void both(Map<String, String> names, ReferenceShelf shelf, String feature) {
+    shelf
+        .clues()
+        .feature(feature)
+        .ifPresent(f -> f.clues().forEach(c -> both(names, c.label(), c.id())));
   }
 
   // A table we wrote ourselves has ids where another has names.
@@ -155,6 +165,10 @@ final class Names {
 
   Optional<Venue> venue(String written) {
     return find(venues, Venue.values(), written);
+  }
+
+  Optional<String> text(String written) {
+    return find(texts, written);
   }
 
   Optional<Boolean> asked(String written) {

@@ -123,6 +123,7 @@ public final class SalesTable {
     told.put("length", k.length() == null ? null : k.length().written());
     told.put("done", k.done() == null ? null : doneIn(k.done()));
     told.put("venue", k.venue());
+    told.put("text", k.text());
     told.put("asked", k.wasPaid() ? null : "asked");
     told.put("source", sale.source());
     told.put(Columns.NOTE, sale.note());
@@ -158,6 +159,7 @@ public final class SalesTable {
     Length length = cells.readOrKeep("length", lengths::read);
     List<String> done = cells.name("done", names::done);
     Venue venue = cells.name("venue", names::venue);
+    String text = cells.name("text", names::text);
     Boolean asked = cells.name("asked", names::asked);
     String described = cells.text("described");
     String source = cells.text("source");
@@ -181,7 +183,8 @@ public final class SalesTable {
             Boolean.TRUE.equals(asked) ? true : null,
             length,
             done,
-            venue);
+            venue,
+            text);
     return new RowRead(
         row.line(),
         new Sale(knife, premium, source == null ? null : Cells.shortened(source, LONGEST), note),

@@ -43,6 +43,10 @@ final class Schemas {
   /** Every way in which the document misses the schema of this name. */
   static List<Problem> check(String name, JsonNode document) {
     List<Problem> problems = new ArrayList<>();
+    NoField.check(document, "", problems);
+    if (!problems.isEmpty()) {
+      return problems;
+    }
     for (Error m : LOADED.computeIfAbsent(name, Schemas::load).validate(document)) {
       problems.add(problem(m, document));
     }

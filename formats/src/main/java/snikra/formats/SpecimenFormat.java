@@ -242,16 +242,17 @@ public final class SpecimenFormat {
       name(at + ".pattern", sale.path("pattern"), patterns);
       Stream<String> grades = shelf.condition().grades().stream().map(ConditionBook.Grade::id);
       name(at + ".grade", sale.path("grade"), grades);
-      Stream<String> handles =
-          shelf.clues().feature("handle_material").stream()
-              .flatMap(f -> f.clues().stream())
-              .map(Clue::id);
-      name(at + ".handle", sale.path("handle"), handles);
+      name(at + ".handle", sale.path("handle"), answers(Names.HANDLE));
+      name(at + ".text", sale.path("text"), answers(Names.INSCRIPTION));
       text(at + ".length", sale.path("length"), Length::parse);
       for (int i = 0; i < sale.path("done").size(); i++) {
         Stream<String> known = shelf.condition().alterations().stream().map(Alteration::id);
         name(at + ".done[" + i + "]", sale.path("done").get(i), known);
       }
+    }
+
+    private Stream<String> answers(String feature) {
+      return shelf.clues().feature(feature).stream().flatMap(f -> f.clues().stream()).map(Clue::id);
     }
 
     private void care(String at, JsonNode done) {

@@ -19,6 +19,7 @@ import snikra.core.examination.Verdict;
 import snikra.core.judgement.Judgement;
 import snikra.core.provenance.StoryEvent;
 import snikra.core.reference.ReferenceShelf;
+import snikra.core.search.Card;
 import snikra.core.search.CardIndex;
 import snikra.core.specimen.Specimen;
 
@@ -126,7 +127,7 @@ class JudgementTest {
       "\"comparables\":["
           + sale(
               80,
-              ",\"maker\":\"skelp\",\"pattern\":\"regular-jack\",\"sold\":\"2019\",\"made\":\"1900/1910\",\"length\":\"92 mm\",\"venue\":\"dealer\"")
+              ",\"maker\":\"skelp\",\"pattern\":\"regular-jack\",\"sold\":\"2019\",\"made\":\"1900/1910\",\"length\":\"92 mm\",\"venue\":\"dealer\",\"text\":\"advertising\"")
           + ","
           + sale(
               95,
@@ -322,6 +323,7 @@ class JudgementTest {
                 !List.of(
                             "source.describes-stamp",
                             "told.length-ordinary",
+                            "told.moved",
                             "told.pulling",
                             "told.contractor",
                             "mark.well-read")
@@ -360,7 +362,9 @@ class JudgementTest {
       out.append(Math.round(p * 1e9)).append(' ');
     }
     CardIndex cards = new CardIndex();
-    cards.put(examiner.enter(1, specimen, verdict).card());
+    Card card = examiner.enter(1, specimen, verdict).card();
+    cards.put(card);
+    out.append(card);
     double mayBe = examiner.shelf().judgement().of("search.may-be");
     for (int year = 1800; year < 2020; year += 5) {
       out.append(cards.find("before " + year, Map.of(), mayBe).hits().size());
@@ -376,6 +380,7 @@ class JudgementTest {
     out.append(verdict.dating().opinion());
     verdict.dating().makers().forEach(m -> out.append(m.contractors()));
     verdict.pattern().names().forEach(n -> out.append(n.settle()));
+    out.append(verdict.pattern().title()).append(verdict.codes());
     verdict.value().sales().forEach(s -> out.append(s.weight()).append(s.trust()));
     verdict.value().costs().forEach(c -> out.append(c.share()));
     StoryReading story = examiner.story(specimen);

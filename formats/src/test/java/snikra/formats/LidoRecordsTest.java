@@ -21,7 +21,7 @@ class LidoRecordsTest {
   private static final Examiner EXAMINER = new Examiner(SHELF, 2026);
 
   private static LidoRecords.Kept kept(String id, int number, String json) {
-    Specimen knife = SpecimenFormat.read(json, SHELF);
+    Specimen knife = SpecimenFormat.readKept(json);
     return new LidoRecords.Kept(
         id, new KnivesList.Listed(number, knife, EXAMINER.summarise(knife), "United States"));
   }

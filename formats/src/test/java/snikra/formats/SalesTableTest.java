@@ -103,6 +103,21 @@ class SalesTableTest {
   }
 
   @Test
+  void aTextOnTheKnifeIsReadAsPeopleCallIt() {
+    SalesRead read =
+        read(
+            "Item,Price,Inscription\nA jack,45,Advertising knife\nA pen,30,Jubilee\nA pick,5,TO A. B.\n");
+    assertThat(read.rows())
+        .extracting(r -> r.sale().knife().text())
+        .containsExactly("advertising", "commemorative", null);
+    assertThat(read.rows().get(2).sale().note()).contains("Inscription: TO A. B.");
+    List<Sale> all = read.rows().stream().map(RowRead::sale).toList();
+    assertThat(read(SalesTable.write(all)).rows())
+        .extracting(r -> r.sale().knife().text())
+        .containsExactly("advertising", "commemorative", null);
+  }
+
+  @Test
   void semicolonsDecimalCommasAndGermanHeadings() {
     SalesRead read =
         read("Bezeichnung;Preis;Datum;Zustand\nTaschenmesser;1.200,50 EUR;14.5.2023;Mint\n");

@@ -6,6 +6,7 @@ import java.time.Year;
 import java.util.List;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.context.ApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 import snikra.core.examination.Examiner;
 import snikra.server.examination.Rehearsal;
@@ -59,15 +60,27 @@ public class SnikraApplication {
     new Running(Integer.parseInt(port + "")).sayIn(options.data());
     System.out.println("Snikra is ready at http://localhost:" + port);
     System.out.println("The knives are kept in " + options.data());
-    // The shelf is opened while the page is on its way to the browser.
-    Examiner examiner = context.getBean(ReferenceDesk.class).examiner();
-    context.getBean(Catalogue.class).open();
-    Rehearsal.run(examiner, context.getBean(JsonMapper.class), DemoTin.specimens(examiner.shelf()));
-    if (options.demo()) {
-      DemoPhotographs.fill(
-          context.getBean(PhotoService.class), context.getBean(KnifeService.class), examiner);
-    }
+    Meantime.each(
+        () -> context.getBean(Catalogue.class).open(),
+        () -> rehearse(context),
+        () -> {
+          if (options.demo()) {
+            photographTheDemo(context);
+          }
+        });
     return Integer.parseInt(port + "");
+  }
+
+  private static void rehearse(ApplicationContext context) throws IOException {
+    Examiner examiner = context.getBean(ReferenceDesk.class).examiner();
+    Rehearsal.run(examiner, context.getBean(JsonMapper.class), DemoTin.specimens(examiner.shelf()));
+  }
+
+  private static void photographTheDemo(ApplicationContext context) {
+    DemoPhotographs.fill(
+        context.getBean(PhotoService.class),
+        context.getBean(KnifeService.class),
+        context.getBean(ReferenceDesk.class).examiner());
   }
 
   private static void requireSound(Path data) {

@@ -1,5 +1,6 @@
 package snikra.server;
 
+import com.fasterxml.jackson.annotation.Nulls;
 import jakarta.servlet.Filter;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -35,6 +36,8 @@ import snikra.server.devices.InstrumentDesk;
 import snikra.server.http.BoundsFilter;
 import snikra.server.http.LocalOnlyFilter;
 import snikra.server.http.LogFilter;
+import snikra.server.http.MustBeGiven;
+import snikra.server.http.SeenText;
 import snikra.server.http.ToldCurve;
 import snikra.server.journal.DemoJournal;
 import snikra.server.journal.Journal;
@@ -86,7 +89,9 @@ import snikra.server.trial.TrialDesk;
 import snikra.server.wanted.DemoWants;
 import snikra.server.wanted.WantRepository;
 import snikra.server.wanted.WantedList;
+import tools.jackson.databind.AnnotationIntrospector;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.module.SimpleModule;
 
 /** All beans: services are plain classes and can be built in a test without a context. */
 @Configuration(proxyBeanMethods = false)
@@ -138,8 +143,12 @@ class Wiring {
 
   @Bean
   JsonMapper jsonMapper() {
-    return Json.mapper()
-        .rebuild()
+    JsonMapper.Builder builder = Json.mapper().rebuild();
+    return builder
+        .annotationIntrospector(
+            AnnotationIntrospector.pair(new MustBeGiven(), builder.annotationIntrospector()))
+        .changeDefaultNullHandling(nulls -> nulls.withContentNulls(Nulls.FAIL))
+        .addModule(new SimpleModule().addDeserializer(String.class, new SeenText()))
         .addMixIn(ProblemDetail.class, ProblemDetailJacksonMixin.class)
         .addMixIn(DatingVerdict.class, ToldCurve.class)
         .build();
@@ -266,7 +275,11 @@ class Wiring {
       Environment environment) {
     boolean demo = environment.getProperty("snikra.demo", Boolean.class, false);
     List<Runnable> duties =
-        new ArrayList<>(List.of(farewell::letGoWhatIsDue, photos::throwAway, sales::throwAway));
+        new ArrayList<>(
+            List.of(
+                farewell::letGoWhatIsDue,
+                photos::throwAway,
+                () -> sales.throwAway(photos::forgetOfSale)));
     if (!demo) {
       duties.add(backups::daily);
     }
@@ -412,12 +425,17 @@ class Wiring {
         Clock.systemUTC());
   }
 
+  // Before the first request is answered: a photograph that comes in meanwhile has no row yet, and
+  // would be taken for one that was left behind.
   @Bean
-  ApplicationRunner goesOnRounds(
-      Caretaker caretaker, PhotoService photos, Environment environment) {
+  SmartInitializingSingleton sweptPhotographs(PhotoService photos) {
+    return photos::sweep;
+  }
+
+  @Bean
+  ApplicationRunner goesOnRounds(Caretaker caretaker, Environment environment) {
     boolean rounds = environment.getProperty("snikra.rounds", Boolean.class, true);
     return args -> {
-      photos.sweep();
       if (rounds) {
         caretaker.begin();
       }

@@ -16,6 +16,7 @@ import snikra.core.judgement.Judgement;
  * @param formDiffers another form is seen
  * @param formByChance a form where nothing is known of the maker's forms
  * @param notOnFile a maker struck a code nothing is known of
+ * @param shown share from which a year is told among those a code allows
  */
 public record CodeRates(
     double sure,
@@ -28,7 +29,8 @@ public record CodeRates(
     double formAgrees,
     double formDiffers,
     double formByChance,
-    double notOnFile) {
+    double notOnFile,
+    double shown) {
 
   /** As they are judged. */
   public static CodeRates of(Judgement judgement) {
@@ -43,6 +45,7 @@ public record CodeRates(
         judgement.of("code.form-agrees"),
         judgement.of("code.form-differs"),
         judgement.of("code.form-by-chance"),
-        judgement.of("code.not-on-file"));
+        judgement.of("code.not-on-file"),
+        judgement.of("code.shown"));
   }
 }

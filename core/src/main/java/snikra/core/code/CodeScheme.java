@@ -75,7 +75,6 @@ public record CodeScheme(
    */
   public record YearShare(int year, double share, @Nullable String part) {}
 
-  private static final double SHOWN_FROM = 0.01;
   private static final double PART_IS_TOLD = 0.5;
 
   /** Where nobody gave how far the scheme is to be believed. */
@@ -213,7 +212,7 @@ public record CodeScheme(
     List<YearShare> years = new ArrayList<>();
     for (int y = from; y <= to; y++) {
       double share = total > 0 ? given(seen, y, rates) / total : 0;
-      if (share >= SHOWN_FROM) {
+      if (share >= rates.shown()) {
         years.add(new YearShare(y, share, part(seen, y, rates)));
       }
     }

@@ -151,7 +151,7 @@ final class ByPoints extends Grading {
   }
 
   @Override
-  @Nullable String allows(double bad) {
+  School.@Nullable Level allows(double bad) {
     return null;
   }
 

@@ -172,8 +172,8 @@ final class ByWorstFault extends Grading {
   }
 
   @Override
-  @Nullable String allows(double bad) {
-    return levels.get((int) bad).label();
+  School.Level allows(double bad) {
+    return levels.get((int) bad);
   }
 
   @Override

@@ -24,6 +24,7 @@ import snikra.core.specimen.Sureness;
  * @param odd what hardly stands together on one knife
  * @param build how well a knife was made; null where nobody asks
  * @param box what came with it; null where nobody asks
+ * @param texts on it that are paid for; null where nobody asks
  * @param boxes what a box makes of a grade, the first that fits holds
  * @param alterations in which a knife may not be as made
  */
@@ -37,7 +38,8 @@ public record ConditionBook(
     List<Box> boxes,
     List<Alteration> alterations,
     @Nullable BuildBook build,
-    @Nullable BoxBook box) {
+    @Nullable BoxBook box,
+    @Nullable TextBook texts) {
 
   /**
    * A named grade.
@@ -274,7 +276,7 @@ public record ConditionBook(
       List<Odd> odd,
       List<Box> boxes,
       List<Alteration> alterations) {
-    this(grades, points, schools, lives, once, odd, boxes, alterations, null, null);
+    this(grades, points, schools, lives, once, odd, boxes, alterations, null, null, null);
   }
 
   /** A book of one school, in which nothing was ever altered. */
@@ -323,7 +325,8 @@ public record ConditionBook(
     List<School> all = new ArrayList<>(schools);
     all.addAll(choice.own());
     all.sort(Comparator.comparing(s -> !s.id().equals(choice.heads())));
-    return new ConditionBook(grades, points, all, lives, once, odd, boxes, alterations, build, box);
+    return new ConditionBook(
+        grades, points, all, lives, once, odd, boxes, alterations, build, box, texts);
   }
 
   /**
@@ -382,8 +385,13 @@ public record ConditionBook(
    */
   public GradeVerdict grade(Looked looked) {
     SchoolVerdict by = Grading.brief(this, priced(), looked);
+    Grade best = by.best() == null ? null : grade(by.best());
+    String boxed = best == null ? null : boxed(best, looked.condition(), looked.seen());
     return new GradeVerdict(
-        by.best() == null ? null : boxed(grade(by.best()), looked.condition(), looked.seen()),
+        best == null || boxed == null
+            ? best
+            : new Grade(best.id(), best.label() + ", " + boxed, best.worth()),
+        boxed,
         by.atLeast() == null ? null : grade(by.atLeast()),
         by.atBest() == null ? null : grade(by.atBest()),
         by.reasons().stream().map(this::reason).toList(),
@@ -405,8 +413,7 @@ public record ConditionBook(
   }
 
   private GradeVerdict.Reason reason(SchoolVerdict.Fault f) {
-    Grade allows =
-        grades.stream().filter(g -> g.label().equals(f.allows())).findFirst().orElse(grades.get(0));
+    Grade allows = f.allows() == null ? grades.get(0) : grades.get(rank(f.allows().id()));
     return new GradeVerdict.Reason(f.of(), f.label(), f.found(), f.sureness(), allows, f.why());
   }
 
@@ -417,14 +424,14 @@ public record ConditionBook(
         .toList();
   }
 
-  private Grade boxed(
+  private @Nullable String boxed(
       Grade grade, Map<String, Seen<String>> condition, Map<String, Seen<String>> seen) {
     int rank = rank(grade.id());
     return boxes.stream()
         .filter(b -> b.atLeast() == null || rank <= rank(b.atLeast()))
         .filter(b -> b.fits(condition, seen))
         .findFirst()
-        .map(b -> new Grade(grade.id(), grade.label() + ", " + b.words(), grade.worth()))
-        .orElse(grade);
+        .map(Box::words)
+        .orElse(null);
   }
 }

@@ -8,7 +8,9 @@ import snikra.core.specimen.Sureness;
 /**
  * The limiting-fault grade.
  *
- * @param best by the worst fault found; null when nothing was looked at
+ * @param best by the worst fault found, with what its box makes of it; null when nothing was looked
+ *     at
+ * @param boxed what its box makes of it, by itself; null where there is none
  * @param atLeast if every point not looked at, or not surely, had its ordinary fault
  * @param atBest if the faults not seen surely were not there
  * @param reasons worst first
@@ -16,6 +18,7 @@ import snikra.core.specimen.Sureness;
  */
 public record GradeVerdict(
     @Nullable Grade best,
+    @Nullable String boxed,
     @Nullable Grade atLeast,
     @Nullable Grade atBest,
     List<Reason> reasons,

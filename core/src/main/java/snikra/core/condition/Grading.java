@@ -395,7 +395,7 @@ abstract class Grading {
   }
 
   /** The level a fault lets pass, where the worst fault sets it. */
-  abstract @Nullable String allows(double bad);
+  abstract School.@Nullable Level allows(double bad);
 
   /** The points a fault takes, where points are counted. */
   abstract @Nullable Double loses(double bad);

@@ -57,7 +57,7 @@ public record SchoolVerdict(
       String found,
       Sureness sureness,
       double probability,
-      @Nullable String allows,
+      School.@Nullable Level allows,
       @Nullable Double loses,
       boolean counts,
       String part,

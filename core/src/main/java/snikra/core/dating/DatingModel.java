@@ -126,7 +126,7 @@ public final class DatingModel {
         ofMarks,
         together,
         worked.conflicts,
-        new OpinionWriter(desk.limits)
+        new OpinionWriter(desk.limits, desk.shelf.clues())
             .write(
                 worked.isSeen(),
                 nineTenths,

@@ -90,12 +90,14 @@ public record DatingVerdict(
   /**
    * Maker and state together.
    *
+   * @param maker id on the shelf; null for one not on file
+   * @param region where it was made; null where that too is open
    * @param decider the look that would tell most between this and the leading one; none for that
    *     one itself, and where no look would
    */
   public record Explanation(
       @Nullable String maker,
-      String region,
+      @Nullable String region,
       String label,
       State state,
       double probability,

@@ -19,12 +19,10 @@ import snikra.core.reference.Region;
 /** Takes the posterior apart again: by maker, by state, and by both. */
 final class Explainer {
   /** Who made it when not even the country is clear. */
-  static final String NOT_ON_FILE = "A maker not on file";
+  private static final String NOT_ON_FILE = "A maker not on file";
 
   /** All of a country on file of whom none comes to much. */
   static final String OTHERS_ON_FILE = "Others on file";
-
-  private static final double SHOWN_FROM = 0.005;
 
   /** Under this nothing is told, not even with others. */
   private static final double NEXT_TO_NOTHING = 1e-4;
@@ -158,7 +156,7 @@ final class Explainer {
     for (List<Owner> name : names) {
       Owner house = name.get(0);
       double p = name.stream().mapToDouble(Owner::weight).sum() / total;
-      if (p >= SHOWN_FROM || house.maker == null) {
+      if (p >= limits.oneByOne() || house.maker == null) {
         told.add(attribution(name));
       } else {
         rest.computeIfAbsent(house.home, r -> new ArrayList<>()).addAll(name);
@@ -190,7 +188,7 @@ final class Explainer {
         nineTenths(years(name)),
         name.stream()
             .filter(o -> o.hand != null && o.hand.label() != null)
-            .filter(o -> o.weight() / total >= SHOWN_FROM)
+            .filter(o -> o.weight() / total >= limits.oneByOne())
             .sorted(
                 Comparator.comparing((Owner o) -> o.hand.isAnyone())
                     .thenComparingDouble(o -> -o.weight()))
@@ -256,7 +254,7 @@ final class Explainer {
     double rest = 1;
     for (int s = 0; s < ways.size(); s++) {
       double p = probability(s);
-      if (p >= SHOWN_FROM || s == ways.place(Whole.AS_MADE)) {
+      if (p >= limits.oneByOne() || s == ways.place(Whole.AS_MADE)) {
         out.add(new StateProbability(ways.state(s), p, partSpan(s)));
         rest -= p;
       }
@@ -312,7 +310,7 @@ final class Explainer {
       for (List<Owner> name : names) {
         Owner house = name.get(0);
         double p = name.stream().mapToDouble(o -> o.weights[state]).sum() / total;
-        if (house.maker != null && p >= SHOWN_FROM) {
+        if (house.maker != null && p >= limits.oneByOne()) {
           out.add(new Explained(house.maker, house.home, house.label, name, s, p));
         }
       }
@@ -327,7 +325,7 @@ final class Explainer {
   /** An explanation whose span is not worked out yet. */
   private record Explained(
       @Nullable String maker,
-      String region,
+      @Nullable String region,
       String label,
       List<Owner> owners,
       int state,
@@ -379,10 +377,12 @@ final class Explainer {
         lead = lead == null || o.weights[s] > lead.weights[s] ? o : lead;
       }
     }
-    if (lead != null && all / total >= SHOWN_FROM) {
+    if (lead != null && all / total >= limits.oneByOne()) {
       List<Owner> unlisted = owners.stream().filter(o -> o.maker == null).toList();
-      String label = lead.weights[s] >= limits.clearCountry() * all ? lead.label : NOT_ON_FILE;
-      out.add(new Explained(null, lead.region.id(), label, unlisted, s, all / total));
+      boolean isClear = lead.weights[s] >= limits.clearCountry() * all;
+      String region = isClear ? lead.region.id() : null;
+      String label = isClear ? lead.label : NOT_ON_FILE;
+      out.add(new Explained(null, region, label, unlisted, s, all / total));
     }
   }
 

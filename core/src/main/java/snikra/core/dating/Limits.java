@@ -12,6 +12,7 @@ import snikra.core.judgement.Judgement;
  * @param inQuestion probability from which a country is told of
  * @param countryMoved decibans from which a clue is told to speak for or against it
  * @param handTold decibans from which a look is told to speak for a hand
+ * @param oneByOne probability from which a maker, a hand or a way is told by itself
  * @param otherwise probability from which what else may be is told of
  * @param hand share of a house's knives from which one who made for it is named
  * @param clearHand share from which one is named as the maker
@@ -27,6 +28,7 @@ record Limits(
     double countryMoved,
     double handTold,
     double clearCountry,
+    double oneByOne,
     double otherwise,
     double hand,
     double clearHand,
@@ -43,6 +45,7 @@ record Limits(
         judgement.of("told.country-moved"),
         judgement.of("told.hand"),
         judgement.of("told.clear-country"),
+        judgement.of("told.one-by-one"),
         judgement.of("told.otherwise"),
         judgement.of("told.contractor"),
         judgement.of("told.clear-contractor"),

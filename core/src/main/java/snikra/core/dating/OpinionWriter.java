@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.ToIntFunction;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
+import snikra.core.clue.ClueBook;
 import snikra.core.clue.Firmness;
 import snikra.core.dating.DatingVerdict.Attribution;
 import snikra.core.dating.DatingVerdict.ClueInfluence;
@@ -32,9 +33,11 @@ final class OpinionWriter {
   private static final double NAMED_FROM = 0.5;
 
   private final Limits limits;
+  private final ClueBook book;
 
-  OpinionWriter(Limits limits) {
+  OpinionWriter(Limits limits, ClueBook book) {
     this.limits = limits;
+    this.book = book;
   }
 
   /**
@@ -108,13 +111,13 @@ final class OpinionWriter {
         : Optional.empty();
   }
 
-  private static String named(State replaced) {
-    return replaced.label().replace(" replaced", "") + " put on later";
+  private String named(State replaced) {
+    return Wording.lowerFirst(book.part(replaced.part()).label()) + " put on later";
   }
 
   // That it was made by someone is no opinion about the maker.
   private static boolean isNobody(Explanation lead) {
-    return lead.label().equals(Explainer.NOT_ON_FILE);
+    return lead.maker() == null && lead.region() == null;
   }
 
   private String headline(Explanation lead, @Nullable Attribution house) {
@@ -202,9 +205,9 @@ final class OpinionWriter {
         .map(c -> isOf(state, c) ? later(c) : decides(c));
   }
 
-  private static boolean isOf(State state, ClueInfluence c) {
+  private boolean isOf(State state, ClueInfluence c) {
     return state.kind() == State.Kind.PART_REPLACED
-        && state.label().startsWith(c.part().toLowerCase(Locale.ROOT));
+        && book.feature(c.feature()).filter(f -> f.part().equals(state.part())).isPresent();
   }
 
   private static String later(ClueInfluence c) {
@@ -304,7 +307,7 @@ final class OpinionWriter {
         || (c.feature().equals(b) && c.rival().equals(a));
   }
 
-  private static String way(State state, ClueInfluence decides) {
+  private String way(State state, ClueInfluence decides) {
     return switch (state.kind()) {
       case OLD_STYLE -> "it was made later in the old style";
       case PART_REPLACED ->

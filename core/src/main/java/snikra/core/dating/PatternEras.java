@@ -24,9 +24,8 @@ final class PatternEras {
    * @param laterCopy whether the knife copies an older style, which lifts the end of its day
    */
   double at(Pattern pattern, String region, int year, boolean laterCopy) {
-    double there =
-        pattern.regions().isEmpty() ? 1 : pattern.regions().getOrDefault(region, elsewhere);
-    return there * (pattern.era() == null ? 1 : in(pattern.era(), year, laterCopy));
+    return pattern.atHome(region, elsewhere)
+        * (pattern.era() == null ? 1 : in(pattern.era(), year, laterCopy));
   }
 
   private double in(Era era, int year, boolean laterCopy) {

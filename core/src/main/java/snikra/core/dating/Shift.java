@@ -3,6 +3,7 @@ package snikra.core.dating;
 import java.util.HashMap;
 import java.util.Map;
 import snikra.core.dating.DatingVerdict.Attribution;
+import snikra.core.judgement.Judgement;
 
 /**
  * How far one opinion of a knife lies from another.
@@ -12,9 +13,6 @@ import snikra.core.dating.DatingVerdict.Attribution;
  *     of the makers, whichever is more
  */
 public record Shift(Held before, Held after, int years, double share) {
-  /** Less than this is not worth telling. */
-  public static final double TOLD_FROM = 0.02;
-
   /** What was held of a knife. */
   public record Held(String maker, double probability, Span nineTenths, int median) {
     static Held of(DatingVerdict verdict) {
@@ -32,9 +30,9 @@ public record Shift(Held before, Held after, int years, double share) {
         Math.max(ofYears(before, after), ofMakers(before, after)));
   }
 
-  /** Whether it is worth telling. */
-  public boolean tells() {
-    return share >= TOLD_FROM;
+  /** Whether it is worth telling, by what is judged so. */
+  public boolean tells(Judgement judgement) {
+    return share >= judgement.of("told.moved");
   }
 
   private static double ofYears(DatingVerdict a, DatingVerdict b) {

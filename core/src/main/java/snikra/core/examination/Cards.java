@@ -42,9 +42,6 @@ final class Cards {
   private static final String HANDLE = "handle_material";
   private static final int DECADE = 10;
 
-  /** A name or maker less likely than this is not one to find a knife by. */
-  private static final double WORTH_FINDING = 0.1;
-
   /** Of the years less than this is left out: the card would only grow. */
   private static final double SLIVER = 1e-4;
 
@@ -56,8 +53,12 @@ final class Cards {
   private final ReferenceShelf shelf;
   private final Set<String> inSeries;
 
+  /** A name or maker less likely than this is not one to find a knife by. */
+  private final double foundBy;
+
   Cards(ReferenceShelf shelf) {
     this.shelf = shelf;
+    this.foundBy = shelf.judgement().of("search.found-by");
     this.inSeries = Series.features(shelf.makers());
   }
 
@@ -123,7 +124,7 @@ final class Cards {
                     scheme.id(),
                     y.year(),
                     Math.round(likely.probability() * weight(y, dated) / sum * ROUND) / ROUND))
-        .filter(s -> s.chance() >= WORTH_FINDING)
+        .filter(s -> s.chance() >= foundBy)
         .toList();
   }
 
@@ -141,7 +142,7 @@ final class Cards {
     List<Fit> all = new ArrayList<>();
     for (DatingVerdict.Attribution likely : dated.makers()) {
       Maker maker = shelf.maker(likely.maker()).orElse(null);
-      if (maker == null || likely.probability() < WORTH_FINDING) {
+      if (maker == null || likely.probability() < foundBy) {
         continue;
       }
       String model =
@@ -199,7 +200,7 @@ final class Cards {
         .forEach(all::add);
     all.addAll(knife.tags());
     pattern.names().stream()
-        .filter(n -> Math.max(n.probability(), n.tradeProbability()) >= WORTH_FINDING)
+        .filter(n -> Math.max(n.probability(), n.tradeProbability()) >= foundBy)
         .forEach(
             n -> {
               all.add(n.strictly());
@@ -210,7 +211,7 @@ final class Cards {
                   .ifPresent(p -> p.alsoCalled().forEach(a -> all.add(a.name())));
             });
     dated.makers().stream()
-        .filter(m -> m.maker() != null && m.probability() >= WORTH_FINDING)
+        .filter(m -> m.maker() != null && m.probability() >= foundBy)
         .forEach(m -> all.add(m.label()));
     knife.marks().stream().map(SeenFace::lines).forEach(all::addAll);
     knife.blades().forEach(b -> blade(b).ifPresent(all::add));

@@ -58,6 +58,7 @@ import snikra.core.specimen.Specimen;
 import snikra.core.value.Appraiser;
 import snikra.core.value.KeptSale;
 import snikra.core.value.MarketCheck;
+import snikra.core.value.Rarity;
 import snikra.core.value.TopPrice;
 import snikra.core.value.ValueVerdict;
 import snikra.core.wording.Wording;
@@ -99,9 +100,7 @@ public final class Examiner {
     this.reader = new MarkReader(shelf);
     this.dating = dating;
     this.likeness = new Likeness(shelf);
-    this.appraiser =
-        new Appraiser(
-            shelf.patterns(), shelf.condition(), shelf.judgement(), shelf.prices(), thisYear);
+    this.appraiser = new Appraiser(shelf, thisYear);
     this.stations = new Stations(shelf);
     this.cards = new Cards(shelf);
   }
@@ -194,6 +193,7 @@ public final class Examiner {
     BoxBook.Boxed box = boxed(knife);
     ValueVerdict value =
         value(knife, pattern, dated, number, looked, () -> done, box, sales(knife, without));
+    findings.addAll(met(value.met()));
     GradeVerdict grade = graded.value();
     return new Verdict(
         pattern,
@@ -598,9 +598,6 @@ public final class Examiner {
       Supplier<List<Originality.Finding>> done,
       BoxBook.@Nullable Boxed box,
       Weighable by) {
-    if (by.own().isEmpty() && by.book().isEmpty()) {
-      return Appraiser.nothing();
-    }
     boolean isDated = !dated.explanations().isEmpty();
     Set<String> handles = handles(knife, dated, number);
     BuildBook.Built built = built(knife);
@@ -626,6 +623,10 @@ public final class Examiner {
             knife.closedLength() == null ? null : Math.log(knife.closedLength().mm()),
             box == null ? null : box.id(),
             built == null ? null : built.id(),
+            shelf.condition().texts() == null
+                ? null
+                : found(knife, shelf.condition().texts().feature()),
+            knife.number(),
             done.get().stream()
                 .map(f -> new Appraiser.Altered(f.probability(), f.worth()))
                 .toList()),
@@ -657,6 +658,27 @@ public final class Examiner {
   // Of years nine in ten of which lie within.
   private static double spread(Span years) {
     return (years.to() - years.from()) / NINE_TENTHS;
+  }
+
+  private static List<Finding> met(Rarity.@Nullable Met met) {
+    if (met == null) {
+      return List.of();
+    }
+    List<Finding> told = new ArrayList<>();
+    told.add(
+        met.from() == null || met.to() == null
+            ? Findings.of("value", "met", false, met.oneIn())
+            : Findings.of(
+                "value",
+                met.number() == null ? "met-run" : "met-model",
+                false,
+                met.oneIn(),
+                met.from(),
+                met.to()));
+    if (met.of() > 0) {
+      told.add(Findings.of("value", "met-sales", false, met.sales(), met.of()));
+    }
+    return told;
   }
 
   // Where it does not open in the usual way, how to do it without harm.

@@ -19,6 +19,8 @@ import snikra.core.specimen.LookReliability;
  * @param otherEnd a blade at the end that is accepted as well
  * @param otherSide a blade on the other side of its neighbour
  * @param otherSpring a blade on another spring
+ * @param told probability from which a name stands in the list
+ * @param named probability from which a knife is called by it
  * @param settles how far a look must part two names to be told of
  * @param lessUsual what is not the first of what a pattern is made with, against the first
  */
@@ -37,6 +39,8 @@ record NamingRates(
     double otherEnd,
     double otherSide,
     double otherSpring,
+    double told,
+    double named,
     double settles,
     double lessUsual) {
 
@@ -57,6 +61,8 @@ record NamingRates(
         judgement.of("name.other-end"),
         judgement.of("name.other-side"),
         judgement.of("name.other-spring"),
+        judgement.of("told.name"),
+        judgement.of("told.named"),
         judgement.of("told.settles"),
         judgement.of("name.less-usual"));
   }

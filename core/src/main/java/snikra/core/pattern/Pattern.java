@@ -53,6 +53,15 @@ public record Pattern(
     List<String> strictly,
     List<String> inTrade) {
 
+  /**
+   * How usual it is among the knives of a country.
+   *
+   * @param elsewhere where it is not told of that country
+   */
+  public double atHome(String region, double elsewhere) {
+    return regions.isEmpty() ? 1 : regions.getOrDefault(region, elsewhere);
+  }
+
   /** What kind of name it is. */
   public enum Role {
     PATTERN,

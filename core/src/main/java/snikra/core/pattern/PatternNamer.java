@@ -24,8 +24,6 @@ public final class PatternNamer {
   private static final int NAMES = 5;
   private static final int SOLD_AS = 2;
   private static final int LOOKALIKES = 1;
-  private static final double SHOWN_FROM = 0.02;
-  private static final double LEADS_FROM = 0.5;
 
   private final PatternBook book;
   private final List<Mechanism> mechanisms;
@@ -63,8 +61,8 @@ public final class PatternNamer {
       return 0;
     }
 
-    boolean leads() {
-      return !scored.isEmpty() && probability.get(0) >= LEADS_FROM;
+    boolean leads(double from) {
+      return !scored.isEmpty() && probability.get(0) >= from;
     }
   }
 
@@ -109,13 +107,13 @@ public final class PatternNamer {
     Settler settler = new Settler(book, knife, rates);
     Set<String> listed = new HashSet<>();
     List<Name> names = new ArrayList<>();
-    for (int i = 0; i < NAMES && strict.probability.get(i) >= SHOWN_FROM; i++) {
+    for (int i = 0; i < NAMES && strict.probability.get(i) >= rates.told(); i++) {
       if (listed.add(strict.scored.get(i).pattern().id())) {
         names.add(name(strict.scored.get(i), leader, strict, trade, settler));
       }
     }
     // What sellers would call it belongs in the list, and what is commonly taken for the leader.
-    for (int i = 0; i < SOLD_AS && trade.probability.get(i) >= SHOWN_FROM; i++) {
+    for (int i = 0; i < SOLD_AS && trade.probability.get(i) >= rates.told(); i++) {
       if (listed.add(trade.scored.get(i).pattern().id())) {
         names.add(name(trade.scored.get(i), leader, strict, trade, settler));
       }
@@ -177,7 +175,7 @@ public final class PatternNamer {
   }
 
   private String title(Ranked ranked, Specimen knife) {
-    if (!ranked.leads()) {
+    if (!ranked.leads(rates.named())) {
       return whateverItsSize(ranked).orElseGet(() -> describe(knife));
     }
     Pattern p = ranked.scored.get(0).pattern();
@@ -189,7 +187,7 @@ public final class PatternNamer {
   }
 
   // Large, medium or small: what it is may be clear before its size is.
-  private static Optional<String> whateverItsSize(Ranked ranked) {
+  private Optional<String> whateverItsSize(Ranked ranked) {
     Map<String, Double> shares = new HashMap<>();
     for (int i = 0; i < ranked.scored.size(); i++) {
       String name = ranked.scored.get(i).pattern().formOf();
@@ -198,7 +196,7 @@ public final class PatternNamer {
       }
     }
     return shares.entrySet().stream()
-        .filter(e -> e.getValue() >= LEADS_FROM)
+        .filter(e -> e.getValue() >= rates.named())
         .map(Map.Entry::getKey)
         .findFirst();
   }

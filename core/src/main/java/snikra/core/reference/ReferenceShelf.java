@@ -12,8 +12,8 @@ import snikra.core.code.NumberTable;
 import snikra.core.condition.ConditionBook;
 import snikra.core.judgement.Judgement;
 import snikra.core.measure.MeasureBook;
+import snikra.core.measure.PriceIndex;
 import snikra.core.pattern.PatternBook;
-import snikra.core.value.PriceIndex;
 
 /**
  * Everything a knife is held against.

@@ -20,6 +20,7 @@ import snikra.core.provenance.EdtfDate;
  * @param length closed
  * @param done to it, by the ids of alterations; empty where it is told that nothing was
  * @param venue where it was sold
+ * @param text on it that is no mark, an answer of the clue book; where none is told it had none
  */
 public record ComparableSale(
     String described,
@@ -35,7 +36,8 @@ public record ComparableSale(
     @Nullable Boolean asked,
     @Nullable Length length,
     @Nullable List<String> done,
-    @Nullable Venue venue) {
+    @Nullable Venue venue,
+    @Nullable String text) {
 
   /** A price that was paid for a knife of which no years and no box are told. */
   public ComparableSale(
@@ -49,14 +51,14 @@ public record ComparableSale(
       @Nullable String handle) {
     this(
         described, price, currency, sold, maker, pattern, grade, handle, null, null, null, null,
-        null, null);
+        null, null, null);
   }
 
   /** The same sale at another price. */
   public ComparableSale at(BigDecimal other) {
     return new ComparableSale(
         described, other, currency, sold, maker, pattern, grade, handle, made, box, asked, length,
-        done, venue);
+        done, venue, text);
   }
 
   /** Whether it was paid, and not only asked. */

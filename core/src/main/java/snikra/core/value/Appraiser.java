@@ -12,18 +12,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import org.hipparchus.distribution.continuous.NormalDistribution;
-import org.hipparchus.distribution.continuous.TDistribution;
+import org.hipparchus.distribution.continuous.GammaDistribution;
 import org.jspecify.annotations.Nullable;
-import snikra.core.condition.BoxBook;
 import snikra.core.condition.ConditionBook;
 import snikra.core.judgement.Judgement;
-import snikra.core.pattern.Pattern;
+import snikra.core.measure.PriceIndex;
 import snikra.core.pattern.PatternBook;
-import snikra.core.provenance.EdtfDate;
+import snikra.core.reference.Maker;
+import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.ComparableSale;
 import snikra.core.value.Market.Said;
 import snikra.core.value.Market.Sold;
@@ -47,19 +45,20 @@ public final class Appraiser {
 
   private static final int MARKETS = 8;
 
-  private static final double COSTS_FROM = 0.02;
+  /** Parts of a price with long tails; with more of them no range is another in two figures. */
+  private static final int WIDTHS = 4;
 
-  /** Sold and made since then, where nothing says when it began. */
-  private static final int OLDEST = 1850;
+  private static final double COSTS_FROM = 0.02;
 
   private static final MathContext SHOWN = new MathContext(2, RoundingMode.HALF_UP);
   private static final MathContext SHOWN_LARGE = new MathContext(3, RoundingMode.HALF_UP);
   private static final BigDecimal LARGE = BigDecimal.valueOf(1000);
 
-  private final Map<String, String> families;
   private final ConditionBook condition;
   private final MarketRates rates;
-  private final List<PriceIndex> indices;
+  private final Worths worths;
+  private final Rarity rarity;
+  private final double[] widths;
   private final int thisYear;
 
   /** Those last asked for, by their sales; they follow from these alone. */
@@ -73,19 +72,36 @@ public final class Appraiser {
         }
       };
 
-  /** An appraiser that knows these patterns and grades, and what money was worth. */
+  /** An appraiser that knows what is on the shelf. */
+  public Appraiser(ReferenceShelf shelf, int thisYear) {
+    this(
+        shelf.makers(),
+        shelf.patterns(),
+        shelf.condition(),
+        shelf.judgement(),
+        shelf.prices(),
+        thisYear);
+  }
+
+  /** An appraiser that knows these makers, patterns and grades, and what money was worth. */
   public Appraiser(
+      List<Maker> makers,
       PatternBook patterns,
       ConditionBook condition,
       Judgement judgement,
       List<PriceIndex> indices,
       int thisYear) {
-    this.families =
-        patterns.patterns().stream().collect(Collectors.toMap(Pattern::id, Pattern::family));
     this.condition = condition;
     this.rates = MarketRates.of(judgement);
-    this.indices = List.copyOf(indices);
+    this.worths = new Worths(patterns, condition, rates, indices, thisYear);
+    this.rarity = new Rarity(makers, patterns, judgement);
+    this.widths = widths(rates.tails());
     this.thisYear = thisYear;
+  }
+
+  /** What a sale would be in the money of today, by all that is known of it but the knife. */
+  double today(ComparableSale sale) {
+    return worths.today(sale);
   }
 
   /** By which grades are held against one another. */
@@ -102,6 +118,8 @@ public final class Appraiser {
    * @param size how long it is closed, as a logarithm of millimetres; null where not measured
    * @param box grade of what came with it; null where nobody looked
    * @param build grade of the work; null where too little was looked at
+   * @param text on it that is no mark; null where there is none or nobody looked
+   * @param number struck on it; null where none was read
    */
   public record Subject(
       Map<String, Double> makers,
@@ -113,11 +131,24 @@ public final class Appraiser {
       @Nullable Double size,
       @Nullable String box,
       @Nullable String build,
+      @Nullable String text,
+      @Nullable String number,
       List<Altered> altered) {
     /** The same knife, had nothing been done to it. */
     Subject untouched() {
       return new Subject(
-          makers, patterns, grades, handles, made, madeSpread, size, box, build, List.of());
+          makers,
+          patterns,
+          grades,
+          handles,
+          made,
+          madeSpread,
+          size,
+          box,
+          build,
+          text,
+          number,
+          List.of());
     }
 
     public Subject {
@@ -148,21 +179,23 @@ public final class Appraiser {
     book.forEach(kept -> sales.add(kept.sale().all()));
     // What stands with the knife says in which money it is told.
     String currency = commonest(own).or(() -> commonest(sales)).orElse(null);
+    Rarity.Counted met = rarity.in(sales);
+    Held held = new Held(knife, rarity, met);
     if (currency == null) {
-      return nothing();
+      return nothing(held.told());
     }
     MarketLikeness likeness = new MarketLikeness(rates);
-    Traits likeliest = likeliest(knife);
-    List<Integer> counted = nearest(sales, currency, likeness, likeliest);
-    List<Sold> sold = counted.stream().map(i -> sold(sales.get(i))).toList();
+    Traits likeliest = likeliest(held);
+    List<Integer> counted = nearest(sales, currency, likeness, likeliest, met);
+    List<Sold> sold = counted.stream().map(i -> worths.sold(sales.get(i), met)).toList();
     Market market = market(sold);
-    List<Case> cases = cases(knife, likeliest, market);
+    List<Case> cases = cases(held, likeliest, market);
     Mixture price = mixture(cases);
     ValueVerdict.Range asItIs = range(price);
     ValueVerdict.Range untouched =
         knife.altered().isEmpty()
             ? asItIs
-            : range(mixture(cases(knife.untouched(), likeliest, market)));
+            : range(mixture(cases(new Held(knife.untouched(), rarity, met), likeliest, market)));
     return new ValueVerdict(
         currency,
         untouched.middle(),
@@ -174,8 +207,9 @@ public final class Appraiser {
         counted.size(),
         counted.size() >= ENOUGH,
         told(counted.size(), sales.size()),
-        told(weighed(sales, counted, sold, market, likeness, likeliest), own.size(), book),
-        costs(cases, price));
+        told(weighed(sales, counted, sold, market, likeness, likeliest, held), own.size(), book),
+        costs(cases, price),
+        held.told());
   }
 
   // Most knives are held against the very same sales.
@@ -217,10 +251,9 @@ public final class Appraiser {
     return "sale-" + (place + 1);
   }
 
-  /** Where there is no sale of a like knife. */
-  public static ValueVerdict nothing() {
+  static ValueVerdict nothing(Rarity.@Nullable Met met) {
     return new ValueVerdict(
-        null, null, null, null, null, null, null, 0, false, told(0, 0), List.of(), List.of());
+        null, null, null, null, null, null, null, 0, false, told(0, 0), List.of(), List.of(), met);
   }
 
   private static Optional<String> commonest(List<ComparableSale> sales) {
@@ -234,7 +267,11 @@ public final class Appraiser {
   }
 
   private List<Integer> nearest(
-      List<ComparableSale> sales, String currency, MarketLikeness likeness, Traits knife) {
+      List<ComparableSale> sales,
+      String currency,
+      MarketLikeness likeness,
+      Traits knife,
+      Rarity.Counted met) {
     List<Integer> all =
         IntStream.range(0, sales.size())
             .filter(i -> sales.get(i).currency().equals(currency))
@@ -244,7 +281,7 @@ public final class Appraiser {
       return all;
     }
     Map<Integer, Double> alike = new HashMap<>();
-    all.forEach(i -> alike.put(i, likeness.covariance(knife, traits(sales.get(i)))));
+    all.forEach(i -> alike.put(i, likeness.covariance(knife, worths.traits(sales.get(i), met))));
     return all.stream()
         .sorted(Comparator.comparingDouble((Integer i) -> -alike.get(i)))
         .limit(MOST)
@@ -252,122 +289,53 @@ public final class Appraiser {
         .toList();
   }
 
-  private Sold sold(ComparableSale sale) {
-    double noise = rates.noise() * rates.noise();
-    if (!sale.wasPaid()) {
-      noise += rates.askedNoise() * rates.askedNoise();
-    }
-    if (sale.grade() == null) {
-      noise += rates.ungradedNoise() * rates.ungradedNoise();
-    }
-    Traits traits = traits(sale);
-    double price = Math.log(today(sale));
-    return new Sold(traits, price - traits.worth(), noise);
-  }
-
-  /**
-   * What a sale would be in the money of today, had it been paid in a sale room for a knife to
-   * which nothing was done.
-   */
-  double today(ComparableSale sale) {
-    return sale.price().doubleValue() * inflation(sale) * paid(sale) * room(sale) / left(sale);
-  }
-
-  private double room(ComparableSale sale) {
-    return sale.venue() == null ? 1 : 1 / rates.venues().get(sale.venue());
-  }
-
-  // What is left of the worth of a knife to which this was done.
-  private double left(ComparableSale sale) {
-    return sale.done() == null
-        ? 1
-        : sale.done().stream().mapToDouble(condition::leftAfter).reduce(1, (a, b) -> a * b);
-  }
-
-  private double paid(ComparableSale sale) {
-    return sale.wasPaid() ? 1 : 1 / rates.asked();
-  }
-
-  private double inflation(ComparableSale sale) {
-    EdtfDate sold = sale.sold();
-    return sold == null
-        ? 1
-        : indices.stream()
-            .filter(i -> i.currency().equals(sale.currency()))
-            .findFirst()
-            .map(i -> i.between(year(sold), thisYear))
-            .orElse(1.0);
-  }
-
-  private int year(EdtfDate date) {
-    return (first(date) + date.latestBy(thisYear)) / 2;
-  }
-
-  // An open beginning is not taken for the middle ages.
-  private static int first(EdtfDate date) {
-    return Math.min(date.latestYear(), Math.max(date.earliestYear(), OLDEST));
-  }
-
-  private Traits traits(ComparableSale sale) {
-    double worth =
-        Math.log(sale.grade() == null ? rates.ungraded() : worth(sale.grade()))
-            + Math.log(boxed(sale.box()));
-    EdtfDate made = sale.made();
-    return new Traits(
-        sale.maker(),
-        sale.pattern(),
-        family(sale.pattern()),
-        sale.handle(),
-        made == null ? null : (first(made) + made.latestBy(thisYear)) / 2.0,
-        made == null ? 0 : (made.latestBy(thisYear) - first(made)) / Math.sqrt(12),
-        sale.length() == null ? null : Math.log(sale.length().mm()),
-        worth,
-        sale.sold() == null ? null : (double) year(sale.sold()));
-  }
-
-  private @Nullable String family(@Nullable String pattern) {
-    return pattern == null ? null : families.get(pattern);
-  }
-
   // The same knife, were it of another maker and pattern; empty is none that is known.
   private Traits as(Traits t, String maker, String pattern) {
     return new Traits(
         maker.isEmpty() ? null : maker,
         pattern.isEmpty() ? null : pattern,
-        family(pattern),
+        worths.family(pattern),
         t.handle(),
         t.made(),
         t.madeSpread(),
         t.size(),
+        t.text(),
         t.worth(),
         t.sold());
   }
 
-  private double worth(String grade) {
-    return condition.grades().get(condition.rank(grade)).worth();
+  // Whatever its grade and whoever made it.
+  private double base(Subject knife) {
+    return Math.log(worths.boxed(knife.box()))
+        + Math.log(worths.built(knife.build()))
+        + Math.log(worths.written(knife.text()));
   }
 
-  private double boxed(@Nullable String box) {
-    return box == null || condition.box() == null
-        ? 1
-        : condition.box().level(box).map(BoxBook.Level::worth).orElse(1.0);
-  }
+  /** A knife, with how often its kind is in the sales at hand. */
+  private record Held(Subject knife, Rarity rarity, Rarity.Counted met) {
+    /** What it brings for being met so seldom, were it of this maker and pattern. */
+    double seldom(@Nullable String maker, @Nullable String pattern) {
+      return met.worth(maker, pattern) + rarity.worth(maker, pattern, knife.number());
+    }
 
-  private double built(@Nullable String build) {
-    return build == null || condition.build() == null ? 1 : condition.build().worth(build);
+    Rarity.@Nullable Met told() {
+      return met.met(most(knife.makers()), most(knife.patterns()), knife.number());
+    }
   }
 
   // What it is most likely, for showing likeness.
-  private Traits likeliest(Subject knife) {
+  private Traits likeliest(Held held) {
+    Subject knife = held.knife();
     return new Traits(
         most(knife.makers()),
         most(knife.patterns()),
-        family(most(knife.patterns())),
+        worths.family(most(knife.patterns())),
         most(knife.handles()),
         knife.made(),
         knife.madeSpread(),
         knife.size(),
-        Math.log(boxed(knife.box())) + Math.log(built(knife.build())) + meanGrade(knife),
+        worths.paidFor(knife.text()),
+        base(knife) + meanGrade(knife) + held.seldom(most(knife.makers()), most(knife.patterns())),
         (double) thisYear);
   }
 
@@ -375,7 +343,7 @@ public final class Appraiser {
     return knife.grades().isEmpty()
         ? Math.log(rates.ungraded())
         : knife.grades().entrySet().stream()
-            .mapToDouble(e -> e.getValue() * Math.log(worth(e.getKey())))
+            .mapToDouble(e -> e.getValue() * Math.log(worths.worth(e.getKey())))
             .sum();
   }
 
@@ -391,17 +359,20 @@ public final class Appraiser {
   private record Case(
       String maker, String pattern, String grade, int altered, double said, Mixture.Part part) {}
 
-  private List<Case> cases(Subject knife, Traits likeliest, Market market) {
-    double base = Math.log(boxed(knife.box())) + Math.log(built(knife.build()));
-    double noise = Math.pow(market.rates().noise() * tails(), 2);
+  private List<Case> cases(Held held, Traits likeliest, Market market) {
+    Subject knife = held.knife();
+    double noise = market.rates().noise() * market.rates().noise();
     List<Mixture.Part> altered = altered(knife.altered());
     List<Case> cases = new ArrayList<>();
     for (Map.Entry<String, Double> maker : withRest(knife.makers())) {
       for (Map.Entry<String, Double> pattern : withRest(knife.patterns())) {
         Market.Asked asked = market.asked(as(likeliest, maker.getKey(), pattern.getKey()));
+        double base = base(knife) + held.seldom(maker.getKey(), pattern.getKey());
         for (Map.Entry<String, Double> grade : grades(knife)) {
           double worth =
-              base + Math.log(grade.getKey().isEmpty() ? rates.ungraded() : worth(grade.getKey()));
+              base
+                  + Math.log(
+                      grade.getKey().isEmpty() ? rates.ungraded() : worths.worth(grade.getKey()));
           Said said = asked.at(worth);
           double ungraded =
               grade.getKey().isEmpty() ? rates.ungradedNoise() * rates.ungradedNoise() : 0;
@@ -409,15 +380,12 @@ public final class Appraiser {
             Mixture.Part done = altered.get(a);
             double p =
                 maker.getValue() * pattern.getValue() * grade.getValue() * done.probability();
-            cases.add(
-                new Case(
-                    maker.getKey(),
-                    pattern.getKey(),
-                    grade.getKey(),
-                    a,
-                    said.variance() + ungraded,
-                    new Mixture.Part(
-                        p, said.mean() + worth + done.mean(), said.variance() + ungraded + noise)));
+            double mean = said.mean() + worth + done.mean();
+            double known = said.variance() + ungraded;
+            for (double width : widths) {
+              Mixture.Part part = new Mixture.Part(p / WIDTHS, mean, known + width * noise);
+              cases.add(new Case(maker.getKey(), pattern.getKey(), grade.getKey(), a, known, part));
+            }
           }
         }
       }
@@ -425,10 +393,14 @@ public final class Appraiser {
     return cases;
   }
 
-  // How much wider than a bell a price with long tails is, nine times in ten.
-  private double tails() {
-    return new TDistribution(rates.tails()).inverseCumulativeProbability(0.95)
-        / new NormalDistribution().inverseCumulativeProbability(0.95);
+  // A price with long tails is a bell of which it is not known how wide it is (Student's t as a
+  // mean
+  // of bells): this wide in each of so many equally likely parts, against the usual.
+  private static double[] widths(double tails) {
+    GammaDistribution narrow = new GammaDistribution(tails / 2, 2 / tails);
+    return IntStream.range(0, WIDTHS)
+        .mapToDouble(i -> 1 / narrow.inverseCumulativeProbability((i + 0.5) / WIDTHS))
+        .toArray();
   }
 
   private static List<Map.Entry<String, Double>> withRest(Map<String, Double> chances) {
@@ -521,7 +493,8 @@ public final class Appraiser {
       List<Sold> sold,
       Market market,
       MarketLikeness likeness,
-      Traits knife) {
+      Traits knife,
+      Held held) {
     double[] weights = market.of(knife).weights();
     double sum = 0;
     for (double w : weights) {
@@ -533,7 +506,7 @@ public final class Appraiser {
       ComparableSale sale = sales.get(i);
       int at = counted.indexOf(i);
       double weight = at < 0 || sum == 0 ? 0 : Math.abs(weights[at]) / sum;
-      List<Step> steps = at < 0 ? List.of() : steps(sale, sold.get(at), likeness, knife);
+      List<Step> steps = at < 0 ? List.of() : steps(sale, sold.get(at), likeness, knife, held);
       double adjusted = Math.log(sale.price().doubleValue());
       for (Step s : steps) {
         adjusted += Math.log(s.times());
@@ -562,14 +535,22 @@ public final class Appraiser {
     return told;
   }
 
-  private List<Step> steps(ComparableSale sale, Sold sold, MarketLikeness likeness, Traits knife) {
+  private List<Step> steps(
+      ComparableSale sale, Sold sold, MarketLikeness likeness, Traits knife, Held held) {
     Parts alike = likeness.parts(knife, sold.traits());
+    double written = worths.written(held.knife().text()) / worths.written(sale.text());
+    double seldom =
+        held.seldom(knife.maker(), knife.pattern())
+            - held.met().worth(sale.maker(), sale.pattern());
+    double rest = knife.worth() - sold.traits().worth() - Math.log(written) - seldom;
     return Stream.of(
-            new Step("prices since", inflation(sale), 1),
-            new Step("asked, not paid", paid(sale), 1),
-            new Step("where it was sold", room(sale), 1),
-            new Step("what was done to it", 1 / left(sale), 1),
-            new Step("grade and box", Math.exp(knife.worth() - sold.traits().worth()), 1),
+            new Step("prices since", worths.inflation(sale), 1),
+            new Step("asked, not paid", worths.paid(sale), 1),
+            new Step("where it was sold", worths.room(sale), 1),
+            new Step("what was done to it", 1 / worths.left(sale), 1),
+            new Step("grade and box", times(rest), 1),
+            new Step("what is written on it", written, alike.text()),
+            new Step("how seldom it is met", times(seldom), 1),
             new Step("maker", 1, alike.maker()),
             new Step("pattern", 1, alike.pattern()),
             new Step("handle", 1, alike.handle()),
@@ -578,6 +559,11 @@ public final class Appraiser {
             new Step("size", 1, isMeasured(knife, sold) ? alike.size() : 1))
         .filter(Step::saysAnything)
         .toList();
+  }
+
+  // What is left of a sum of logarithms that comes to nothing is no step.
+  private static double times(double log) {
+    return Math.abs(log) < 1e-9 ? 1 : Math.exp(log);
   }
 
   private static boolean isMeasured(Traits knife, Sold sold) {

@@ -141,7 +141,8 @@ public final class MadeUpMarket {
             asked ? Boolean.TRUE : null,
             new Length("as measured", USUAL_MM * Math.exp(size)),
             null,
-            venue);
+            venue,
+            null);
     return new Drawn(untold(whole), whole, paid * Math.exp(fashion[YEARS - 1]));
   }
 
@@ -170,7 +171,8 @@ public final class MadeUpMarket {
         s.asked(),
         left() ? null : s.length(),
         s.done(),
-        left() ? null : s.venue());
+        left() ? null : s.venue(),
+        s.text());
   }
 
   private boolean left() {
@@ -189,6 +191,8 @@ public final class MadeUpMarket {
         made == null ? 0 : 3,
         s.length() == null ? null : Math.log(s.length().mm()),
         s.box(),
+        null,
+        s.text(),
         null,
         List.of());
   }

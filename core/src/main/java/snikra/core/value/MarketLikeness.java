@@ -1,5 +1,6 @@
 package snikra.core.value;
 
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -22,7 +23,9 @@ final class MarketLikeness {
    * @param made the middle of its years; null where they were not told
    * @param madeSpread standard deviation of them
    * @param size how long it is closed, as a logarithm of millimetres; null where it was not told
-   * @param worth of its grade and what came with it, in logarithms
+   * @param text on it that is paid for; null where there is none
+   * @param worth of its grade, what came with it, what is written on it and how seldom it is met,
+   *     in logarithms
    * @param sold when, in years; null where it was not told
    */
   record Traits(
@@ -33,18 +36,20 @@ final class MarketLikeness {
       @Nullable Double made,
       double madeSpread,
       @Nullable Double size,
+      @Nullable String text,
       double worth,
       @Nullable Double sold) {
     /** The same, were it worth so much. */
     Traits worth(double other) {
-      return new Traits(maker, pattern, family, handle, made, madeSpread, size, other, sold);
+      return new Traits(maker, pattern, family, handle, made, madeSpread, size, text, other, sold);
     }
   }
 
   /** Likeness in one respect after another, 1 the same. */
-  record Parts(double maker, double pattern, double handle, double years, double size) {
+  record Parts(
+      double maker, double pattern, double handle, double years, double size, double text) {
     double all() {
-      return maker * pattern * handle * years * size;
+      return maker * pattern * handle * years * size * text;
     }
   }
 
@@ -54,7 +59,9 @@ final class MarketLikeness {
         pattern(a, b),
         same(a.handle(), b.handle(), rates.otherHandle()),
         years(a, b),
-        size(a, b));
+        size(a, b),
+        // Who sells a knife with a text on it says so: where none is told there is none.
+        Objects.equals(a.text(), b.text()) ? 1 : rates.otherText());
   }
 
   /** Of two different knives. */

@@ -20,6 +20,7 @@ import snikra.core.specimen.Venue;
  * @param otherYears likeness of knives of quite other years, and where they were not told
  * @param size apart, as a logarithm, at which half of what sizes part is gone
  * @param otherSize likeness of knives of quite other sizes, and where they were not told
+ * @param otherText likeness of knives with and without a text, or with two kinds of text
  * @param drift how far the taste of the trade moves prices
  * @param driftYears in how many years
  * @param asked by how much more is asked than is paid
@@ -43,6 +44,7 @@ record MarketRates(
     double otherYears,
     double size,
     double otherSize,
+    double otherText,
     double drift,
     double driftYears,
     double asked,
@@ -72,6 +74,7 @@ record MarketRates(
         judgement.of("value.other-years"),
         judgement.of("value.size"),
         judgement.of("value.other-size"),
+        judgement.of("value.other-text"),
         judgement.of("value.drift"),
         judgement.of("value.drift-years"),
         judgement.of("value.asked"),
@@ -106,6 +109,7 @@ record MarketRates(
         otherYears,
         size,
         otherSize,
+        otherText,
         drift,
         driftYears,
         asked,

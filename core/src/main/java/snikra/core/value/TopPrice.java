@@ -3,6 +3,7 @@ package snikra.core.value;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import org.jspecify.annotations.Nullable;
+import snikra.core.wording.NotAccepted;
 
 /**
  * The most to pay for a knife one means to sell again, and what to ask for it: out of its range,
@@ -43,8 +44,7 @@ public record TopPrice(BigDecimal even, BigDecimal safe, BigDecimal ask) {
 
     private static void require(String what, double given, double from, double to) {
       if (!(given >= from && given <= to)) {
-        throw new IllegalArgumentException(
-            what + " must be from " + from + " to " + to + "; found " + given);
+        throw NotAccepted.at(what, "must be from " + from + " to " + to, "" + given);
       }
     }
 

@@ -18,6 +18,8 @@ import org.jspecify.annotations.Nullable;
  * @param sales those that stand with the knife, in their order, then those of the sales book that
  *     count, the weightiest first
  * @param costs what keeps the range wide as it is, the most first
+ * @param met how often such a knife is met; null where its maker or pattern are not known or not on
+ *     file
  */
 public record ValueVerdict(
     @Nullable String currency,
@@ -31,7 +33,8 @@ public record ValueVerdict(
     boolean enough,
     String standsOn,
     List<Weighed> sales,
-    List<Cost> costs) {
+    List<Cost> costs,
+    Rarity.@Nullable Met met) {
 
   /**
    * What one sale would bring.

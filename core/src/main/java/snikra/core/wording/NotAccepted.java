@@ -6,7 +6,9 @@ import org.jspecify.annotations.Nullable;
 public final class NotAccepted extends IllegalArgumentException {
   private static final long serialVersionUID = 1L;
 
+  private final @Nullable String field;
   private final String accepted;
+  private final String given;
 
   /**
    * A text that is not accepted.
@@ -20,8 +22,30 @@ public final class NotAccepted extends IllegalArgumentException {
 
   /** The same, with what lies behind it. */
   public NotAccepted(String accepted, String given, @Nullable Throwable cause) {
-    super(accepted + "; found " + given, cause);
+    this(null, accepted, given, cause);
+  }
+
+  private NotAccepted(
+      @Nullable String field, String accepted, String given, @Nullable Throwable cause) {
+    super((field == null ? "" : field + " ") + accepted + "; found " + given, cause);
+    this.field = field;
     this.accepted = accepted;
+    this.given = given;
+  }
+
+  /** One of several things that were given together. */
+  public static NotAccepted at(String field, String accepted, String given) {
+    return new NotAccepted(field, accepted, given, null);
+  }
+
+  /** Which of several it is; null where one alone was given. */
+  public @Nullable String field() {
+    return field;
+  }
+
+  /** The text. */
+  public String given() {
+    return given;
   }
 
   /** What must be, beginning with "must be". */

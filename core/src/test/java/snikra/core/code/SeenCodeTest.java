@@ -12,7 +12,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** A code as it is read, against what was struck; no two rates are alike. */
 class SeenCodeTest {
   private static final CodeRates RATES =
-      new CodeRates(0.9, 0.6, 0.8, 0.12, 0.04, 0.01, 0.003, 0.95, 0.02, 0.4, 0.07);
+      new CodeRates(0.9, 0.6, 0.8, 0.12, 0.04, 0.01, 0.003, 0.95, 0.02, 0.4, 0.07, 0.01);
 
   private static double given(Sign sign, String seen, String struck) {
     return new SeenCode(sign, seen).given(struck, null, RATES);

@@ -160,6 +160,15 @@ class ConditionBookTest {
   }
 
   @Test
+  void whatABoxMakesOfTheGradeIsToldByItselfToo() {
+    Map<String, Seen<String>> own = Map.of("box", Seen.sure("its-own"));
+    Map<String, Seen<String>> full = Map.of("blade", Seen.sure("full"));
+    assertThat(boxed.grade(looked(full, own)).boxed()).isEqualTo("with its box");
+    assertThat(boxed.grade(looked(full, Map.of())).boxed()).isNull();
+    assertThat(boxed.grade(looked(Map.of(), own)).boxed()).isNull();
+  }
+
+  @Test
   void aBoxNeedsTheGradeItAsksForOrABetterOne() {
     ConditionBook fine =
         new ConditionBook(

@@ -20,7 +20,6 @@ import snikra.core.fixture.Shelf;
 import snikra.core.mark.MarkReader;
 import snikra.core.pattern.Pattern;
 import snikra.core.pattern.Pattern.Era;
-import snikra.core.pattern.PatternBook;
 import snikra.core.pattern.PatternVerdict;
 import snikra.core.provenance.EdtfDate;
 import snikra.core.provenance.StoryEvent;
@@ -290,7 +289,7 @@ class GatheringTest {
   @Test
   void aPatternThatIsKnownSpeaksWithItsEraAndOneThatIsHardlyKnownDoesNot() {
     Pattern jack = Patterns.of("jack", new Era(1880, 1890, 1930), Map.of("W", 0.9));
-    ReferenceShelf shelf = Shelf.invented(book(jack));
+    ReferenceShelf shelf = Shelf.invented(Patterns.book(jack));
     Specimen bare = knife(List.of(), List.of(), Map.of());
     double known = shelf.judgement().of("pattern.known");
     assertThat(of(bare, shelf, known - 0.01).observed()).isEmpty();
@@ -301,27 +300,17 @@ class GatheringTest {
     assertThat(seen.clue().notBefore().ramp()).isEqualTo(10);
     assertThat(seen.clue().notAfter().year()).isEqualTo(1930);
     Pattern open = Patterns.of("jack", new Era(1880, 1890, null), Map.of());
-    assertThat(of(bare, Shelf.invented(book(open)), 1).observed().get(0).clue().notAfter())
+    assertThat(of(bare, Shelf.invented(Patterns.book(open)), 1).observed().get(0).clue().notAfter())
         .isNull();
     Pattern anyTime = Patterns.of("jack", null, Map.of());
-    assertThat(of(bare, Shelf.invented(book(anyTime)), 1).observed()).isEmpty();
+    assertThat(of(bare, Shelf.invented(Patterns.book(anyTime)), 1).observed()).isEmpty();
     Pattern anyTimeHere = Patterns.of("jack", null, Map.of("W", 0.9));
-    assertThat(of(bare, Shelf.invented(book(anyTimeHere)), 1).observed().get(0).clue().notBefore())
+    assertThat(
+            of(bare, Shelf.invented(Patterns.book(anyTimeHere)), 1)
+                .observed()
+                .get(0)
+                .clue()
+                .notBefore())
         .isNull();
-  }
-
-  private static PatternBook book(Pattern pattern) {
-    PatternBook none = Patterns.invented();
-    return new PatternBook(
-        none.frames(),
-        none.blades(),
-        none.room(),
-        none.shields(),
-        none.bolsters(),
-        none.pulls(),
-        none.dividers(),
-        List.of(),
-        List.of(),
-        List.of(pattern));
   }
 }

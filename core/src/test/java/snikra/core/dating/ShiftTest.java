@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 import static snikra.core.fixture.KnifeBuilder.aKnife;
 
 import org.junit.jupiter.api.Test;
+import snikra.core.fixture.Shelf;
 
 class ShiftTest {
 
@@ -14,7 +15,7 @@ class ShiftTest {
     Shift shift = Shift.between(verdict, verdict);
     assertThat(shift.share()).isZero();
     assertThat(shift.years()).isZero();
-    assertThat(shift.tells()).isFalse();
+    assertThat(shift.tells(Shelf.judgement().with("told.moved", 1e-9))).isFalse();
   }
 
   @Test
@@ -28,7 +29,8 @@ class ShiftTest {
     assertThat(back.years()).isEqualTo(-there.years());
     assertThat(back.share()).isCloseTo(there.share(), within(1e-12));
     assertThat(there.before()).isEqualTo(back.after());
-    assertThat(there.tells()).isTrue();
+    assertThat(there.tells(Shelf.judgement())).isTrue();
+    assertThat(there.tells(Shelf.judgement().with("told.moved", 0.999))).isFalse();
   }
 
   @Test

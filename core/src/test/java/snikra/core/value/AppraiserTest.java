@@ -16,8 +16,10 @@ import snikra.core.condition.BoxBook;
 import snikra.core.condition.BuildBook;
 import snikra.core.condition.ConditionBook;
 import snikra.core.condition.ConditionBook.Grade;
+import snikra.core.condition.TextBook;
 import snikra.core.fixture.Shelf;
 import snikra.core.measure.Length;
+import snikra.core.measure.PriceIndex;
 import snikra.core.pattern.PatternBook;
 import snikra.core.provenance.EdtfDate;
 import snikra.core.specimen.ComparableSale;
@@ -47,13 +49,14 @@ class AppraiserTest {
                   new BuildBook.Level("poor", "Poor", 0, 0.5)),
               List.of(),
               List.of()),
-          new BoxBook(
-              List.of(new BoxBook.Level("sealed", "Sealed", "", 1.5, Map.of())), List.of()));
+          new BoxBook(List.of(new BoxBook.Level("sealed", "Sealed", "", 1.5, Map.of())), List.of()),
+          new TextBook("inscription", List.of(new TextBook.Text("advertising", 1.5, ""))));
   private static final PriceIndex POUNDS =
       new PriceIndex("GBP", "Prices", new TreeMap<>(Map.of(1996, 50.0, 2016, 100.0, 2026, 200.0)));
 
   private final Appraiser appraiser =
-      new Appraiser(PatternBook.empty(), GRADES, Shelf.judgement(), List.of(POUNDS), TODAY);
+      new Appraiser(
+          List.of(), PatternBook.empty(), GRADES, Shelf.judgement(), List.of(POUNDS), TODAY);
 
   private static Alteration altered(String id, double worth) {
     return new Alteration(
@@ -81,6 +84,8 @@ class AppraiserTest {
         null,
         box,
         build,
+        null,
+        null,
         List.of(altered));
   }
 
@@ -109,6 +114,7 @@ class AppraiserTest {
         EdtfDate.parse("1890/1910"),
         null,
         asked,
+        null,
         null,
         null,
         null);
@@ -390,6 +396,7 @@ class AppraiserTest {
         null,
         null,
         null,
+        null,
         null);
   }
 
@@ -402,6 +409,19 @@ class AppraiserTest {
 
   private static ComparableSale told(
       double price, @Nullable String length, @Nullable List<String> done, @Nullable Venue venue) {
+    return told(price, length, done, venue, null);
+  }
+
+  private static ComparableSale written(double price, @Nullable String text) {
+    return told(price, null, null, null, text);
+  }
+
+  private static ComparableSale told(
+      double price,
+      @Nullable String length,
+      @Nullable List<String> done,
+      @Nullable Venue venue,
+      @Nullable String text) {
     ComparableSale s = sale(price);
     return new ComparableSale(
         s.described(),
@@ -417,7 +437,45 @@ class AppraiserTest {
         s.asked(),
         length == null ? null : Length.parse(length),
         done,
-        venue);
+        venue,
+        text);
+  }
+
+  @Test
+  void whatATextBroughtIsTakenOffForAPlainKnife() {
+    List<ComparableSale> advertising =
+        List.of(written(150, "advertising"), written(150, "advertising"));
+    ValueVerdict plain = appraiser.appraise(GOOD, advertising);
+    assertThat(middle(plain)).isEqualTo(middle(appraiser.appraise(GOOD, sales(100, 100))));
+    Step step = step(plain.sales().get(0), "what is written on it");
+    assertThat(step.times()).isCloseTo(1 / 1.5, within(1e-12));
+    assertThat(step.likeness()).isEqualTo(0.85);
+    // A text nobody pays for is as good as none.
+    assertThat(appraiser.appraise(GOOD, List.of(written(100, "none"), written(100, "owner"))))
+        .isEqualTo(appraiser.appraise(GOOD, sales(100, 100)));
+  }
+
+  @Test
+  void aTextOnTheKnifeIsPaidFor() {
+    Subject g = GOOD;
+    Subject advertising =
+        new Subject(
+            g.makers(),
+            g.patterns(),
+            g.grades(),
+            g.handles(),
+            g.made(),
+            g.madeSpread(),
+            g.size(),
+            g.box(),
+            g.build(),
+            "advertising",
+            null,
+            List.of());
+    assertThat(middle(appraiser.appraise(advertising, sales(100, 100))))
+        .isGreaterThan(1.3 * middle(appraiser.appraise(GOOD, sales(100, 100))));
+    assertThat(middle(appraiser.appraise(advertising.untouched(), sales(100, 100))))
+        .isEqualTo(middle(appraiser.appraise(advertising, sales(100, 100))));
   }
 
   private static Subject measured(double mm) {
@@ -429,6 +487,8 @@ class AppraiserTest {
         1900.0,
         4,
         Math.log(mm),
+        null,
+        null,
         null,
         null,
         List.of());

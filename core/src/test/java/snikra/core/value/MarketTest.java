@@ -30,7 +30,7 @@ class MarketTest {
   }
 
   private static Traits traits(String maker, double made, double worth) {
-    return new Traits(maker, "jack", "jacks", "bone", made, 2, null, worth, 2020.0);
+    return new Traits(maker, "jack", "jacks", "bone", made, 2, null, null, worth, 2020.0);
   }
 
   private static Sold sold(String maker, double made, double worth, double price) {
@@ -160,7 +160,7 @@ class MarketTest {
     double alike = market.of(traits("m0", 1900, 0)).variance();
     double unlike =
         market
-            .of(new Traits("other", "whittler", null, "pearl", 1700.0, 2, null, 0, 2020.0))
+            .of(new Traits("other", "whittler", null, "pearl", 1700.0, 2, null, null, 0, 2020.0))
             .variance();
     assertThat(unlike).isGreaterThan(4 * alike);
   }
@@ -180,6 +180,7 @@ class MarketTest {
                   random.nextInt(3) == 0 ? null : 1850.0 + random.nextInt(120),
                   random.nextInt(10),
                   random.nextInt(3) == 0 ? null : 4 + random.nextGaussian() / 5,
+                  some(random, "t", 3),
                   random.nextGaussian(),
                   random.nextInt(3) == 0 ? null : 1980.0 + random.nextInt(45)),
               random.nextGaussian(),

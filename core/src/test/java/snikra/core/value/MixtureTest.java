@@ -28,6 +28,16 @@ class MixtureTest {
     assertThat(sure.quantile(0.75)).isCloseTo(6, within(1e-4));
   }
 
+  @Test
+  void itsMeanAndVarianceAreThoseOfAllOfThemTogether() {
+    Mixture two = new Mixture(List.of(new Part(0.25, 2, 0.5), new Part(0.75, 6, 0.1)));
+    assertThat(two.mean()).isEqualTo(5);
+    assertThat(two.variance()).isCloseTo(0.25 * (0.5 + 9) + 0.75 * (0.1 + 1), within(1e-12));
+    // One in a hundred thousand far off is still looked for where one asks for it.
+    Mixture rare = new Mixture(List.of(new Part(1 - 1e-5, 0, 0.01), new Part(1e-5, 50, 0.01)));
+    assertThat(rare.quantile(1 - 5e-6)).isCloseTo(50, within(0.01));
+  }
+
   /** Below a quantile lies as much as it says, by another way of telling what lies below. */
   @Property(tries = 200)
   void belowAQuantileLiesAsMuchAsItSays(

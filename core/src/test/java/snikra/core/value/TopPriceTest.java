@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import snikra.core.value.TopPrice.Plan;
+import snikra.core.wording.NotAccepted;
 
 class TopPriceTest {
   private static final ValueVerdict WORTH =
@@ -30,7 +31,8 @@ class TopPriceTest {
           true,
           "",
           List.of(),
-          List.of());
+          List.of(),
+          null);
 
   private static TopPrice top(
       double margin, double fees, int postage, int restoration, double restored, double well) {
@@ -74,12 +76,18 @@ class TopPriceTest {
   @Test
   void withoutARangeThereIsNoTopPrice() {
     Plan plan = new Plan(0, 0, BigDecimal.ZERO, BigDecimal.ZERO, 0, 0);
-    assertThat(TopPrice.of(Appraiser.nothing(), plan, 1.2)).isNull();
+    assertThat(TopPrice.of(Appraiser.nothing(null), plan, 1.2)).isNull();
   }
 
   @Test
   void whatCannotBeIsRefusedByName() {
-    assertThatThrownBy(() -> top(-1, 0, 0, 0, 0, 0)).hasMessageContaining("margin");
+    assertThatThrownBy(() -> top(-1, 0, 0, 0, 0, 0))
+        .isInstanceOfSatisfying(
+            NotAccepted.class,
+            amiss ->
+                assertThat(List.of("" + amiss.field(), amiss.given(), amiss.accepted()))
+                    .containsExactly("margin", "-1.0", "must be from 0.0 to 1000.0"))
+        .hasMessage("margin must be from 0.0 to 1000.0; found -1.0");
     assertThatThrownBy(() -> top(0, 100, 0, 0, 0, 0)).hasMessageContaining("fees");
     assertThatThrownBy(() -> top(0, 0, -1, 0, 0, 0)).hasMessageContaining("postage");
     assertThatThrownBy(() -> top(0, 0, 0, -1, 0, 0)).hasMessageContaining("restoration");

@@ -18,6 +18,7 @@ import snikra.core.examination.Verdict;
 import snikra.core.reference.Maker;
 import snikra.core.specimen.Specimen;
 import snikra.core.value.TopPrice;
+import snikra.core.wording.NotAccepted;
 import snikra.formats.InvalidInput;
 import snikra.formats.Json;
 import snikra.formats.PackFormat;
@@ -106,19 +107,22 @@ class ExaminationController {
   }
 
   private static TopPrice.Plan plan(JsonNode written) {
+    if (!written.isObject()) {
+      throw new InvalidInput(
+          List.of(
+              new Problem(
+                  "plan",
+                  written.isMissingNode() ? "nothing" : written.toString(),
+                  "must be the six figures of a plan")));
+    }
     try {
       return Json.mapper().treeToValue(written, TopPrice.Plan.class);
     } catch (JacksonException e) {
-      String why = e.getCause() instanceof IllegalArgumentException of ? of.getMessage() : "";
-      int found = why.indexOf("; found ");
       throw new InvalidInput(
           List.of(
-              found < 0
-                  ? new Problem("plan", written.toString(), "must be the six figures of a plan")
-                  : new Problem(
-                      "plan." + why.substring(0, why.indexOf(' ')),
-                      why.substring(found + "; found ".length()),
-                      why.substring(why.indexOf(' ') + 1, found))));
+              e.getCause() instanceof NotAccepted amiss
+                  ? new Problem("plan." + amiss.field(), amiss.given(), amiss.accepted())
+                  : new Problem("plan", written.toString(), "must be the six figures of a plan")));
     }
   }
 

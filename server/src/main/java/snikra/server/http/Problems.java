@@ -205,7 +205,6 @@ class Problems extends ResponseEntityExceptionHandler {
       HttpHeaders headers,
       HttpStatusCode status,
       WebRequest request) {
-    return ResponseEntity.badRequest()
-        .body(invalid(List.of(new Problem("the whole", "nothing", "must be a JSON object"))));
+    return ResponseEntity.badRequest().body(invalid(List.of(Unread.because(e.getCause()))));
   }
 }

@@ -48,10 +48,10 @@ public class Backups {
       List.of(
           "knife",
           "pack",
+          "sale",
           "photo",
           "journal_entry",
           "grading",
-          "sale",
           "ledger_revision",
           "filed_step",
           "schedule",

@@ -143,7 +143,8 @@ class ByExampleController {
    *
    * @param fields as a pack has them
    */
-  record NumbersSlip(String maker, Object fields, String source, String sourceKind, String note) {}
+  record NumbersSlip(
+      String maker, List<Object> fields, String source, String sourceKind, String note) {}
 
   /** What was put on file or taken out, and of whom. */
   record SchemeFiled(String maker, String what) {}

@@ -19,6 +19,7 @@ import java.util.concurrent.locks.ReentrantLock;
 import java.util.logging.Level;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.jspecify.annotations.Nullable;
+import snikra.formats.NoField;
 
 /** A page of HTML without logic that is filled and set as PDF. */
 public final class Paper {
@@ -72,7 +73,7 @@ public final class Paper {
       builder.useUriResolver((base, uri) -> uri.startsWith("data:") ? uri : null);
       builder.useFont(
           () -> Objects.requireNonNull(PDDocument.class.getResourceAsStream(TYPE)), "Sheet");
-      builder.withHtmlContent(page().execute(with), null);
+      builder.withHtmlContent(NoField.seen(page().execute(with)), null);
       builder.toStream(out);
       builder.run();
       return out.toByteArray();

@@ -51,6 +51,9 @@ record ParcelManifest(
     return matcher.matches() ? matcher.group(1) : null;
   }
 
+  /** What is known of the pictures of sales. */
+  static final String SALE_PICTURES = "books/sale.photographs.json";
+
   /** The rows of a book. */
   static String rows(String table) {
     return "books/" + table + ".json";

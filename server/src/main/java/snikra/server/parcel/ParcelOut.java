@@ -58,6 +58,7 @@ final class ParcelOut {
       for (String book : Parcels.BOOKS) {
         put(zip, ParcelManifest.rows(book), json(array(rows.of(book, null, null))));
       }
+      ofSales(zip);
       ParcelManifest manifest =
           new ParcelManifest(
               ParcelManifest.LAYOUT, SpecimenFormat.current(), now.toString(), ids, pieces);
@@ -79,6 +80,22 @@ final class ParcelOut {
     about.set("photographs", array(photos));
     put(zip, ParcelManifest.knife(id), bytes(knife.get("specimen").asString()));
     put(zip, ParcelManifest.about(id), json(about));
+    photographs(zip, photos);
+  }
+
+  private void ofSales(ZipOutputStream zip) throws IOException {
+    List<ObjectNode> pictures =
+        database
+            .queryForList(
+                "select id from sale where id in (select sale_id from photo)", String.class)
+            .stream()
+            .flatMap(sale -> rows.of("photo", "sale_id", sale).stream())
+            .toList();
+    put(zip, ParcelManifest.SALE_PICTURES, json(array(pictures)));
+    photographs(zip, pictures);
+  }
+
+  private void photographs(ZipOutputStream zip, List<ObjectNode> photos) throws IOException {
     for (ObjectNode photo : photos) {
       photograph(zip, photo.get("id").asString(), photo.get("type").asString());
     }

@@ -27,6 +27,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import snikra.core.specimen.Specimen;
+import snikra.formats.Json;
 import snikra.formats.SpecimenFormat;
 import snikra.formats.UnreadableKnife;
 import snikra.server.keeping.Backup;
@@ -162,6 +163,7 @@ public class Parcels {
           asked.add(asked(parcel, id, here, about));
         }
       }
+      photos += fresh("photo", ofSales(parcel));
       List<ParcelTold.BookTold> books = new ArrayList<>();
       for (String book : BOOKS) {
         ParcelTold.BookTold told = told(parcel, book);
@@ -371,6 +373,19 @@ public class Parcels {
         }
       }
     }
+    for (JsonNode row : ofSales(parcel)) {
+      String sale = row.path("sale_id").asString("");
+      if (row instanceof ObjectNode picture && isHere("sale", sale) && !isHere("photo", id(row))) {
+        bring("photo", picture);
+      }
+    }
+  }
+
+  // A parcel made before sales had pictures has none.
+  private static JsonNode ofSales(ParcelIn parcel) throws IOException {
+    return parcel.has(ParcelManifest.SALE_PICTURES)
+        ? parcel.json(ParcelManifest.SALE_PICTURES)
+        : Json.mapper().createArrayNode();
   }
 
   // Ids become names of files.

@@ -12,6 +12,8 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
 import javax.imageio.ImageIO;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import snikra.core.examination.Examiner;
 import snikra.core.examination.Sketch;
 import snikra.core.pattern.BladeType;
@@ -19,10 +21,12 @@ import snikra.core.pattern.Frame;
 import snikra.core.pattern.PatternBook;
 import snikra.core.specimen.End;
 import snikra.server.knives.KnifeService;
+import snikra.server.knives.NoSuchKnife;
 import snikra.server.knives.SavedKnife;
 
 /** Made-up photographs for the sample tin: each knife laid on cloth beside a rule, to one scale. */
 public final class DemoPhotographs {
+  private static final Logger LOG = LoggerFactory.getLogger(DemoPhotographs.class);
   private static final int WIDTH = 1600;
   private static final int HEIGHT = 1000;
   private static final double PIXELS_PER_MM = 7;
@@ -39,14 +43,25 @@ public final class DemoPhotographs {
 
   private DemoPhotographs() {}
 
-  /** Gives the first knives of the tray a photograph each; does nothing for those that have one. */
+  /**
+   * Gives the first knives of the tray a photograph each; does nothing for those that have one, or
+   * are taken out meanwhile.
+   */
   public static void fill(PhotoService photos, KnifeService knives, Examiner examiner) {
     List<SavedKnife> tray = knives.all();
     for (SavedKnife knife : tray.subList(0, Math.min(KNIVES, tray.size()))) {
-      if (photos.of(knife.id()).isEmpty()) {
-        byte[] picture = rendered(examiner.sketch(knife.specimen()), examiner.shelf().patterns());
-        photos.add(knife.id(), PhotoRole.MARK_SIDE, "knife-" + knife.number() + ".png", picture);
+      try {
+        fill(photos, knife, examiner);
+      } catch (NoSuchKnife gone) {
+        LOG.debug("Knife {} was taken out before it was photographed.", knife.number());
       }
+    }
+  }
+
+  private static void fill(PhotoService photos, SavedKnife knife, Examiner examiner) {
+    if (photos.of(knife.id()).isEmpty()) {
+      byte[] picture = rendered(examiner.sketch(knife.specimen()), examiner.shelf().patterns());
+      photos.add(knife.id(), PhotoRole.MARK_SIDE, "knife-" + knife.number() + ".png", picture);
     }
   }
 

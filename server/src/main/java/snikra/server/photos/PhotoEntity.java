@@ -14,8 +14,11 @@ import snikra.server.keeping.Sha256;
 class PhotoEntity {
   @Id private String id;
 
-  @Column(nullable = false, updatable = false)
-  private String knifeId;
+  @Column(updatable = false)
+  private @Nullable String knifeId;
+
+  @Column(updatable = false)
+  private @Nullable String saleId;
 
   @Column(nullable = false)
   private String role;
@@ -47,10 +50,10 @@ class PhotoEntity {
 
   protected PhotoEntity() {}
 
-  PhotoEntity(
-      String id, String knifeId, PhotoRole role, String fileName, Picture picture, Instant now) {
+  PhotoEntity(String id, Of of, PhotoRole role, String fileName, Picture picture, Instant now) {
     this.id = id;
-    this.knifeId = knifeId;
+    this.knifeId = of.knife();
+    this.saleId = of.sale();
     this.role = role.toString();
     this.fileName = fileName;
     this.type = picture.type();
@@ -66,8 +69,16 @@ class PhotoEntity {
     return id;
   }
 
-  String knifeId() {
-    return knifeId;
+  /** What a photograph is of: a knife, or a sale in the sales book. */
+  record Of(@Nullable String knife, @Nullable String sale) {
+    @Override
+    public String toString() {
+      return knife != null ? "knife " + knife : "sale " + sale;
+    }
+  }
+
+  Of of() {
+    return new Of(knifeId, saleId);
   }
 
   @Nullable String sha256() {

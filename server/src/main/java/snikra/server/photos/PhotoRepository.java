@@ -21,6 +21,15 @@ public interface PhotoRepository extends ListCrudRepository<PhotoEntity, String>
   /** All of one knife, taken away or not. */
   List<PhotoEntity> findByKnifeId(String knifeId);
 
+  /** All of sales that are there. */
+  List<PhotoEntity> findBySaleIdIsNotNullAndTakenAwayAtIsNullOrderByAddedAt();
+
+  /** All of one sale, taken away or not. */
+  List<PhotoEntity> findBySaleId(String saleId);
+
+  /** How many of one sale are there. */
+  long countBySaleIdAndTakenAwayAtIsNull(String saleId);
+
   /** How many of one knife are there. */
   long countByKnifeIdAndTakenAwayAtIsNull(String knifeId);
 

@@ -28,6 +28,7 @@ import snikra.server.keeping.DiskFull;
 import snikra.server.keeping.Sha256;
 import snikra.server.knives.KnifeService;
 import snikra.server.knives.NoSuchKnife;
+import snikra.server.photos.PhotoEntity.Of;
 
 /** Keeps photographs. An original is on the disk before its row says that it is there. */
 public class PhotoService {
@@ -103,9 +104,19 @@ public class PhotoService {
       if (PaperSheet.is(photo.type())) {
         continue;
       }
-      best.merge(photo.knifeId(), photo.shown(), PhotoService::better);
+      best.merge("" + photo.of().knife(), photo.shown(), PhotoService::better);
     }
     return best;
+  }
+
+  /** A photograph and the sale it is of. */
+  public record SalePicture(String sale, Photo photo) {}
+
+  /** The photographs of all sales, in the order they came. */
+  public List<SalePicture> ofSales() {
+    return photos.findBySaleIdIsNotNullAndTakenAwayAtIsNullOrderByAddedAt().stream()
+        .map(p -> new SalePicture("" + p.of().sale(), p.shown()))
+        .toList();
   }
 
   private static Photo better(Photo first, Photo next) {
@@ -113,11 +124,20 @@ public class PhotoService {
     return isSide ? next : first;
   }
 
-  /** Keeps a photograph. When this returns it is on the disk. */
+  /** Keeps a photograph of a knife. When this returns it is on the disk. */
   public Photo add(String knife, PhotoRole role, String fileName, byte[] bytes) {
+    knives.text(knife);
+    return add(new Of(knife, null), role, fileName, bytes);
+  }
+
+  /** Keeps a photograph of a sale in the sales book. When this returns it is on the disk. */
+  public Photo addToSale(String sale, String fileName, byte[] bytes) {
+    return add(new Of(null, sale), PhotoRole.OTHER, fileName, bytes);
+  }
+
+  private Photo add(Of of, PhotoRole role, String fileName, byte[] bytes) {
     String name = fileName.isBlank() ? "photograph" : fileName;
     String kept = name.substring(0, Math.min(LONGEST_NAME, name.length()));
-    knives.text(knife);
     disk.requireRoomForPhotograph();
     if (bytes.length == 0 || bytes.length > Picture.MOST_BYTES) {
       throw Picture.refused(
@@ -126,20 +146,27 @@ public class PhotoService {
     }
     darkroom.lock();
     try {
-      if (photos.countByKnifeIdAndTakenAwayAtIsNull(knife) >= MOST_PHOTOS) {
-        throw Picture.refused(kept, "must be one of at most " + MOST_PHOTOS + " of a knife");
+      if (many(of) >= MOST_PHOTOS) {
+        throw Picture.refused(
+            kept, "must be one of at most " + MOST_PHOTOS + " of one knife or sale");
       }
       Picture picture = Picture.of(kept, bytes);
       boolean isPaper = PaperSheet.is(picture.type()) && role == PhotoRole.OTHER;
-      return keep(knife, isPaper ? PhotoRole.PAPER : role, kept, picture);
+      return keep(of, isPaper ? PhotoRole.PAPER : role, kept, picture);
     } finally {
       darkroom.unlock();
     }
   }
 
-  private Photo keep(String knife, PhotoRole role, String name, Picture picture) {
+  private long many(Of of) {
+    return of.knife() != null
+        ? photos.countByKnifeIdAndTakenAwayAtIsNull(of.knife())
+        : photos.countBySaleIdAndTakenAwayAtIsNull("" + of.sale());
+  }
+
+  private Photo keep(Of of, PhotoRole role, String name, Picture picture) {
     String id = UUID.randomUUID().toString();
-    PhotoEntity row = new PhotoEntity(id, knife, role, name, picture, now());
+    PhotoEntity row = new PhotoEntity(id, of, role, name, picture, now());
     try {
       Disk.makeFolder(folder);
       Disk.write(file(id, Copy.ORIGINAL), picture.original());
@@ -227,6 +254,11 @@ public class PhotoService {
     photos.findByKnifeId(knife).forEach(this::forget);
   }
 
+  /** Lets go of every photograph of a sale, taken away or not. */
+  public void forgetOfSale(String sale) {
+    photos.findBySaleId(sale).forEach(this::forget);
+  }
+
   private void forget(PhotoEntity photo) {
     transaction.executeWithoutResult(status -> photos.deleteById(photo.id()));
     letGo(photo.id());
@@ -292,7 +324,7 @@ public class PhotoService {
     List<String> changed = new ArrayList<>();
     List<PhotoEntity> all = photos.findAll();
     for (PhotoEntity photo : all) {
-      String told = photo.shown().fileName() + " of knife " + photo.knifeId();
+      String told = photo.shown().fileName() + " of " + photo.of();
       try {
         String sum = Sha256.of(Files.readAllBytes(file(photo.id(), Copy.ORIGINAL)));
         if (photo.sha256() == null) {

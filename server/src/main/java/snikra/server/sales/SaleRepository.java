@@ -12,6 +12,6 @@ public interface SaleRepository extends ListCrudRepository<SaleEntity, String> {
   /** All of one table, taken out or not. */
   List<SaleEntity> findByBatch(String batch);
 
-  /** Lets go of what was taken out before. */
-  void deleteByRemovedAtBefore(Instant before);
+  /** What was taken out before. */
+  List<SaleEntity> findByRemovedAtBefore(Instant before);
 }

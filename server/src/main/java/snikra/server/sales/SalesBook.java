@@ -153,10 +153,20 @@ public class SalesBook {
     reopen();
   }
 
-  /** Lets go of what was taken out longer ago than it can be put back. */
-  public void throwAway() {
-    transaction.executeWithoutResult(
-        status -> kept.deleteByRemovedAtBefore(now().minus(KnifeService.KEPT_FOR)));
+  /**
+   * Lets go of what was taken out longer ago than it can be put back.
+   *
+   * @param with what hangs on a sale, by its id, and is let go first
+   */
+  public void throwAway(Consumer<String> with) {
+    List<SaleEntity> due = kept.findByRemovedAtBefore(now().minus(KnifeService.KEPT_FOR));
+    due.forEach(sale -> with.accept(sale.id()));
+    transaction.executeWithoutResult(status -> kept.deleteAll(due));
+  }
+
+  /** Refuses what is not the id of a sale in the book. */
+  public void require(String id) {
+    find(id);
   }
 
   private void row(String id, Consumer<SaleEntity> change) {

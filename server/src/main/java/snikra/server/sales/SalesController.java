@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -36,6 +37,9 @@ import snikra.formats.SalesTable;
 import snikra.formats.SalesTable.RowRead;
 import snikra.formats.SalesTable.SalesRead;
 import snikra.formats.TableField;
+import snikra.server.photos.Photo;
+import snikra.server.photos.PhotoService;
+import snikra.server.photos.PhotoService.SalePicture;
 
 /** {@code /api/sales}: the sales book. */
 @RestController
@@ -48,11 +52,13 @@ class SalesController {
 
   private final SalesBook book;
   private final SaleRooms rooms;
+  private final PhotoService photos;
   private final Supplier<Examiner> desk;
 
-  SalesController(SalesBook book, SaleRooms rooms, Supplier<Examiner> desk) {
+  SalesController(SalesBook book, SaleRooms rooms, PhotoService photos, Supplier<Examiner> desk) {
     this.book = book;
     this.rooms = rooms;
+    this.photos = photos;
     this.desk = desk;
   }
 
@@ -118,6 +124,28 @@ class SalesController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@PathVariable String id) {
     book.remove(id, true);
+  }
+
+  /** The pictures of all sales, each by the sale it is of. */
+  @GetMapping("/pictures")
+  List<SalePicture> pictures() {
+    Set<String> inTheBook = book.all().stream().map(KeptSale::id).collect(Collectors.toSet());
+    return photos.ofSales().stream().filter(p -> inTheBook.contains(p.sale())).toList();
+  }
+
+  /**
+   * Keeps a picture of what was sold, or a page that tells of it; the body is the file as it is.
+   */
+  @PostMapping(
+      path = "/{id}/pictures",
+      consumes = {MediaType.APPLICATION_OCTET_STREAM_VALUE, "image/*", "application/pdf"})
+  @ResponseStatus(HttpStatus.CREATED)
+  Photo addPicture(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "") String name,
+      @RequestBody(required = false) byte @Nullable [] file) {
+    book.require(id);
+    return photos.addToSale(id, name, file == null ? new byte[0] : file);
   }
 
   /** Puts a sale back that was taken out. */

@@ -23,7 +23,7 @@ final class Weighings {
     return knife -> {
       DatingVerdict before = now.date(knife.specimen());
       Shift shift = Shift.between(before, then.date(knife.specimen()));
-      return before.explanations().isEmpty() || !shift.tells()
+      return before.explanations().isEmpty() || !shift.tells(now.shelf().judgement())
           ? Optional.empty()
           : Optional.of(new Moved(knife.id(), knife.number(), title(now, knife), shift, null));
     };
@@ -52,7 +52,7 @@ final class Weighings {
 
   private static boolean isSame(SchoolVerdict.Stand before, SchoolVerdict.Stand after) {
     boolean isCounted = before.points() != null && after.points() != null;
-    return before.label().equals(after.label())
+    return before.id().equals(after.id())
         && (!isCounted || Math.abs(before.points() - after.points()) < A_POINT);
   }
 

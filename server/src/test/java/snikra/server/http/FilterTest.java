@@ -1,6 +1,9 @@
 package snikra.server.http;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.request;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -15,6 +18,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockFilterChain;
 import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -23,6 +28,11 @@ import snikra.server.TestApp;
 /** What is let in, told over a real socket: line for line as it is sent. */
 class FilterTest {
   private static final int SLOW = 50;
+  private static final String ROUND = "/api/practice/rounds/4c8e0a2d-5f1b-4e93-8a7c-9d2e6b4f0001";
+  private static final String FACT =
+      "{'kind':'fitting','maker':'m','feature':'bail','value':'wire','from':%s,'to':1953,'give':1,"
+          + "'sourceKind':'catalogue','source':'A list'}";
+
   private static final String KNIFE = "{\"title\":\"mine\"}";
 
   @RegisterExtension static final TestApp APP = new TestApp("--snikra.most-sending=2s");
@@ -180,5 +190,45 @@ class FilterTest {
     socket.setSoTimeout(10_000);
     InputStream in = socket.getInputStream();
     return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+  }
+
+  /** What is sent wrongly is told by its field, with what was given and what is accepted. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      quoteCharacter = '`',
+      value = {
+        "PUT  |{ROUND}|{'kind':'more'}|player|nothing|must be given",
+        "PUT  |{ROUND}|{'kind':null,'player':'Ada'}|kind|nothing|must be given",
+        "PUT  |{ROUND}|{'kind':'less','player':'Ada'}|kind|less|must be one of today, more, drill, mine, grade",
+        "PUT  |{ROUND}|{'kind':'more','player':'A\\u0000'}|player|\"A\\u0000\"|must be text without control characters",
+        "PUT  |{ROUND}|{'kind':'more','player':['A']}|player|something else|must be text",
+        "POST |/api/ledger/strike|[null]|[0]|nothing|must be given",
+        "POST |/api/ledger/strike|{}|the whole|something else|must be a list",
+        "POST |/api/photos/names|{'names':['a',null]}|names[1]|nothing|must be given",
+        "POST |/api/photos/measure|{'known':[{'from':{'x':1,'y':1},'length':'1 in'}],'distances':[],'outline':[]}|known[0].to|nothing|must be given",
+        "POST |/api/photos/measure|{'known':[],'distances':[],'outline':[],'more':1}|more|more|must be left out: the format has no such field here",
+        "POST |/api/photos/measure|{'known':[],'distances':[],'outline':[{'x':'wide','y':1}]}|outline[0].x|wide|must be a number",
+        "POST |/api/knives/filing|{'ids':[null]}|ids[0]|nothing|must be given",
+        "PUT  |/api/knives/filing|[{'place':'Case 3','tags':[]}]|[0].id|nothing|must be given",
+        "POST |/api/top-price|{'specimen':{}}|plan|nothing|must be the six figures of a plan",
+        "POST |/api/trials/fact|{FACT}|from|-1E+308|must be a number of fifteen figures or fewer",
+        "POST |/api/examine|{'specimen':{'springs':1e308}}|springs|1E+308|must be a number of fifteen figures or fewer",
+        "POST |/api/knives|{'title':'A\\u0001'}|title|\"A\\u0001\"|must be text without control characters",
+        "PUT  |{ROUND}|{'kind':|line 1|something else|must be JSON",
+      })
+  void theFieldIsNamed(
+      String method, String path, String body, String field, String given, String accepted)
+      throws Exception {
+    String sent = body.replace("{FACT}", FACT.formatted("-1e308")).replace('\'', '"');
+    APP.web()
+        .perform(
+            request(HttpMethod.valueOf(method.strip()), path.replace("{ROUND}", ROUND))
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(sent))
+        .andExpect(status().isBadRequest())
+        .andExpect(jsonPath("$.problems[0].field").value(field))
+        .andExpect(jsonPath("$.problems[0].given").value(given))
+        .andExpect(jsonPath("$.problems[0].accepted").value(accepted));
   }
 }

@@ -127,6 +127,33 @@ class BackupsTest {
     assertThat(tables).containsExactlyInAnyOrderElementsOf(Backups.TABLES);
   }
 
+  /** Otherwise a copy with rows in both could not be brought back. */
+  @Test
+  void whatRefersToATableIsCopiedAfterIt() throws Exception {
+    String links =
+        "select lower(child.table_name), lower(parent.table_name)"
+            + " from information_schema.referential_constraints link"
+            + " join information_schema.table_constraints child"
+            + " on child.constraint_name = link.constraint_name"
+            + " join information_schema.table_constraints parent"
+            + " on parent.constraint_name = link.unique_constraint_name";
+    List<String> order = Backups.TABLES;
+    int found = 0;
+    try (Connection c = app.bean(DataSource.class).getConnection();
+        Statement s = c.createStatement();
+        ResultSet rows = s.executeQuery(links)) {
+      while (rows.next()) {
+        if (order.contains(rows.getString(1))) {
+          assertThat(order.indexOf(rows.getString(2)))
+              .as(rows.getString(1))
+              .isBetween(0, order.indexOf(rows.getString(1)) - 1);
+          found++;
+        }
+      }
+    }
+    assertThat(found).isGreaterThanOrEqualTo(2);
+  }
+
   @Test
   void journalsComeBackWithTheirKnives() {
     SavedKnife knife = knives.add(SpecimenFormat.readKept("{\"frame\":\"canoe\"}"));

@@ -34,6 +34,7 @@ import snikra.server.TestApp;
 import snikra.server.knives.KnifeService;
 import snikra.server.photos.DemoPhotographs;
 import snikra.server.photos.PhotoService;
+import snikra.server.photos.TestPictures;
 import snikra.server.reference.ReferenceDesk;
 import tools.jackson.databind.JsonNode;
 
@@ -148,6 +149,14 @@ class ParcelApiTest {
           Specimen.unseen().lying("Drawer " + i, List.of("made up", "n" + i % 7)));
     }
     knives(one).addAll("made-up", many);
+    UUID sale = UUID.randomUUID();
+    one.web()
+        .perform(
+            post("/api/sales?id=" + sale)
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(
+                    "{\"knife\":{\"described\":\"A jack\",\"price\":30,\"currency\":\"GBP\"}}"));
+    one.bean(PhotoService.class).addToSale(sale.toString(), "lot.png", TestPictures.png());
     byte[] sent = parcel(one);
     whatIsNotWholeIsRefused(sent);
     JsonNode told = bring(other, sent);
@@ -165,6 +174,10 @@ class ParcelApiTest {
             assertThat(back.get(name)).as(name).isEqualTo(bytes);
           }
         });
+    other
+        .web()
+        .perform(get("/api/sales/pictures"))
+        .andExpect(jsonPath("$[0].sale").value(sale.toString()));
     List<Integer> numbers = knives(one).all().stream().map(k -> k.number()).toList();
     assertThat(knives(other).all()).extracting(k -> k.number()).isEqualTo(numbers);
     int next = knives(other).add(Specimen.unseen()).number();

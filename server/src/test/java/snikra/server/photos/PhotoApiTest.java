@@ -2,6 +2,8 @@ package snikra.server.photos;
 
 import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.when;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -31,6 +33,8 @@ import org.springframework.transaction.PlatformTransactionManager;
 import snikra.server.TestApp;
 import snikra.server.keeping.Disk;
 import snikra.server.knives.KnifeService;
+import snikra.server.knives.SavedKnife;
+import snikra.server.reference.ReferenceDesk;
 import tools.jackson.databind.ObjectMapper;
 
 class PhotoApiTest {
@@ -234,6 +238,19 @@ class PhotoApiTest {
     Files.writeString(folder.resolve("stray"), "without an ending");
     assertThat(service.sweep()).isEqualTo(3);
     web.perform(get("/api/photos/" + photo + "/original")).andExpect(status().isOk());
+  }
+
+  @Test
+  void aKnifeOfTheDemoThatIsTakenOutMeanwhileKeepsTheNextFromNothing() throws Exception {
+    SavedKnife gone = knives.get(knife());
+    SavedKnife next = knives.get(knife());
+    KnifeService asItWas = mock(KnifeService.class);
+    when(asItWas.all()).thenReturn(List.of(gone, next));
+    web.perform(delete("/api/knives/" + gone.id())).andExpect(status().isNoContent());
+
+    DemoPhotographs.fill(service, asItWas, APP.bean(ReferenceDesk.class).examiner());
+
+    assertThat(service.of(next.id())).hasSize(1);
   }
 
   @Test

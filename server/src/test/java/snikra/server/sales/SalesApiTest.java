@@ -5,10 +5,13 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -16,8 +19,11 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.http.MediaType;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
+import org.springframework.transaction.PlatformTransactionManager;
 import snikra.core.value.KeptSale;
 import snikra.server.TestApp;
+import snikra.server.photos.PhotoService;
+import snikra.server.photos.TestPictures;
 import snikra.server.reference.ReferenceDesk;
 import tools.jackson.databind.JsonNode;
 
@@ -253,6 +259,51 @@ class SalesApiTest {
     int many = book.all().size();
     DemoSales.fill(book, desk.examiner().shelf());
     assertThat(book.all()).hasSize(many);
+  }
+
+  private ResultActions picture(String sale, byte[] file) throws Exception {
+    return web.perform(
+        post("/api/sales/" + sale + "/pictures?name=lot.png")
+            .contentType(MediaType.APPLICATION_OCTET_STREAM)
+            .content(file));
+  }
+
+  private long months(int many) {
+    Clock then = Clock.offset(Clock.systemUTC(), Duration.ofDays(30L * many + 1));
+    PhotoService photos = APP.bean(PhotoService.class);
+    SaleRepository kept = APP.bean(SaleRepository.class);
+    new SalesBook(kept, APP.bean(PlatformTransactionManager.class), all -> {}, then)
+        .throwAway(photos::forgetOfSale);
+    return photos.check().originals();
+  }
+
+  @Test
+  void aSaleHasPicturesThatGoWhereItGoes() throws Exception {
+    String id = add(SOLD.formatted(""));
+    String other = add(SOLD.formatted(""));
+    picture(UUID.randomUUID().toString(), TestPictures.png()).andExpect(status().isBadRequest());
+    picture(id, new byte[] {1, 2}).andExpect(status().isBadRequest());
+    picture(id, TestPictures.png())
+        .andExpect(status().isCreated())
+        .andExpect(jsonPath("$.fileName").value("lot.png"));
+    web.perform(get("/api/sales/pictures")).andExpect(jsonPath("$[0].sale").value(id));
+    String photo = APP.bean(PhotoService.class).ofSales().get(0).photo().id();
+    web.perform(get("/api/photos/" + photo + "/original"))
+        .andExpect(content().bytes(TestPictures.png()));
+    web.perform(delete("/api/photos/" + photo)).andExpect(status().isNoContent());
+    web.perform(get("/api/sales/pictures")).andExpect(jsonPath("$").isEmpty());
+    web.perform(post("/api/photos/" + photo + "/restore"));
+    web.perform(get("/api/sales/pictures")).andExpect(jsonPath("$[0].photo.id").value(photo));
+    // Out of the book its picture is not told of, and goes with it for good after thirty days.
+    book.remove(id, true);
+    web.perform(get("/api/sales/pictures")).andExpect(jsonPath("$").isEmpty());
+    assertThat(months(0)).isEqualTo(1);
+    book.remove(id, false);
+    assertThat(months(1)).isEqualTo(1);
+    web.perform(get("/api/sales/pictures")).andExpect(jsonPath("$.length()").value(1));
+    book.remove(id, true);
+    assertThat(months(1)).isZero();
+    assertThat(book.all()).extracting(KeptSale::id).containsExactly(other);
   }
 
   @Test

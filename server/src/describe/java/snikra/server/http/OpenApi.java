@@ -4,6 +4,9 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializationFeature;
 import io.swagger.v3.core.jackson.ModelResolver;
 import io.swagger.v3.core.jackson.TypeNameResolver;
+import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.Operation;
+import io.swagger.v3.oas.models.PathItem;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.info.License;
 import io.swagger.v3.oas.models.media.ArraySchema;
@@ -12,6 +15,7 @@ import io.swagger.v3.oas.models.media.IntegerSchema;
 import io.swagger.v3.oas.models.media.ObjectSchema;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
+import io.swagger.v3.oas.models.parameters.Parameter;
 import io.swagger.v3.oas.models.responses.ApiResponse;
 import io.swagger.v3.oas.models.servers.Server;
 import java.lang.reflect.RecordComponent;
@@ -19,6 +23,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
@@ -36,6 +41,7 @@ import snikra.core.provenance.EdtfDate;
 /** The description of the interface: what is not marked as nullable is always there. */
 @Configuration(proxyBeanMethods = false)
 class OpenApi {
+  private static final String KNIFE = "#/components/schemas/Specimen";
 
   static {
     // Written as people write them.
@@ -55,7 +61,10 @@ class OpenApi {
               .description(
                   "A bench for collectors of traditional pocket knives. Writes need the header X-Snikra: 1"
                       + " and an Origin of this machine.")
-              .license(new License().name("Apache 2.0").identifier("Apache-2.0")));
+              .license(
+                  new License()
+                      .name("Apache 2.0")
+                      .url("https://www.apache.org/licenses/LICENSE-2.0")));
       api.setOpenapi("3.1.0");
       api.setServers(
           List.of(new Server().url("http://localhost:8080").description("This machine alone.")));
@@ -67,7 +76,97 @@ class OpenApi {
           .forEach(
               (name, schema) -> require(schema, records.getOrDefault(name, of(name, records))));
       api.getComponents().setSchemas(new TreeMap<>(api.getComponents().getSchemas()));
+      givenInShort(api);
+      Requests.all().forEach(request -> showIn(api, request));
     };
+  }
+
+  // A knife is told with all that may be said of it, and may be given with what was looked at
+  // alone.
+  private static void givenInShort(OpenAPI api) {
+    api.getComponents()
+        .getSchemas()
+        .forEach(
+            (name, schema) -> {
+              if (name.endsWith("Request") && isKnife(property(schema))) {
+                schema.addProperty("specimen", shortOrWhole());
+              }
+            });
+    api.getPaths().values().stream()
+        .flatMap(path -> path.readOperations().stream())
+        .map(Operation::getRequestBody)
+        .filter(Objects::nonNull)
+        .flatMap(body -> body.getContent().values().stream())
+        .filter(content -> isKnife(content.getSchema()))
+        .forEach(content -> content.setSchema(shortOrWhole()));
+  }
+
+  private static @Nullable Schema<?> property(Schema<?> of) {
+    return of.getProperties() == null ? null : of.getProperties().get("specimen");
+  }
+
+  private static boolean isKnife(@Nullable Schema<?> schema) {
+    return schema != null && KNIFE.equals(schema.get$ref());
+  }
+
+  private static Schema<?> shortOrWhole() {
+    Schema<?> inShort =
+        new ObjectSchema()
+            .additionalProperties(true)
+            .description(
+                "A knife as found, by specimen.schema.json: what was not looked at left out.");
+    return new Schema<>().anyOf(List.of(new Schema<>().$ref(KNIFE), inShort));
+  }
+
+  // The first request of an operation is its example: RequestsTest sends it.
+  private static void showIn(OpenAPI api, Requests.Request request) {
+    PathItem.HttpMethod method = PathItem.HttpMethod.valueOf(request.method());
+    List<String> paths =
+        api.getPaths().entrySet().stream()
+            .filter(e -> e.getValue().readOperationsMap().containsKey(method))
+            .map(Map.Entry::getKey)
+            .toList();
+    request
+        .operation(paths)
+        .ifPresent(
+            path -> {
+              Operation of = api.getPaths().get(path).readOperationsMap().get(method);
+              if (of.getParameters() != null) {
+                of.getParameters().forEach(p -> show(p, request, path));
+              }
+              if (of.getRequestBody() != null) {
+                of.getRequestBody().getContent().forEach((type, body) -> show(type, body, request));
+              }
+            });
+  }
+
+  private static void show(Parameter parameter, Requests.Request request, String path) {
+    List<String> given = request.query().getOrDefault(parameter.getName(), List.of());
+    boolean isMany = "array".equals(parameter.getSchema().getType());
+    Object shown =
+        "path".equals(parameter.getIn())
+            ? request.inPath(path).get(parameter.getName())
+            : given.isEmpty() ? null : isMany ? given : given.get(0);
+    if (parameter.getExample() == null && shown != null && !shown.toString().contains("{")) {
+      parameter.setExample(typed(shown, parameter.getSchema().getType()));
+    }
+  }
+
+  private static Object typed(Object shown, @Nullable String type) {
+    return switch ("" + type) {
+      case "boolean" -> Boolean.valueOf("" + shown);
+      case "integer" -> Integer.valueOf("" + shown);
+      case "number" -> Double.valueOf("" + shown);
+      default -> shown;
+    };
+  }
+
+  private static void show(
+      String type, io.swagger.v3.oas.models.media.MediaType body, Requests.Request request) {
+    Object shown = type.equals("application/json") ? request.of("json") : request.of("text");
+    if (body.getExample() == null && shown != null) {
+      body.setExample(shown);
+    }
   }
 
   /** What an operation does, and what its parameters are, as the controllers say it themselves. */

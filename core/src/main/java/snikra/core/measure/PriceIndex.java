@@ -1,4 +1,4 @@
-package snikra.core.value;
+package snikra.core.measure;
 
 import java.util.Collections;
 import java.util.Map;
