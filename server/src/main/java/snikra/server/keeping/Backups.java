@@ -404,8 +404,9 @@ public class Backups {
     Backup before = make(Backup.Reason.BEFORE_RESTORE);
     try (CopyOfDatabase copy = CopyOfDatabase.open(folder.resolve(DATABASE), true)) {
       bringOriginals(whole(folder), folder.resolveSibling(ORIGINALS), data.resolve("photos"));
-      Database.Opening begun = disk.beginWriting();
+      disk.beginWriting();
       try (Connection connection = database.getConnection()) {
+        long begun = disk.timesOpened();
         connection.setAutoCommit(false);
         try {
           bringRows(copy.connection(), connection);
@@ -416,10 +417,10 @@ public class Backups {
         } finally {
           connection.setAutoCommit(true);
         }
+        disk.force(begun);
       } finally {
         disk.endWriting();
       }
-      disk.force(begun);
       return before;
     } catch (IOException | SQLException e) {
       throw Disk.isFull(e) ? disk.full(e) : new BackupFailed(folder, e);

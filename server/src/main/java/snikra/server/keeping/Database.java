@@ -3,6 +3,7 @@ package snikra.server.keeping;
 import com.zaxxer.hikari.HikariConfig;
 import com.zaxxer.hikari.HikariDataSource;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -33,21 +34,10 @@ public class Database extends AbstractDataSource implements AutoCloseable {
   private boolean toReadOnly;
   private long lastTried;
   private long smallest;
-  private volatile Opening opening = new Opening(null);
+  private volatile @Nullable Failure last;
 
-  /** One time it was opened. What was committed in an earlier one may be gone with it. */
-  static final class Opening {
-    private final @Nullable Exception why;
-
-    private Opening(@Nullable Exception why) {
-      this.why = why;
-    }
-
-    /** What failed in the one before. */
-    Exception why() {
-      return why == null ? new SQLException("The database was opened anew.") : why;
-    }
-  }
+  /** Why it was opened anew, and how often it had been opened until then. */
+  private record Failure(long times, Exception why) {}
 
   /**
    * A database.
@@ -117,14 +107,29 @@ public class Database extends AbstractDataSource implements AutoCloseable {
    */
   synchronized void openAnew(Exception why) {
     LOG.warn("The database is opened anew: {}", why.getMessage());
-    opening = new Opening(why);
+    last = new Failure(timesOpened(), why);
     shutDown("SHUTDOWN IMMEDIATELY");
     reopen(false);
   }
 
-  /** The time it is open now. */
-  Opening opening() {
-    return opening;
+  /**
+   * How often it was opened so far, by this or by itself when it had closed. What was committed in
+   * an earlier time and not forced is gone with it.
+   */
+  long timesOpened() {
+    try {
+      return SteadyFiles.timesOpened(file);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** What failed since it had been opened this often. */
+  Exception failureSince(long times) {
+    Failure failure = last;
+    return failure == null || failure.times < times
+        ? new SQLException("It closed by itself.")
+        : failure.why;
   }
 
   /**

@@ -77,25 +77,25 @@ public class Disk implements AutoCloseable {
 
   /** Returns when all that was committed before is on the disk. */
   public void force() {
-    force(opening());
+    force(timesOpened());
   }
 
   /**
    * Returns when all that was committed since a writer began is on the disk.
    *
-   * @param begun what {@link #beginWriting} gave: a database that was opened anew since, because
-   *     another writer's force failed, knows nothing of what this one committed
+   * @param begun what {@link #timesOpened} was then: a database that was opened anew since, because
+   *     a write failed, knows nothing of what this one committed
    */
-  void force(Database.@Nullable Opening begun) {
+  void force(long begun) {
     group.await();
-    Database.Opening now = opening();
-    if (now != null && now != begun) {
-      throw failed(now.why());
+    if (database != null && database.timesOpened() != begun) {
+      throw failed(database.failureSince(begun));
     }
   }
 
-  private Database.@Nullable Opening opening() {
-    return database == null ? null : database.opening();
+  /** How often the database was opened so far. */
+  long timesOpened() {
+    return database == null ? 0 : database.timesOpened();
   }
 
   private void checkpoint() {
@@ -122,9 +122,8 @@ public class Disk implements AutoCloseable {
   }
 
   /** A writer begins: while it writes the file is not tidied up. */
-  Database.@Nullable Opening beginWriting() {
+  void beginWriting() {
     writers.readLock().lock();
-    return opening();
   }
 
   /** The writer that began is done. */

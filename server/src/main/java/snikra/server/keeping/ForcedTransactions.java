@@ -1,6 +1,5 @@
 package snikra.server.keeping;
 
-import org.jspecify.annotations.Nullable;
 import org.springframework.orm.jpa.JpaTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.DefaultTransactionStatus;
@@ -14,10 +13,8 @@ public class ForcedTransactions extends JpaTransactionManager {
 
   private final transient Disk disk;
 
-  /** Set on the thread of a transaction that writes, from its begin to its end. */
-  private static final ThreadLocal<Begun> WRITES = new ThreadLocal<>();
-
-  private record Begun(Database.@Nullable Opening in) {}
+  /** How often the database had been opened when the transaction on this thread began to write. */
+  private static final ThreadLocal<Long> BEGUN = new ThreadLocal<>();
 
   public ForcedTransactions(Disk disk) {
     this.disk = disk;
@@ -30,9 +27,11 @@ public class ForcedTransactions extends JpaTransactionManager {
       return;
     }
     disk.requireRoom();
-    WRITES.set(new Begun(disk.beginWriting()));
+    disk.beginWriting();
+    BEGUN.set(0L);
     try {
       super.doBegin(transaction, definition);
+      BEGUN.set(disk.timesOpened());
     } catch (RuntimeException | Error e) {
       done();
       throw e;
@@ -42,9 +41,9 @@ public class ForcedTransactions extends JpaTransactionManager {
   @Override
   protected void doCommit(DefaultTransactionStatus status) {
     super.doCommit(status);
-    Begun begun = WRITES.get();
+    Long begun = BEGUN.get();
     if (begun != null) {
-      disk.force(begun.in());
+      disk.force(begun);
     }
   }
 
@@ -55,8 +54,8 @@ public class ForcedTransactions extends JpaTransactionManager {
   }
 
   private void done() {
-    if (WRITES.get() != null) {
-      WRITES.remove();
+    if (BEGUN.get() != null) {
+      BEGUN.remove();
       disk.endWriting();
     }
   }

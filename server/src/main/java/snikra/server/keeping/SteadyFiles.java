@@ -10,6 +10,8 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.zip.CRC32;
@@ -32,6 +34,7 @@ public final class SteadyFiles extends FilePathWrapper {
   static final String BATCH = ".batch";
 
   private static final String STORE = ".mv.db";
+  private static final Map<Path, AtomicLong> OPENED = new ConcurrentHashMap<>();
 
   /** Makes {@code jdbc:h2:steady:...} known. */
   static void install() {
@@ -50,10 +53,27 @@ public final class SteadyFiles extends FilePathWrapper {
     if (!getBase().toString().endsWith(STORE)) {
       return file;
     }
+    OPENED
+        .computeIfAbsent(innermost(getBase()).toRealPath(), name -> new AtomicLong())
+        .incrementAndGet();
     boolean isToRead = mode.equals("r");
     FilePath batch = batchOf(getBase());
     FileChannel side = isToRead && !batch.exists() ? null : batch.open(isToRead ? "r" : "rw");
     return new Steady(file, side);
+  }
+
+  /**
+   * How often this file was opened so far. A database that closed by itself is opened by whoever
+   * asks for it next, without a word; what was not forced went with it.
+   */
+  static long timesOpened(Path file) throws IOException {
+    AtomicLong times = Files.exists(file) ? OPENED.get(file.toRealPath()) : null;
+    return times == null ? 0 : times.get();
+  }
+
+  private static Path innermost(FilePath path) {
+    FilePath inner = path.unwrap();
+    return inner == path ? Path.of(path.toString()) : innermost(inner);
   }
 
   private static FilePath batchOf(FilePath file) {
@@ -98,9 +118,13 @@ public final class SteadyFiles extends FilePathWrapper {
     private final FileChannel file;
     private final @Nullable FileChannel batch;
     private final Map<Long, byte[]> held = new TreeMap<>();
+    private @Nullable Batch inForce;
     private long size;
     private long position;
     private boolean changed;
+
+    /** What the batch beside the file holds, as long as the file may not have all of it. */
+    private record Batch(Map<Long, byte[]> blocks, long size) {}
 
     Steady(FileChannel file, @Nullable FileChannel batch) throws IOException {
       this.file = file;
@@ -137,6 +161,7 @@ public final class SteadyFiles extends FilePathWrapper {
         bytes.get(block);
         held.put(index, block);
       }
+      inForce = new Batch(new TreeMap<>(held), size);
       changed = true;
     }
 
@@ -230,24 +255,37 @@ public final class SteadyFiles extends FilePathWrapper {
       if (!changed || side == null) {
         return;
       }
+      finish(side);
       writeAll(side, laidOut(), 0);
       side.force(true);
-      for (Map.Entry<Long, byte[]> e : held.entrySet()) {
+      inForce = new Batch(new TreeMap<>(held), size);
+      finish(side);
+      held.clear();
+      changed = false;
+    }
+
+    // Before the next batch is laid over it: should a write fail midway, or the power go, the file
+    // is torn and this batch alone makes it whole again.
+    private void finish(FileChannel side) throws IOException {
+      Batch batchNow = inForce;
+      if (batchNow == null) {
+        return;
+      }
+      for (Map.Entry<Long, byte[]> e : batchNow.blocks.entrySet()) {
         long at = e.getKey() * BLOCK;
-        int length = (int) Math.min(BLOCK, size - at);
+        int length = (int) Math.min(BLOCK, batchNow.size - at);
         if (length > 0) {
           writeAll(file, ByteBuffer.wrap(e.getValue(), 0, length), at);
         }
       }
-      if (file.size() > size) {
-        file.truncate(size);
+      if (file.size() > batchNow.size) {
+        file.truncate(batchNow.size);
       }
       file.force(true);
       // Done with: should this process be killed, and the file changed by another program, it is
       // not written again.
       writeAll(side, ByteBuffer.allocate(4), 0);
-      held.clear();
-      changed = false;
+      inForce = null;
     }
 
     private ByteBuffer laidOut() throws IOException {

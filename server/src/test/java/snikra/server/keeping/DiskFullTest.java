@@ -15,12 +15,14 @@ import java.util.Random;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
+import javax.sql.DataSource;
 import org.hamcrest.Matchers;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.http.MediaType;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
@@ -137,6 +139,21 @@ class DiskFullTest {
         throw new IllegalStateException(e);
       }
     }
+  }
+
+  // It closes when a write of its own fails; whoever asks for it next opens it as it was forced
+  // last.
+  @Test
+  void whatWasCommittedInADatabaseThatClosedByItselfIsNotSaidToBeKept() throws Exception {
+    Disk disk = APP.bean(Disk.class);
+    send(post("/api/knives"), "{}");
+    JdbcTemplate database = new JdbcTemplate(APP.bean(DataSource.class));
+    long begun = disk.timesOpened();
+    database.execute("create table unforced (id int)");
+    database.execute("SHUTDOWN IMMEDIATELY");
+    assertThat(org.assertj.core.api.Assertions.catchThrowable(() -> disk.force(begun)))
+        .isInstanceOf(IllegalStateException.class)
+        .hasMessageContaining("could not be forced");
   }
 
   @Test

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.h2.store.fs.FileBase;
 import org.h2.store.fs.FilePath;
 import org.h2.store.fs.FilePathWrapper;
@@ -24,17 +25,24 @@ import org.h2.store.fs.FilePathWrapper;
 public final class ForgetfulFiles extends FilePathWrapper {
   private static final int SECTOR = 512;
   private static final Map<String, Surface> SURFACES = new ConcurrentHashMap<>();
+  private static final AtomicInteger ROOM = new AtomicInteger(Integer.MAX_VALUE);
   private static volatile boolean full;
 
   /** Makes {@code jdbc:h2:forgetful:...} known. */
   public static void install() {
     FilePath.register(new ForgetfulFiles());
     full = false;
+    leaveRoomFor(Integer.MAX_VALUE);
   }
 
-  /** From now on writing fails as it does on a full disk, or works again. */
+  /** From now on writing fails as it does on a full disk, midway, or works again. */
   public static void setFull(boolean isFull) {
     full = isFull;
+  }
+
+  /** From now on this many writes go through, and of the next only a part. */
+  public static void leaveRoomFor(int writes) {
+    ROOM.set(writes);
   }
 
   /** Writes what a power cut at this moment may leave of files into a folder. */
@@ -171,13 +179,14 @@ public final class ForgetfulFiles extends FilePathWrapper {
 
     @Override
     public synchronized int write(ByteBuffer src, long at) throws IOException {
-      if (full) {
+      boolean fits = !full && ROOM.getAndUpdate(left -> Math.max(0, left - 1)) > 0;
+      byte[] bytes = new byte[fits ? src.remaining() : src.remaining() / 2];
+      src.get(bytes);
+      int written = channel.write(ByteBuffer.wrap(bytes), at);
+      surface.wrote(at, bytes);
+      if (!fits) {
         throw new IOException("No space left on device");
       }
-      byte[] bytes = new byte[src.remaining()];
-      src.duplicate().get(bytes);
-      int written = channel.write(src, at);
-      surface.wrote(at, bytes);
       return written;
     }
 

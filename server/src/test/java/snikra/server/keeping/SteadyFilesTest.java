@@ -99,6 +99,51 @@ class SteadyFilesTest {
     }
   }
 
+  // The disk ran full while the file was written, and again while it was written after that.
+  @Test
+  void aBatchIsWrittenAnewOnlyOnceTheFileHasAllOfIt() throws IOException {
+    ForgetfulFiles.install();
+    String before = "created:1f " + "a".repeat(40_000);
+    String after = "created:1f " + "b".repeat(40_000);
+    for (int room : new int[] {1, 4, 11}) {
+      for (int roomThen = 0; roomThen < 13; roomThen++) {
+        for (boolean isOpenedAnew : new boolean[] {true, false}) {
+          ForgetfulFiles.leaveRoomFor(Integer.MAX_VALUE);
+          FileChannel channel = FilePath.get("steady:forgetful:" + file).open("rw");
+          channel.write(bytes(before), 0);
+          channel.force(true);
+          channel.write(bytes(after), 0);
+          ForgetfulFiles.leaveRoomFor(room);
+          forceWhereItCan(channel);
+          if (isOpenedAnew) {
+            channel.close();
+            channel = FilePath.get("steady:forgetful:" + file).open("rw");
+          }
+          channel.write(bytes("c"), 100);
+          ForgetfulFiles.leaveRoomFor(roomThen);
+          forceWhereItCan(channel);
+          channel.close();
+          try (FileChannel again = open()) {
+            assertThat(read(again))
+                .as("room for %s writes, then for %s", room, roomThen)
+                .isIn(after, after.substring(0, 100) + "c" + after.substring(101));
+          }
+          Files.delete(file);
+          Files.delete(folder.resolve("some.mv.db" + SteadyFiles.BATCH));
+        }
+      }
+    }
+    ForgetfulFiles.leaveRoomFor(Integer.MAX_VALUE);
+  }
+
+  private static void forceWhereItCan(FileChannel channel) {
+    try {
+      channel.force(true);
+    } catch (IOException e) {
+      assertThat(e).hasMessageContaining("No space left");
+    }
+  }
+
   @Test
   void theBatchOfAnotherFileIsNotWrittenIntoThisOne() throws IOException {
     Path side = folder.resolve("some.mv.db" + SteadyFiles.BATCH);
