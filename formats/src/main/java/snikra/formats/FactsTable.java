@@ -161,7 +161,7 @@ public final class FactsTable {
     String written = cells.text("maker") == null ? besides.maker() : cells.text("maker");
     Maker found = written == null ? null : names.maker(written).flatMap(shelf::maker).orElse(null);
     if (found == null) {
-      cells.refuse("maker", written == null ? "must be given" : "must be a maker on file");
+      cells.refuse("maker", written == null ? Accepted.GIVEN : "must be a maker on file");
     }
     return found;
   }

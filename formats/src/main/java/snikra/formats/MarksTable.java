@@ -113,11 +113,11 @@ public final class MarksTable {
     Cells cells = new Cells(row, columns, COLUMNS.marks());
     String maker = or(cells.text("maker"), besides.maker());
     if (maker == null) {
-      cells.refuse("maker", "must be given");
+      cells.refuse("maker", Accepted.GIVEN);
     }
     List<String> lines = lines(cells, "lines");
     if (lines.isEmpty()) {
-      cells.refuse("lines", "must be given");
+      cells.refuse("lines", Accepted.GIVEN);
     }
     List<String> pile = lines(cells, "pile");
     List<String> etch = lines(cells, "etch");

@@ -11,9 +11,6 @@ import tools.jackson.databind.JsonNode;
  * be held against, and characters nobody can see, which no paper and no XML can hold.
  */
 public final class NoField {
-  /** What is told of a text with characters nobody can see. */
-  public static final String UNSEEN_REFUSED = "must be text without control characters";
-
   private static final BigDecimal MOST = new BigDecimal("1e15");
 
   private NoField() {}
@@ -35,11 +32,9 @@ public final class NoField {
     } else if (at.isNumber() && at.decimalValue().abs().compareTo(MOST) > 0) {
       problems.add(
           new Problem(
-              path,
-              Schemas.shorten(at.toString()),
-              "must be a number of fifteen figures or fewer"));
+              path, Accepted.shown(at.toString()), "must be a number of fifteen figures or fewer"));
     } else if (at.isString() && isUnseen(at.stringValue())) {
-      problems.add(new Problem(path, Schemas.shorten(at.toString()), UNSEEN_REFUSED));
+      problems.add(new Problem(path, Accepted.shown(at.toString()), Accepted.SEEN_TEXT));
     }
   }
 

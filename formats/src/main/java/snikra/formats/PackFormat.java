@@ -91,7 +91,7 @@ public final class PackFormat {
       if (tree == null || !tree.isObject()) {
         String given = tree == null || tree.isMissingNode() ? "nothing" : tree.toString();
         throw new InvalidInput(
-            List.of(new Problem(file, Schemas.shorten(given), "must be a reference pack")));
+            List.of(new Problem(file, Accepted.shown(given), "must be a reference pack")));
       }
       List<Problem> problems = check(tree);
       if (!problems.isEmpty()) {
@@ -155,7 +155,7 @@ public final class PackFormat {
   private static InvalidInput notYaml(String file, long line, String why) {
     String first = why.lines().findFirst().orElse("");
     return new InvalidInput(
-        List.of(new Problem(file + ":" + line, Schemas.shorten(first), "must be YAML")));
+        List.of(new Problem(file + ":" + line, Accepted.shown(first), "must be YAML")));
   }
 
   private static Pack bind(JsonNode tree) {
@@ -494,6 +494,6 @@ public final class PackFormat {
   private static @Nullable String told(JsonNode node) {
     return node.isMissingNode()
         ? null
-        : Schemas.shorten(node.isValueNode() ? node.asString("") : node.toString());
+        : Accepted.shown(node.isValueNode() ? node.asString("") : node.toString());
   }
 }

@@ -20,16 +20,7 @@ import tools.jackson.databind.JsonNode;
 
 /** The published schemas, and what a document makes of them. */
 final class Schemas {
-  private static final int SHOWN = 60;
   private static final int MOST_PROBLEMS = 100;
-  private static final Map<String, String> TYPES =
-      Map.of(
-          "integer", "a whole number",
-          "number", "a number",
-          "string", "text",
-          "boolean", "true or false",
-          "array", "a list",
-          "object", "a group of fields");
   private static final SchemaRegistry REGISTRY =
       SchemaRegistry.withDefaultDialect(
           SpecificationVersion.DRAFT_2020_12,
@@ -69,7 +60,7 @@ final class Schemas {
     JsonNode at = node(document, m);
     String given =
         property == null
-            ? shorten(at.toString())
+            ? Accepted.shown(at.toString())
             : "required".equals(m.getKeyword()) ? "nothing" : property;
     return new Problem(field, given, accepted(m, pointer));
   }
@@ -80,9 +71,9 @@ final class Schemas {
     return switch (m.getKeyword()) {
       case "enum" -> "must be one of " + list(asked);
       case "const" -> "must be " + value;
-      case "type" -> "must be " + TYPES.getOrDefault(value, value);
-      case "required" -> "must be given";
-      case "additionalProperties" -> "must be left out: the format has no such field here";
+      case "type" -> Accepted.type(value);
+      case "required" -> Accepted.GIVEN;
+      case "additionalProperties" -> Accepted.LEFT_OUT;
       case "minimum" -> "must be " + value + " or more";
       case "maximum" -> "must be " + value + " or less";
       case "exclusiveMinimum" -> "must be more than " + value;
@@ -120,11 +111,5 @@ final class Schemas {
       return path.isEmpty() ? "the whole" : path;
     }
     return path.isEmpty() ? property : path + "." + property;
-  }
-
-  static String shorten(String text) {
-    return text.length() <= SHOWN
-        ? text
-        : text.substring(0, SHOWN) + "\u2026 (" + text.length() + " characters)";
   }
 }

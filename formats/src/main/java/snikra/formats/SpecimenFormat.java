@@ -118,13 +118,13 @@ public final class SpecimenFormat {
       }
     } catch (JacksonException e) {
       String where = e.getLocation() == null ? "" : "line " + e.getLocation().getLineNr();
-      throw new InvalidInput(List.of(problem(where, json, "must be JSON")));
+      throw new InvalidInput(List.of(problem(where, json, Accepted.JSON)));
     }
     throw new InvalidInput(List.of(problem("the whole", json, "must be a JSON object")));
   }
 
   private static Problem problem(String field, String given, String accepted) {
-    return new Problem(field, given.isBlank() ? "nothing" : Schemas.shorten(given), accepted);
+    return new Problem(field, given.isBlank() ? "nothing" : Accepted.shown(given), accepted);
   }
 
   /** What a schema cannot say: lengths and dates that can be read, names that are on the shelf. */

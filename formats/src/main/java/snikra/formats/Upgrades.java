@@ -95,7 +95,7 @@ final class Upgrades {
           List.of(
               new Problem(
                   FORMAT,
-                  Schemas.shorten(said.toString()),
+                  Accepted.shown(said.toString()),
                   "must be a whole number from 1 to "
                       + current()
                       + (format > current() ? ": a newer Snikra wrote this knife" : ""))));

@@ -27,7 +27,7 @@ record YearsOfUse(int from, int to, boolean isDoubtful) {
     EdtfDate ends = last == null ? whole : last;
     if (begins == null || ends == null) {
       if (cells.problems().isEmpty()) {
-        cells.refuse(cells.has("to") && begins != null ? "to" : column(cells), "must be given");
+        cells.refuse(cells.has("to") && begins != null ? "to" : column(cells), Accepted.GIVEN);
       }
       return null;
     }

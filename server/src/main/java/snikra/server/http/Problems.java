@@ -24,6 +24,7 @@ import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import snikra.core.examination.Problem;
+import snikra.formats.Accepted;
 import snikra.formats.InvalidInput;
 import snikra.formats.UnreadableKnife;
 import snikra.server.keeping.BackupFailed;
@@ -196,7 +197,7 @@ class Problems extends ResponseEntityExceptionHandler {
       HttpStatusCode status,
       WebRequest request) {
     return ResponseEntity.badRequest()
-        .body(invalid(List.of(new Problem(e.getParameterName(), "nothing", "must be given"))));
+        .body(invalid(List.of(new Problem(e.getParameterName(), "nothing", Accepted.GIVEN))));
   }
 
   @Override

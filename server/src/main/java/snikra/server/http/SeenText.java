@@ -1,5 +1,6 @@
 package snikra.server.http;
 
+import snikra.formats.Accepted;
 import snikra.formats.NoField;
 import tools.jackson.core.JsonParser;
 import tools.jackson.databind.DeserializationContext;
@@ -12,7 +13,7 @@ public final class SeenText extends StringDeserializer {
   public String deserialize(JsonParser from, DeserializationContext context) {
     String text = super.deserialize(from, context);
     if (text != null && NoField.isUnseen(text)) {
-      throw InvalidFormatException.from(from, NoField.UNSEEN_REFUSED, text, String.class);
+      throw InvalidFormatException.from(from, Accepted.SEEN_TEXT, text, String.class);
     }
     return text;
   }

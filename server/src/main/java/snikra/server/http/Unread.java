@@ -6,8 +6,8 @@ import java.util.Collection;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import snikra.core.examination.Problem;
+import snikra.formats.Accepted;
 import snikra.formats.Json;
-import snikra.formats.NoField;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.exc.StreamReadException;
 import tools.jackson.databind.exc.InvalidFormatException;
@@ -17,31 +17,28 @@ import tools.jackson.databind.exc.UnrecognizedPropertyException;
 
 /** Why a body could not be read: the field, what was given and what is accepted. */
 final class Unread {
-  private static final int SHOWN = 60;
-
   private Unread() {}
 
   static Problem because(@Nullable Throwable cause) {
     if (cause instanceof UnrecognizedPropertyException e) {
-      return new Problem(
-          path(e), e.getPropertyName(), "must be left out: the format has no such field here");
+      return new Problem(path(e), e.getPropertyName(), Accepted.LEFT_OUT);
     }
     if (cause instanceof InvalidNullException e) {
-      return new Problem(path(e), "nothing", "must be given");
+      return new Problem(path(e), "nothing", Accepted.GIVEN);
     }
     if (cause instanceof InvalidFormatException e) {
       boolean isText = e.getTargetType() == String.class;
       String given = isText ? Json.mapper().writeValueAsString(e.getValue()) : "" + e.getValue();
       return new Problem(
           path(e),
-          given.length() > SHOWN ? given.substring(0, SHOWN) + "\u2026" : given,
-          isText ? NoField.UNSEEN_REFUSED : accepted(e.getTargetType()));
+          Accepted.shown(given),
+          isText ? Accepted.SEEN_TEXT : accepted(e.getTargetType()));
     }
     if (cause instanceof MismatchedInputException e) {
       return new Problem(path(e), "something else", accepted(e.getTargetType()));
     }
     if (cause instanceof StreamReadException e && e.getPath().isEmpty()) {
-      return new Problem("line " + e.getLocation().getLineNr(), "something else", "must be JSON");
+      return new Problem("line " + e.getLocation().getLineNr(), "something else", Accepted.JSON);
     }
     return cause instanceof JacksonException e
         ? new Problem(path(e), "something else", "must be a value that fits the field")
@@ -70,17 +67,17 @@ final class Unread {
           .collect(Collectors.joining(", ", "must be one of ", ""));
     }
     if (type == boolean.class || type == Boolean.class) {
-      return "must be true or false";
+      return Accepted.type("boolean");
     }
     if (type == double.class || type == Double.class || type == BigDecimal.class) {
-      return "must be a number";
+      return Accepted.type("number");
     }
     if (type.isPrimitive() || Number.class.isAssignableFrom(type)) {
-      return "must be a whole number";
+      return Accepted.type("integer");
     }
     if (type == String.class) {
-      return "must be text";
+      return Accepted.type("string");
     }
-    return Collection.class.isAssignableFrom(type) ? "must be a list" : "must be a group of fields";
+    return Accepted.type(Collection.class.isAssignableFrom(type) ? "array" : "object");
   }
 }

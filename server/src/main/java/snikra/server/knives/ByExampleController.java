@@ -29,6 +29,7 @@ import snikra.core.induction.NumberGuess;
 import snikra.core.reference.Maker;
 import snikra.core.reference.ReferenceShelf;
 import snikra.core.specimen.Specimen;
+import snikra.formats.Accepted;
 import snikra.formats.ExamplesFormat;
 import snikra.formats.InvalidInput;
 import snikra.formats.OwnPack;
@@ -271,7 +272,7 @@ class ByExampleController {
   SchemeFiled fileCode(@RequestBody String body) {
     JsonNode tree = SpecimenFormat.parse(body);
     if (!(tree.path("code") instanceof ObjectNode code)) {
-      throw refused("code", "nothing", "must be given");
+      throw refused("code", "nothing", Accepted.GIVEN);
     }
     return told(own.fileCode(tree.path("maker").asString(""), code, ExamplesFormat.known(tree)));
   }
@@ -284,7 +285,7 @@ class ByExampleController {
   SchemeFiled fileNumbers(@RequestBody String body) {
     JsonNode tree = SpecimenFormat.parse(body);
     if (!(tree.path("fields") instanceof ArrayNode fields)) {
-      throw refused("fields", "nothing", "must be given");
+      throw refused("fields", "nothing", Accepted.GIVEN);
     }
     return told(
         own.fileNumbers(tree.path("maker").asString(""), fields, ExamplesFormat.known(tree)));
