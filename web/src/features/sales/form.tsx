@@ -82,7 +82,7 @@ function Asked({ form, book }: { form: ReturnType<typeof useSale>; book: Book })
   const problem = (field: string) => problems.find((p) => p.field === field);
   const set = (what: Partial<Sale>) => change((now) => ({ ...now, ...what }));
   return (
-    <div className="mt-3 grid grid-cols-2 items-end gap-x-5 gap-y-2">
+    <div className="mt-3 grid grid-cols-2 items-start gap-x-5 gap-y-2">
       <SaleFields
         sale={sale.knife}
         set={(changed) => change((now) => ({ ...now, knife: { ...now.knife, ...changed } }))}

@@ -85,7 +85,7 @@ export function WantForm({
 function LookedFor(form: OfWant) {
   const { want, set, problem, book } = form;
   return (
-    <div className="mt-3 grid items-end gap-x-5 gap-y-2 sm:grid-cols-2">
+    <div className="mt-3 grid items-start gap-x-5 gap-y-2 sm:grid-cols-2">
       <OfMaker want={want} set={set} problem={problem} />
       <SelectField
         label="Pattern"
